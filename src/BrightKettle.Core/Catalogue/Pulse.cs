@@ -1,0 +1,93 @@
+namespace BrightKettle.Core.Catalogue;
+
+/// <summary>How strongly a pulse is suspected of the lectin that boiling must destroy.</summary>
+public enum LectinRisk
+{
+    Low,
+    Medium,
+    High,
+}
+
+/// <summary>How freely the boiling liquor foams.</summary>
+public enum Foam
+{
+    Low,
+    Medium,
+    High,
+}
+
+/// <summary>One dried pulse of the catalogue: what the tables say and what the fit found.</summary>
+/// <remarks>Times are to tender in 95 of 100 seeds, at sea level, in soft water, from stock under a year old. A simmer is counted from the boil.</remarks>
+public sealed record Pulse
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required IReadOnlyList<string> Aliases { get; init; }
+
+    /// <summary>bean, lentil, pea or split.</summary>
+    public required string Kind { get; init; }
+
+    /// <summary>Grams of dry seed in a cup of 236.6 mL, heaped loosely and struck off.</summary>
+    public required double GramsPerCup { get; init; }
+
+    /// <summary>Grams of cooked, drained seed in a cup of 236.6 mL.</summary>
+    public required double CookedGramsPerCup { get; init; }
+
+    /// <summary>The usual soak at room temperature; 0 to 0 when none is usual.</summary>
+    public required Span SoakHours { get; init; }
+
+    public required Span SimmerSoakedMinutes { get; init; }
+
+    public required Span SimmerUnsoakedMinutes { get; init; }
+
+    /// <summary>When an unsoaked simmer has made it fall apart; null when the tables do not say.</summary>
+    public Span? CollapsedSimmerUnsoakedMinutes { get; init; }
+
+    /// <summary>Water taken up from dry to fully cooked, g per g dry as sold.</summary>
+    public required Triple Absorbed { get; init; }
+
+    /// <summary>Most water a cold soak can give, g per g dry as sold.</summary>
+    public required double ColdCeiling { get; init; }
+
+    /// <summary>Solids that leave the cooked seed for the liquor, share of the dry seed.</summary>
+    public required double SolidsLoss { get; init; }
+
+    /// <summary>First-order hydration rate at 20 °C, per hour.</summary>
+    public required Triple HydrationPerHourAt20C { get; init; }
+
+    /// <summary>How long the coat holds water off at 20 °C, hours.</summary>
+    public required double LagHoursAt20C { get; init; }
+
+    public required Foam Foam { get; init; }
+
+    /// <summary>1 melts, 5 keeps its shape.</summary>
+    public required int HoldsShape { get; init; }
+
+    public required LectinRisk LectinRisk { get; init; }
+
+    /// <summary>Codes of cautions that belong to this pulse; their sentences are not here.</summary>
+    public required IReadOnlyList<string> Cautions { get; init; }
+
+    public required string Note { get; init; }
+
+    /// <summary>Fitted: minutes at 98 °C from wet through to tender in the slow seeds.</summary>
+    public required double SofteningMinutesAt98C { get; init; }
+
+    /// <summary>Fitted: first-order hydration rate at 98 °C, per hour.</summary>
+    public required double HydrationPerHourAt98C { get; init; }
+
+    /// <summary>Doneness at which it falls apart, or null for one that never does in a household's time.</summary>
+    /// <remarks>From the table of collapse times where there is one; else by how it holds its shape (confidence D).</remarks>
+    public double? FallsApartAt => CollapsedSimmerUnsoakedMinutes is { } collapsed
+        ? 100 * collapsed.Middle / SimmerUnsoakedMinutes.Middle
+        : HoldsShape switch
+        {
+            1 => 130,
+            2 => 145,
+            3 => 165,
+            4 => 210,
+            _ => null,
+        };
+}

@@ -1,0 +1,54 @@
+namespace BrightKettle.Core.Catalogue;
+
+/// <summary>What the fit found for one pulse; written by the calibration.</summary>
+public sealed record Kinetics(string PulseId, double SofteningMinutesAt98C, double HydrationPerHourAt98C);
+
+/// <summary>A line of pulses.json: the tables' figures, before the fit joins them.</summary>
+internal sealed record PulseRow(
+    string Id,
+    string Name,
+    IReadOnlyList<string> Aliases,
+    string Kind,
+    double GramsPerCup,
+    double CookedGramsPerCup,
+    Span SoakHours,
+    Span SimmerSoakedMinutes,
+    Span SimmerUnsoakedMinutes,
+    Span? CollapsedSimmerUnsoakedMinutes,
+    Triple Absorbed,
+    double ColdCeiling,
+    double SolidsLoss,
+    Triple HydrationPerHourAt20C,
+    double LagHoursAt20C,
+    string Foam,
+    int HoldsShape,
+    LectinRisk LectinRisk,
+    IReadOnlyList<string> Cautions,
+    string Note)
+{
+    public Pulse With(Kinetics kinetics) => new()
+    {
+        Id = Id,
+        Name = Name,
+        Aliases = Aliases,
+        Kind = Kind,
+        GramsPerCup = GramsPerCup,
+        CookedGramsPerCup = CookedGramsPerCup,
+        SoakHours = SoakHours,
+        SimmerSoakedMinutes = SimmerSoakedMinutes,
+        SimmerUnsoakedMinutes = SimmerUnsoakedMinutes,
+        CollapsedSimmerUnsoakedMinutes = CollapsedSimmerUnsoakedMinutes,
+        Absorbed = Absorbed,
+        ColdCeiling = ColdCeiling,
+        SolidsLoss = SolidsLoss,
+        HydrationPerHourAt20C = HydrationPerHourAt20C,
+        LagHoursAt20C = LagHoursAt20C,
+        Foam = Foam switch { "high" => Catalogue.Foam.High, "med" => Catalogue.Foam.Medium, _ => Catalogue.Foam.Low },
+        HoldsShape = HoldsShape,
+        LectinRisk = LectinRisk,
+        Cautions = Cautions,
+        Note = Note,
+        SofteningMinutesAt98C = kinetics.SofteningMinutesAt98C,
+        HydrationPerHourAt98C = kinetics.HydrationPerHourAt98C,
+    };
+}

@@ -1,0 +1,37 @@
+namespace BrightKettle.Core.Catalogue;
+
+/// <summary>One rice of the catalogue. Ratios and times hold for about two cups, lid on, by the named method.</summary>
+public sealed record Rice
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required IReadOnlyList<string> Aliases { get; init; }
+
+    /// <summary>Grams of dry grain in a cup of 236.6 mL.</summary>
+    public required double GramsPerCup { get; init; }
+
+    /// <summary>yes, light, optional or no.</summary>
+    public required string Rinse { get; init; }
+
+    /// <summary>absorb, boil_drain, steam or cover: how the table's figures were meant.</summary>
+    public required string Method { get; init; }
+
+    /// <summary>Soak before cooking, minutes; zero when none is usual.</summary>
+    public required Triple SoakMinutes { get; init; }
+
+    /// <summary>Water taken up when cooked and fluffy, g per g dry.</summary>
+    public required Triple Absorbed { get; init; }
+
+    /// <summary>From the boil to the heat going off, minutes.</summary>
+    public required Triple SimmerMinutes { get; init; }
+
+    /// <summary>Rest under the lid off the heat, minutes.</summary>
+    public required Triple RestMinutes { get; init; }
+
+    /// <summary>Liquor a bean pot needs for it, g per g dry; null where the table is silent.</summary>
+    public Triple? BeanPotLiquor { get; init; }
+
+    public required string Note { get; init; }
+}

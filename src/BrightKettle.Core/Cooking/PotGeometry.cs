@@ -1,0 +1,58 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Units;
+
+namespace BrightKettle.Core.Cooking;
+
+/// <summary>How high bed and liquor stand in a pot. Volumes in mL, heights in cm.</summary>
+/// <remarks>Layers are added up: rice that slips between the beans would lower the bed by some 5 to 10 % (confidence C).</remarks>
+public static class PotGeometry
+{
+    private const double MillilitresPerCup = 236.6;
+
+    /// <summary>Grams of water bound in a seed that fill a millilitre.</summary>
+    private const double BoundWaterDensity = 1.03;
+
+    /// <summary>The least share of a bed that is void, however far it has swollen.</summary>
+    private const double LeastVoid = 0.08;
+
+    /// <summary>Heap and solid volume of one ingredient.</summary>
+    public static (double Heap, double Solid) Of(Ingredient ingredient, double uptake, ModelConstants c)
+    {
+        var grams = ingredient.Dry.Grams;
+        var (dryHeap, cookedHeap, full, density) = ingredient switch
+        {
+            PulseIngredient { Pulse: var p } => (
+                MillilitresPerCup / p.GramsPerCup,
+                (1 + p.Absorbed.Typical - p.SolidsLoss) * MillilitresPerCup / p.CookedGramsPerCup,
+                p.Absorbed.Typical,
+                c.SeedDensity),
+            RiceIngredient { Rice: var r } => (
+                MillilitresPerCup / r.GramsPerCup,
+                (1 + r.Absorbed.Typical) / c.RiceCookedBulk,
+                r.Absorbed.Typical,
+                c.RiceDensity),
+            _ => throw new ArgumentOutOfRangeException(nameof(ingredient)),
+        };
+        var heap = grams * (dryHeap + ((cookedHeap - dryHeap) * uptake / full));
+        var solid = grams * ((1 / density) + (uptake / BoundWaterDensity));
+        return (heap, Math.Min(solid, heap * (1 - LeastVoid)));
+    }
+
+    /// <summary>Height of the liquor above the base, cm: within the bed while it only fills the voids, else above it.</summary>
+    public static double Level(double heap, double solid, double liquorMillilitres, double areaSquareCentimetres)
+    {
+        var voids = heap - solid;
+        if (heap <= 0)
+        {
+            return liquorMillilitres / areaSquareCentimetres;
+        }
+
+        return liquorMillilitres < voids
+            ? heap / areaSquareCentimetres * (liquorMillilitres / voids)
+            : (heap + liquorMillilitres - voids) / areaSquareCentimetres;
+    }
+
+    /// <summary>Millilitres of free liquor at its temperature.</summary>
+    public static double LiquorMillilitres(double grams, double celsius) =>
+        Volume.OfWater(Mass.FromGrams(grams), Temperature.FromCelsius(celsius)).Millilitres;
+}

@@ -1,0 +1,46 @@
+using BrightKettle.Core.Catalogue;
+using MathNet.Numerics.Distributions;
+
+namespace BrightKettle.Core.Cooking;
+
+/// <summary>What is hidden in one pot: factors on the reference, 1 when it is just that.</summary>
+/// <param name="Pace">One per ingredient: a pulse's bag or the rice's rate.</param>
+/// <param name="RiceThirst">On the rice's uptake.</param>
+/// <param name="Evaporation">On surface evaporation.</param>
+/// <param name="BurnerPower">On what the burner brings.</param>
+public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, double Evaporation, double BurnerPower)
+{
+    /// <summary>The reference pot: every factor in its middle.</summary>
+    public static PotTraits Reference(Cook cook) => AtPaceShare(cook, 0.5);
+
+    /// <summary>A pot whose pulses have the pace that this share of bags stays below; all else in its middle.</summary>
+    public static PotTraits AtPaceShare(Cook cook, double share) => new(
+        [.. cook.Ingredients.Select(i => i switch
+        {
+            PulseIngredient pulse => pulse.Pace.Quantile(share),
+            RiceIngredient rice => rice.RateFactor,
+            _ => 1,
+        })],
+        1,
+        1,
+        1);
+
+    /// <summary>Many pots, spread over each trait in equal shares (a Latin square of quantiles), the same for the same seed.</summary>
+    public static PotTraits[] Many(Cook cook, ModelConstants constants, int count)
+    {
+        var random = new SplitMix(cook.Seed);
+        double[] Column(double median, double spread) =>
+            [.. random.Permutation(count).Select(k => median * Math.Exp(spread * Normal.InvCDF(0, 1, (k + 0.5) / count)))];
+
+        var pace = cook.Ingredients.Select(i => i switch
+        {
+            PulseIngredient pulse => Column(pulse.Pace.Median, pulse.Pace.Spread),
+            RiceIngredient rice => Column(rice.RateFactor, constants.RiceSpread),
+            _ => Column(1, 0),
+        }).ToArray();
+        var thirst = Column(1, constants.RiceThirstSpread);
+        var evaporation = Column(1, constants.EvaporationSpread);
+        var power = Column(1, constants.BurnerSpread);
+        return [.. Enumerable.Range(0, count).Select(n => new PotTraits([.. pace.Select(p => p[n])], thirst[n], evaporation[n], power[n]))];
+    }
+}

@@ -1,0 +1,108 @@
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>The nearest changes that make a refused dish possible. Each is planned before it is offered.</summary>
+internal sealed class AlternativeFinder(Planner planner)
+{
+    private const int Most = 3;
+
+    public IReadOnlyList<Alternative> For(Dish dish, PlanRefusal refusal, SolvedWay solved)
+    {
+        IEnumerable<Alternative> found = refusal.Code switch
+        {
+            PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep => [.. Later(dish, null), .. Unsoaked(dish)],
+            PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
+            PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal, solved)],
+            _ => [],
+        };
+        return [.. found.Take(Most)];
+    }
+
+    private bool Works(Dish dish) => planner.Probe(dish).Refusal is null;
+
+    /// <summary>The earliest table at which the same dish works, in steps of five minutes and at most a day on.</summary>
+    private IEnumerable<Alternative> Later(Dish dish, SoakChoice? soak)
+    {
+        var changed = dish with { Soak = soak ?? dish.Soak };
+        for (var i = 0; i < 4; i++)
+        {
+            var (solved, refusal) = planner.Probe(changed);
+            if (refusal is null)
+            {
+                yield return new("serve_at", changed.ServeAt, Soak: soak);
+                yield break;
+            }
+
+            if (refusal.Code == PlanRefusal.FlameWhileAsleep)
+            {
+                // Light when somebody gets up next.
+                var awake = dish.Household.NextAwake(NotAwake(changed, solved.Way.LightAt));
+                changed = changed with { ServeAt = Five(awake + (changed.ServeAt - solved.Way.LightAt)) };
+            }
+            else if (refusal.Facts.EarliestTable is { } earliest && earliest > changed.ServeAt)
+            {
+                changed = changed with { ServeAt = Five(earliest) };
+            }
+            else
+            {
+                yield break;
+            }
+        }
+    }
+
+    private static Instant NotAwake(Dish dish, Instant light)
+    {
+        var at = light;
+        while (dish.Household.AwakeAt(at) && at < dish.ServeAt)
+        {
+            at += Duration.FromMinutes(10);
+        }
+
+        return at;
+    }
+
+    private IEnumerable<Alternative> Unsoaked(Dish dish)
+    {
+        if (dish.Soak == SoakChoice.None)
+        {
+            return [];
+        }
+
+        return Works(dish with { Soak = SoakChoice.None })
+            ? [new Alternative("unsoaked", Soak: SoakChoice.None)]
+            : Later(dish, SoakChoice.None);
+    }
+
+    private IEnumerable<Alternative> Tomorrow(Dish dish)
+    {
+        var home = dish.Household;
+        var day = dish with { ServeAt = home.InstantOf(home.LocalOf(dish.ServeAt).PlusDays(1)) };
+        return Works(day) ? [new Alternative("serve_at", day.ServeAt)] : [];
+    }
+
+    private IEnumerable<Alternative> OtherPot(Dish dish) => dish.OtherVessels
+        .Where(v => v.Brim.Millilitres > dish.Vessel.Brim.Millilitres)
+        .OrderBy(v => v.Brim.Millilitres)
+        .Where(v => Works(dish with { Vessel = v }))
+        .Take(1)
+        .Select(v => new Alternative("vessel", VesselId: v.Id));
+
+    /// <summary>The largest amount in steps of a twentieth that fits this pot.</summary>
+    private IEnumerable<Alternative> Smaller(Dish dish, PlanRefusal refusal, SolvedWay solved)
+    {
+        var share = refusal.Facts.UsableMillilitres!.Value / solved.Run.PeakMillilitres;
+        for (var scale = Math.Floor(share * 20) / 20; scale >= 0.1; scale -= 0.05)
+        {
+            if (Works(dish with { PulseDry = dish.PulseDry * scale, RiceDry = dish.RiceDry * scale }))
+            {
+                return [new Alternative("amount", Scale: Math.Round(scale, 2))];
+            }
+        }
+
+        return [];
+    }
+
+    private static Instant Five(Instant t) => Instant.FromUnixTimeSeconds((long)Math.Ceiling(t.ToUnixTimeSeconds() / 300.0) * 300);
+}

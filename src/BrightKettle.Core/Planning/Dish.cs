@@ -1,0 +1,63 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>How much free liquor is wanted at the table.</summary>
+public enum Style
+{
+    /// <summary>Dry and fluffy; without rice, drained.</summary>
+    Dry,
+    Moist,
+    Saucy,
+    Soup,
+}
+
+public enum SoakChoice
+{
+    None,
+    Overnight,
+}
+
+/// <summary>What is wanted, by when, with what.</summary>
+/// <param name="RiceDry">Ignored when there is no rice.</param>
+/// <param name="Household">Where and when it is cooked.</param>
+/// <param name="OtherVessels">Other pots of the kitchen: offered when this one is too small.</param>
+/// <param name="ServeAt">On the table.</param>
+/// <param name="Now">Nothing can be planned before this.</param>
+/// <param name="Seed">Fixes the many pots.</param>
+public sealed record Dish(
+    Pulse Pulse,
+    Mass PulseDry,
+    Pace Pace,
+    Rice? Rice,
+    Mass RiceDry,
+    SoakChoice Soak,
+    Style Style,
+    Vessel Vessel,
+    IReadOnlyList<Vessel> OtherVessels,
+    Burner Burner,
+    Household Household,
+    Instant ServeAt,
+    Instant Now,
+    int Seed)
+{
+    /// <summary>1 for the table's rice; other values only to ask what a slower rice would change.</summary>
+    public double RiceRateFactor { get; init; } = 1;
+
+    public Mass TotalDry => Rice is null ? PulseDry : PulseDry + RiceDry;
+
+    /// <summary>Free liquor wanted at the table, g: a moist film in a dry dish, a ladle of it in a soup (confidence C).</summary>
+    public double WantedLiquorGrams => TotalDry.Grams * Style switch
+    {
+        Style.Dry => 0.06,
+        Style.Moist => 0.25,
+        Style.Saucy => 0.8,
+        _ => 2.5,
+    };
+
+    public bool MeltingIsWelcome => Style is Style.Saucy or Style.Soup;
+}

@@ -1,0 +1,37 @@
+using BrightKettle.Core.Cooking;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>A figure with the range in which eight pots in ten lie; the middle is the reference pot's.</summary>
+public readonly record struct Band(double Low, double Reference, double High);
+
+/// <summary>A moment of the cook. The range comes from many pots; a pot that never got there is left out.</summary>
+public sealed record Milestone(string Mark, int Action, Instant Early, Instant Reference, Instant Late, Band LiquorGrams, Band AddedGrams);
+
+/// <summary>One minute of the picture. Bands are over many pots.</summary>
+/// <param name="Doneness">One per ingredient.</param>
+/// <param name="BedCentimetres">The reference pot's layers, one per ingredient.</param>
+public sealed record ForecastPoint(
+    Instant At,
+    double Celsius,
+    Band LiquorMillilitres,
+    Band LevelCentimetres,
+    IReadOnlyList<Band> Doneness,
+    IReadOnlyList<double> BedCentimetres);
+
+/// <summary>What a cook's actions do to its pot.</summary>
+/// <param name="Reference">The one real pot in the middle.</param>
+/// <param name="Points">From the flame to the table.</param>
+/// <param name="ShareTender">Of the pots: all ingredients as wanted at the table.</param>
+/// <param name="Pots">How many were run.</param>
+public sealed record Forecast(
+    Cook Cook,
+    PotRun Reference,
+    IReadOnlyList<Milestone> Milestones,
+    IReadOnlyList<ForecastPoint> Points,
+    double ShareTender,
+    int Pots)
+{
+    public Milestone? Find(string mark) => Milestones.FirstOrDefault(m => m.Mark == mark);
+}

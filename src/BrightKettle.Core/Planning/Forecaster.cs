@@ -1,0 +1,181 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Runs the reference pot and many others through a cook.</summary>
+public sealed class Forecaster(Simulator simulator)
+{
+    /// <summary>Enough for a tenth and a ninetieth percentile that stand still to about a minute.</summary>
+    public const int DefaultPots = 96;
+
+    /// <summary>The picture needs no more.</summary>
+    private const int MostPoints = 120;
+
+    private const double Low = 0.1;
+    private const double High = 0.9;
+
+    /// <param name="cook">Valid by <see cref="CookRules"/>.</param>
+    /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
+    /// <param name="pots">10 to 2000.</param>
+    public Forecast Run(Cook cook, bool meltingIsWelcome, int pots = DefaultPots)
+    {
+        ArgumentOutOfRangeException.ThrowIfLessThan(pots, 10);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(pots, 2000);
+        var reference = simulator.Run(cook, PotTraits.Reference(cook), sample: true);
+        var runs = RunMany(cook, pots, sample: true);
+        return new(
+            cook,
+            reference,
+            Milestones(cook, reference, runs),
+            Points(cook, reference, runs),
+            runs.Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots,
+            pots);
+    }
+
+    /// <summary>The share of pots in which all is as wanted when nobody looks: every look is answered by the reference pot's clock.</summary>
+    public double BlindShare(Cook cook, PotRun reference, bool meltingIsWelcome, int pots = DefaultPots)
+    {
+        var blind = cook with
+        {
+            Actions = [.. cook.Actions.Select((a, i) => a.When.Look is null || reference.Done[i] is not { } done
+                ? a
+                : a with { When = When.At(cook.Starts + Duration.FromSeconds(done.Seconds)) })],
+        };
+        return RunMany(blind, pots, sample: false).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
+    }
+
+    private PotRun[] RunMany(Cook cook, int pots, bool sample)
+    {
+        var traits = PotTraits.Many(cook, simulator.Constants, pots);
+        var runs = new PotRun[pots];
+        Parallel.For(0, pots, i => runs[i] = simulator.Run(cook, traits[i], sample));
+        return runs;
+    }
+
+    /// <summary>Whether every ingredient is within what is wanted, and no bed scorched.</summary>
+    private static bool AllTender(Cook cook, PotRun run, bool meltingIsWelcome)
+    {
+        if (run.StalledAt is not null || run.DrySeconds > 300)
+        {
+            return false;
+        }
+
+        for (var i = 0; i < cook.Ingredients.Count; i++)
+        {
+            var doneness = run.Final[i].Doneness;
+            var fine = cook.Ingredients[i] switch
+            {
+                PulseIngredient p => doneness >= Doneness.Wanted && doneness <= Doneness.MostWanted(p.Pulse, meltingIsWelcome) * 1.05,
+                _ => doneness is >= 90 and <= 135,
+            };
+            if (!fine)
+            {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static List<Milestone> Milestones(Cook cook, PotRun reference, PotRun[] runs)
+    {
+        var list = new List<Milestone>();
+        var spread = new Spread(runs.Length);
+        for (var i = 0; i < reference.Done.Count; i++)
+        {
+            if (cook.Actions[i].Mark is not { } mark || reference.Done[i] is not { } middle)
+            {
+                continue;
+            }
+
+            var done = runs.Select(r => r.Done[i]).OfType<ActionDone>().ToList();
+            var seconds = spread.Of(done, d => d.Seconds, middle.Seconds);
+            list.Add(new(
+                mark,
+                i,
+                At(cook, seconds.Low),
+                At(cook, seconds.Reference),
+                At(cook, seconds.High),
+                spread.Of(done, d => d.LiquorBefore, middle.LiquorBefore),
+                spread.Of(done, d => d.Added, middle.Added)));
+        }
+
+        return list;
+    }
+
+    /// <summary>From the flame on; each minute, or more seldom when the cook is long.</summary>
+    private static List<ForecastPoint> Points(Cook cook, PotRun reference, PotRun[] runs)
+    {
+        var lit = cook.Actions.Select((a, i) => a is CookAction.Heat ? reference.Done[i]?.Seconds : null).FirstOrDefault(s => s is not null) ?? 0;
+        var shown = reference.Samples.Where(s => s.Seconds >= lit - 1).ToList();
+        var every = Math.Max(1, (shown.Count + MostPoints - 1) / MostPoints);
+        var cursor = new int[runs.Length];
+        var same = new List<PotSample>(runs.Length);
+        var spread = new Spread(runs.Length);
+        var points = new List<ForecastPoint>(MostPoints + 1);
+        for (var n = 0; n < shown.Count; n++)
+        {
+            if (n % every != 0 && n != shown.Count - 1)
+            {
+                continue;
+            }
+
+            var sample = shown[n];
+            same.Clear();
+            for (var k = 0; k < runs.Length; k++)
+            {
+                var samples = runs[k].Samples;
+                while (cursor[k] + 1 < samples.Count && samples[cursor[k] + 1].Seconds <= sample.Seconds + 1e-6)
+                {
+                    cursor[k]++;
+                }
+
+                same.Add(samples[cursor[k]]);
+            }
+
+            points.Add(new(
+                At(cook, sample.Seconds),
+                sample.Celsius,
+                spread.Of(same, s => s.LiquorMillilitres, sample.LiquorMillilitres),
+                spread.Of(same, s => s.LevelCentimetres, sample.LevelCentimetres),
+                [.. Enumerable.Range(0, cook.Ingredients.Count).Select(i => spread.Of(same, s => s.Doneness[i], sample.Doneness[i]))],
+                sample.BedCentimetres));
+        }
+
+        return points;
+    }
+
+    private static Instant At(Cook cook, double seconds) => cook.Starts + Duration.FromSeconds(Math.Round(seconds));
+
+    /// <summary>Percentiles of one figure over the pots, on one buffer.</summary>
+    private sealed class Spread(int most)
+    {
+        private readonly double[] _values = new double[most];
+
+        public Band Of<T>(List<T> pots, Func<T, double> figure, double reference)
+        {
+            if (pots.Count == 0)
+            {
+                return new(reference, reference, reference);
+            }
+
+            for (var i = 0; i < pots.Count; i++)
+            {
+                _values[i] = figure(pots[i]);
+            }
+
+            Array.Sort(_values, 0, pots.Count);
+            return new(Quantile(Low, pots.Count), reference, Quantile(High, pots.Count));
+        }
+
+        private double Quantile(double share, int count)
+        {
+            var at = share * (count - 1);
+            var below = (int)at;
+            var above = Math.Min(below + 1, count - 1);
+            return _values[below] + ((at - below) * (_values[above] - _values[below]));
+        }
+    }
+}

@@ -1,0 +1,54 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Safety;
+using BrightKettle.Core.Units;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>What the planner answers: a plan or the reason why not.</summary>
+public abstract record PlanAnswer
+{
+    public sealed record Planned(Plan Plan) : PlanAnswer;
+
+    public sealed record Refused(PlanRefusal Refusal) : PlanAnswer;
+}
+
+/// <summary>The moment at which the second ingredient goes in, in the reference pot.</summary>
+/// <param name="Doneness">Of the one that is already in.</param>
+/// <param name="ChalkyOfFive">Of five pulses, how many still show chalk; null when the rice is the one that is in.</param>
+/// <param name="LiquorNeeded">Free liquor to have there.</param>
+/// <param name="NeededMillilitres">The same, hot in a jug.</param>
+/// <param name="FoundMillilitres">What is in the pot before it is set, with its range.</param>
+/// <param name="AddedMillilitres">To add boiling, or, negative, to pour off, with its range.</param>
+/// <param name="OverBedCentimetres">How high it stands over the bed before the joiner goes in.</param>
+public sealed record JoinMoment(
+    double Doneness,
+    FeltState Felt,
+    double? ChalkyOfFive,
+    Mass LiquorNeeded,
+    double NeededMillilitres,
+    Band FoundMillilitres,
+    Band AddedMillilitres,
+    double OverBedCentimetres);
+
+/// <summary>Amounts to measure out.</summary>
+/// <param name="FirstWater">Cold, for the pot.</param>
+/// <param name="SoakWater">For the bowl; null without a soak.</param>
+/// <param name="Salt">For 0.9 % of all that is eaten (0.7 to 1.1 % is ordinary, confidence B).</param>
+public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass Edible);
+
+/// <summary>One solved way for the dish, with its forecast.</summary>
+/// <param name="Waits">The state that is looked for before the join; null when the join goes by the clock.</param>
+/// <param name="ShareTender">With the looks that the plan asks for.</param>
+/// <param name="BlindShare">By the clock alone.</param>
+public sealed record Plan(
+    Dish Dish,
+    Order Order,
+    FeltState? Waits,
+    Cook Cook,
+    Forecast Forecast,
+    JoinMoment? Join,
+    Amounts Amounts,
+    double ShareTender,
+    double BlindShare,
+    IReadOnlyList<GateFinding> Gates,
+    IReadOnlyList<string> Cautions);

@@ -1,0 +1,39 @@
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Why a dish cannot be planned as asked, with what would work.</summary>
+/// <param name="Code">Stable; sentences for it stand elsewhere.</param>
+/// <param name="Field">The wish that it is about.</param>
+/// <param name="Facts">Figures for the sentence, each with its unit in the name.</param>
+/// <param name="Alternatives">Nearest first; each has been planned and works.</param>
+public sealed record PlanRefusal(
+    string Code,
+    string Field,
+    PlanFacts Facts,
+    IReadOnlyList<Alternative> Alternatives)
+{
+    public const string TooSoon = "plan.too_soon";
+    public const string SoakTooLate = "plan.soak_too_late";
+    public const string PotTooSmall = "plan.pot_too_small";
+    public const string PotTooSmallForRice = "plan.pot_too_small_for_rice";
+    public const string FlameWhileAsleep = "plan.flame_while_asleep";
+    public const string NeverBoils = "plan.never_boils";
+    public const string NeverTender = "plan.never_tender";
+    public const string GateBlocks = "plan.gate";
+}
+
+/// <summary>Figures behind a refusal; null where they do not apply.</summary>
+/// <param name="NeededMillilitres">The fullest the pot would be.</param>
+/// <param name="UsableMillilitres">What of the brim may be filled.</param>
+public sealed record PlanFacts(
+    Instant? EarliestTable = null,
+    Instant? LatestSoak = null,
+    double? NeededMillilitres = null,
+    double? UsableMillilitres = null,
+    double? Minutes = null);
+
+/// <summary>One change that makes the dish possible.</summary>
+/// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
+/// <param name="Scale">Factor on all amounts, for kind amount.</param>
+public sealed record Alternative(string Kind, Instant? ServeAt = null, string? VesselId = null, double? Scale = null, SoakChoice? Soak = null);

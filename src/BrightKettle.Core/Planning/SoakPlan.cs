@@ -1,0 +1,56 @@
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Safety;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>When a soak starts and ends.</summary>
+/// <param name="InFridge">It stands in the fridge from the start, since the counter would be too long.</param>
+/// <param name="ChilledAfter">Drained before it is cooked, and kept in the fridge until then.</param>
+internal sealed record SoakPlan(Instant StartsAt, Instant EndsAt, bool InFridge, bool ChilledAfter)
+{
+    /// <summary>Half an hour after getting up.</summary>
+    private static readonly Duration AfterWaking = Duration.FromMinutes(30);
+
+    /// <summary>A soak that ends this shortly before the heat is not worth a trip to the fridge.</summary>
+    private static readonly Duration NotWorthChilling = Duration.FromMinutes(40);
+
+    /// <summary>The evening before, drained at the latest when the limit is reached while somebody is up; or null with the latest start that would still do.</summary>
+    public static SoakPlan? Place(Dish dish, Instant lightAt, out Instant latestStart)
+    {
+        var home = dish.Household;
+        var least = Duration.FromHours(Math.Max(1, dish.Pulse.SoakHours.Low));
+        latestStart = lightAt - least;
+        var evening = home.InstantOf(home.LocalOf(lightAt).Date.PlusDays(-1) + home.SoaksAt);
+        // Dinner at noon wants the bowl filled a little before the usual hour.
+        evening = evening < latestStart ? evening : latestStart;
+        var start = evening > dish.Now ? evening : home.NextAwake(dish.Now);
+        if (start > latestStart)
+        {
+            return null;
+        }
+
+        var limit = start + SoakLimit.OnCounter(home.Room);
+        if (lightAt <= limit)
+        {
+            return new(start, lightAt, false, false);
+        }
+
+        var morning = NextMorning(home, start) + AfterWaking;
+        var end = morning <= limit ? morning : limit;
+        if (home.AwakeAt(end) && end - start >= least && end < lightAt)
+        {
+            return new(start, end, false, lightAt - end > NotWorthChilling);
+        }
+
+        var cold = start + SoakLimit.InFridge;
+        return lightAt <= cold ? new(start, lightAt, true, false) : new(start, home.NextAwake(start + least), true, true);
+    }
+
+    private static Instant NextMorning(Household home, Instant from)
+    {
+        var local = home.LocalOf(from);
+        var today = home.InstantOf(local.Date + home.Wakes);
+        return today > from ? today : home.InstantOf(local.Date.PlusDays(1) + home.Wakes);
+    }
+}

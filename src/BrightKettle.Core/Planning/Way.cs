@@ -1,0 +1,183 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Safety;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Who starts and who joins.</summary>
+public enum Order
+{
+    PulseAlone,
+    PulseFirst,
+    Together,
+    RiceFirst,
+}
+
+/// <summary>The free numbers of one way; with the dish they make a cook.</summary>
+internal sealed record Way(Order Order, Instant LightAt)
+{
+    public const string PulseId = "pulse";
+    public const string RiceId = "rice";
+
+    /// <summary>When the second ingredient goes in; for a pulse alone, when it goes to the table.</summary>
+    public Instant JoinAt { get; init; }
+
+    /// <summary>The felt state to wait for before the join, or null to go by the clock.</summary>
+    public FeltState? Wait { get; init; }
+
+    public Instant FirstLook { get; init; }
+
+    public Duration LookAgain { get; init; } = Duration.FromMinutes(10);
+
+    /// <summary>Water at the start, g.</summary>
+    public double Water { get; init; }
+
+    /// <summary>Liquor at the join, g.</summary>
+    public double JoinLiquor { get; init; }
+
+    /// <summary>From the boil after the join to the flame going out.</summary>
+    public double LastMinutes { get; init; }
+
+    /// <summary>Doneness of the rice at which the flame may go out, since its rest brings it the remainder; null to go by the clock.</summary>
+    public double? RiceOff { get; init; }
+
+    /// <summary>Water of the soak over the dry weight: enough to stay covered when they have swollen.</summary>
+    private const double SoakWaterShare = 3;
+
+    /// <summary>A rice that is not quite there when the clock says so is tasted again after this long.</summary>
+    private static readonly Duration TasteAgain = Duration.FromMinutes(3);
+
+    public Cook Build(Dish dish)
+    {
+        var soak = dish.Soak == SoakChoice.Overnight ? SoakPlan.Place(dish, LightAt, out _) : null;
+        var actions = new List<CookAction>();
+        if (soak is not null)
+        {
+            AddSoak(actions, dish, soak);
+        }
+
+        if (Order != Order.PulseAlone && dish.Rice is { SoakMinutes.Low: > 0 })
+        {
+            AddRiceSoak(actions, dish);
+        }
+
+        switch (Order)
+        {
+            case Order.PulseAlone:
+                AddPulseStart(actions, dish);
+                AddAloneEnd(actions, dish);
+                break;
+            case Order.PulseFirst:
+                AddPulseStart(actions, dish);
+                AddJoin(actions, RiceId, dish, new CookAction.Add(When.Next, RiceId) { Mark = Marks.Join });
+                break;
+            case Order.Together:
+                actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+                actions.Add(new CookAction.Add(When.Next, RiceId) { Mark = Marks.Join });
+                AddWaterAndFlame(actions, dish, Lid.On);
+                AddEnd(actions, dish);
+                break;
+            case Order.RiceFirst:
+                actions.Add(new CookAction.Add(When.At(LightAt), RiceId));
+                AddWaterAndFlame(actions, dish, Lid.On);
+                actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle) { Mark = Marks.Boils });
+                AddJoin(actions, PulseId, dish, new CookAction.Add(When.Next, PulseId) { Mark = Marks.Join });
+                break;
+        }
+
+        var starts = actions.Min(a => a.When.NotBefore ?? LightAt);
+        var kitchen = new CookKitchen(dish.Vessel, dish.Burner, dish.Household.AltitudeMetres, dish.Household.Room.Celsius);
+        var ingredients = new List<Ingredient> { new PulseIngredient(PulseId, dish.PulseDry, dish.Pulse, dish.Pace) };
+        if (dish.Rice is { } rice)
+        {
+            ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor));
+        }
+
+        return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
+    }
+
+    private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak)
+    {
+        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), PulseId, dish.PulseDry * SoakWaterShare, dish.Household.Room) { Mark = Marks.SoakStarts });
+        if (soak.InFridge)
+        {
+            actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
+        }
+
+        actions.Add(new CookAction.Drain(When.At(soak.EndsAt), PulseId) { Mark = Marks.SoakEnds });
+        actions.Add(new CookAction.Rinse(When.Next, PulseId));
+        if (soak.ChilledAfter)
+        {
+            actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
+        }
+    }
+
+    private void AddRiceSoak(List<CookAction> actions, Dish dish)
+    {
+        var ends = Order is Order.PulseFirst ? JoinAt : LightAt;
+        var starts = ends - Duration.FromMinutes(dish.Rice!.SoakMinutes.Typical);
+        actions.Add(new CookAction.Soak(When.At(starts), RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts });
+        actions.Add(new CookAction.Drain(When.At(ends), RiceId));
+    }
+
+    private void AddWaterAndFlame(List<CookAction> actions, Dish dish, Lid lid)
+    {
+        actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), dish.Household.Room));
+        actions.Add(new CookAction.Cover(When.Next, lid));
+        actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.Light });
+    }
+
+    private void AddPulseStart(List<CookAction> actions, Dish dish)
+    {
+        actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+        AddWaterAndFlame(actions, dish, Lid.Ajar);
+        if (NeedsHardBoil(dish))
+        {
+            var minutes = LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious);
+            actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Rolling) { Mark = Marks.Boils });
+            actions.Add(new CookAction.Heat(When.Later(minutes), Flame.Lively) { Mark = Marks.HardBoilOver });
+        }
+        else
+        {
+            actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively) { Mark = Marks.Boils });
+        }
+
+        if (Wait is { } state)
+        {
+            actions.Add(new CookAction.Heat(
+                new When(NotBefore: FirstLook, Look: new Look(PulseId, Doneness.Anchor(state), LookAgain)), Flame.Off) { Mark = Marks.Ready });
+            actions.Add(new CookAction.Cover(When.Next, Lid.On));
+        }
+    }
+
+    /// <summary>A hard boil clears the gate for a soaked pulse; for a dry one it clears nothing, but it is asked for all the same.</summary>
+    private static bool NeedsHardBoil(Dish dish) => dish.Pulse.LectinRisk != Catalogue.LectinRisk.Low;
+
+    private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
+    {
+        actions.Add(new CookAction.Measure(When.At(JoinAt), Mass.FromGrams(JoinLiquor)) { Mark = Marks.Measure });
+        actions.Add(add);
+        actions.Add(new CookAction.Cover(When.Next, Lid.On));
+        actions.Add(new CookAction.Heat(When.Next, Flame.Full));
+        AddEnd(actions, dish);
+    }
+
+    private void AddEnd(List<CookAction> actions, Dish dish)
+    {
+        var minutes = Duration.FromMinutes(Math.Max(0, LastMinutes));
+        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle) { Mark = Marks.Seal });
+        actions.Add(new CookAction.Cover(When.Next, Lid.Sealed));
+        actions.Add(new CookAction.Heat(new When(Delay: minutes, Look: RiceOff is { } off ? new Look(RiceId, off, TasteAgain) : null), Flame.Off) { Mark = Marks.HeatOff });
+        actions.Add(new CookAction.Serve(When.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical))) { Mark = Marks.Table });
+    }
+
+    private void AddAloneEnd(List<CookAction> actions, Dish dish)
+    {
+        actions.Add(dish.Style == Style.Dry
+            ? new CookAction.Drain(When.At(JoinAt), null) { Mark = Marks.Finish }
+            : new CookAction.Measure(When.At(JoinAt), Mass.FromGrams(dish.WantedLiquorGrams)) { Mark = Marks.Finish });
+        actions.Add(new CookAction.Serve(When.Next) { Mark = Marks.Table });
+    }
+}

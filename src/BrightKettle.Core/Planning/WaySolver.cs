@@ -1,0 +1,338 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>A solved way with the reference pot's run through it.</summary>
+/// <param name="Fault">Null when it works; else a code of <see cref="PlanRefusal"/>.</param>
+internal sealed record SolvedWay(Way Way, Cook Cook, PotRun Run, string? Fault);
+
+/// <summary>Finds the numbers of a way by running pots: nothing here knows a cooking time.</summary>
+internal sealed class WaySolver(Simulator simulator, Dish dish)
+{
+    /// <summary>Nine bags in ten are ready when the join is due.</summary>
+    private const double SlowShare = 0.1;
+    private const double FastShare = 0.9;
+
+    /// <summary>Joins with less lead than this are one act.</summary>
+    private const double TogetherSeconds = 240;
+
+    /// <summary>A state below this cannot be told by hand from a raw seed: such a join goes by the clock.</summary>
+    private const double LeastFelt = 30;
+
+    /// <summary>Rice this far behind the reference when the flame should go out is given a few minutes more.</summary>
+    private const double RiceTolerance = 6;
+
+    private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
+
+    /// <summary>Shares of bags on which states to wait for are compared.</summary>
+    private static readonly double[] Bags = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
+
+    private readonly double _most = Doneness.MostWanted(dish.Pulse, dish.MeltingIsWelcome);
+
+    /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft.</summary>
+    private double Aim => Math.Sqrt(Doneness.Wanted * _most);
+
+    private bool AtRisk => dish.Pulse.LectinRisk != LectinRisk.Low;
+
+    public SolvedWay Solve()
+    {
+        if (dish.Rice is null)
+        {
+            return SolveWaiting(new Way(Order.PulseAlone, dish.ServeAt) { Wait = FeltState.Soft });
+        }
+
+        if (AtRisk && dish.Soak == SoakChoice.None)
+        {
+            // Boiling dry seed clears nothing: it must be tender before the flame goes down.
+            return SolveWaiting(new Way(Order.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+        }
+
+        var clock = SolveByClock();
+        if (clock.Fault is not null || (!AtRisk && (clock.Way.Order != Order.PulseFirst || JoinDoneness(clock) < LeastFelt)))
+        {
+            return clock;
+        }
+
+        // Each state that a hand can tell is tried; the one that serves most bags wins; at a tie a look beats the clock, and an early state a late one.
+        var best = AtRisk ? null : clock;
+        var bestServed = best is null ? -1 : BagsServed(best.Way);
+        foreach (var state in Waits)
+        {
+            var tried = SolveWaiting(new Way(Order.PulseFirst, dish.ServeAt) { Wait = state, JoinLiquor = clock.Way.JoinLiquor, LastMinutes = clock.Way.LastMinutes });
+            var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
+            if (served > bestServed || (served == bestServed && best?.Way.Wait is null))
+            {
+                (best, bestServed) = (tried, served);
+            }
+
+            if (bestServed == Bags.Length)
+            {
+                break;
+            }
+
+            best ??= tried;
+        }
+
+        return best!;
+    }
+
+    /// <summary>How many of a few bags, from slow to fast, come out as wanted.</summary>
+    private int BagsServed(Way way) => Bags.Count(share =>
+        Run(way, share) is { StalledAt: null } run && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most);
+
+    private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, Marks.Join)).Doneness[0];
+
+    public static int IndexOf(Cook cook, string mark)
+    {
+        for (var i = 0; i < cook.Actions.Count; i++)
+        {
+            if (cook.Actions[i].Mark == mark)
+            {
+                return i;
+            }
+        }
+
+        return -1;
+    }
+
+    /// <summary>Nobody can look: the join's time is searched so that the reference pot ends where it should.</summary>
+    private SolvedWay SolveByClock()
+    {
+        var rice = dish.Rice!;
+        var start = new Way(Order.Together, dish.ServeAt)
+        {
+            Water = FirstGuess(rice),
+            JoinLiquor = FirstGuess(rice),
+            LastMinutes = rice.SimmerMinutes.Typical / dish.RiceRateFactor,
+        };
+        var together = Settle(start);
+        if (together.Fault is not null)
+        {
+            return together;
+        }
+
+        var pulseIsSlow = PulseAtTable(together.Run) < Aim;
+        var order = pulseIsSlow ? Order.PulseFirst : Order.RiceFirst;
+        var whole = together.Run.EndSeconds - together.Run.At(IndexOf(together.Cook, Marks.Light)).Seconds;
+        // Seconds from the flame to the join; doneness at the table rises with it when the pulse leads, falls when the rice does.
+        double low = 0, high = pulseIsSlow ? 8 * 3600 : whole * 0.95;
+        var best = together;
+        var way = together.Way;
+        for (var i = 0; i < 24 && high - low > 20; i++)
+        {
+            var lead = (low + high) / 2;
+            way = way with { Order = order, JoinAt = way.LightAt + Duration.FromSeconds(lead) };
+            var tried = Settle(way);
+            var enough = tried.Fault is null && PulseAtTable(tried.Run) >= Aim;
+            if (tried.Fault is not null && tried.Fault != PlanRefusal.NeverTender)
+            {
+                return tried;
+            }
+
+            if (tried.Fault is null)
+            {
+                best = tried;
+                way = tried.Way;
+            }
+
+            if (enough == pulseIsSlow)
+            {
+                high = lead;
+            }
+            else
+            {
+                low = lead;
+            }
+        }
+
+        return (low + high) / 2 < TogetherSeconds ? Round(together) : Round(best);
+    }
+
+    /// <summary>A look decides: light early enough for the slow bags, let the fast ones wait off the heat.</summary>
+    private SolvedWay SolveWaiting(Way way)
+    {
+        var rice = dish.Rice;
+        way = way with
+        {
+            JoinAt = dish.ServeAt - Duration.FromMinutes(rice is null ? 0 : rice.SimmerMinutes.Typical + rice.RestMinutes.Typical + 6),
+            JoinLiquor = way.JoinLiquor > 0 || rice is null ? way.JoinLiquor : FirstGuess(rice),
+            LastMinutes = way.LastMinutes > 0 || rice is null ? way.LastMinutes : rice.SimmerMinutes.Typical,
+            Water = dish.PulseDry.Grams * 4,
+        };
+        for (var i = 0; i < 3; i++)
+        {
+            var slow = SecondsUntil(way, SlowShare);
+            var fast = SecondsUntil(way, FastShare);
+            if (slow is null || fast is null)
+            {
+                var cook = way.Build(dish);
+                var run = simulator.Run(cook, PotTraits.Reference(cook));
+                return new(way, cook, run, run.BoilsAt.Count == 0 ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
+            }
+
+            way = Schedule(way, slow.Value, fast.Value);
+            way = way with { Water = FirstWater(way) };
+            var settled = Settle(way);
+            if (settled.Fault is not null)
+            {
+                return settled;
+            }
+
+            way = settled.Way;
+        }
+
+        return Round(Settle(way));
+    }
+
+    private static Way Schedule(Way way, double slow, double fast)
+    {
+        // A quick pulse changes under the hand: look more often.
+        var again = Duration.FromMinutes(Math.Clamp(Math.Round(slow / 600), 3, 10));
+        var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
+        var light = way.JoinAt - Duration.FromSeconds(slow);
+        var first = way.JoinAt - (again * looks);
+        return way with { LightAt = light, LookAgain = again, FirstLook = first > light ? first : light };
+    }
+
+    /// <summary>Seconds from the flame until a pot with this bag is found far enough, by looks every half minute.</summary>
+    private double? SecondsUntil(Way way, double paceShare)
+    {
+        var light = way.LightAt;
+        var cook = (way with { FirstLook = light, LookAgain = Duration.FromSeconds(30), Order = Order.PulseAlone }).Build(dish);
+        var ready = IndexOf(cook, Marks.Ready);
+        cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When)] };
+        var run = simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare));
+        return run.StalledAt is null ? run.EndSeconds - run.At(IndexOf(cook, Marks.Light)).Seconds : null;
+    }
+
+    /// <summary>Water for the start: what the dish needs at the join, and never so little that a slow bag falls dry.</summary>
+    private double FirstWater(Way way)
+    {
+        var water = way.Water;
+        for (var i = 0; i < 4; i++)
+        {
+            var tried = way with { Water = water };
+            var reference = Run(tried, 0.5);
+            var slow = Run(tried, SlowShare);
+            var at = IndexOf(tried.Build(dish), way.Order == Order.PulseAlone ? Marks.Finish : Marks.Measure);
+            if (reference.Done[at] is not { } middle || slow.Done[at] is not { } slowest)
+            {
+                return water;
+            }
+
+            var wanted = way.Order == Order.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor;
+            // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
+            var covered = slowest.LiquorBefore - ((slowest.OverBedBefore - 0.5) * dish.Vessel.AreaSquareCentimetres);
+            var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
+            water = Math.Max(dish.PulseDry.Grams * 1.2, water + missing);
+            if (Math.Abs(missing) < 10)
+            {
+                break;
+            }
+        }
+
+        return water;
+    }
+
+    /// <summary>Adjusts liquor, last minutes and clock until the rice is tender, the liquor as wanted and the table on time.</summary>
+    private SolvedWay Settle(Way way)
+    {
+        for (var i = 0; i < 14; i++)
+        {
+            var cook = way.Build(dish);
+            var run = simulator.Run(cook, PotTraits.Reference(cook));
+            if (run.StalledAt is { } stalled)
+            {
+                return new(way, cook, run, run.BoilsAt.Count == 0 || cook.Actions[stalled].When.After == PotEvent.Boils ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
+            }
+
+            var late = cook.Starts + Duration.FromSeconds(run.EndSeconds) - dish.ServeAt;
+            var liquor = dish.Rice is null ? 0 : dish.WantedLiquorGrams - run.FinalLiquor;
+            var riceMiss = dish.Rice is null ? 0 : Doneness.Tender - run.Final[1].Doneness;
+            if (Math.Abs(late.TotalSeconds) < 5 && Math.Abs(liquor) < 3 && Math.Abs(riceMiss) < 0.7)
+            {
+                return new(way, cook, run, null);
+            }
+
+            way = Shift(way, -late);
+            if (dish.Rice is { } rice)
+            {
+                // A grain short of water is not mended by minutes, so minutes wait until the liquor is about right.
+                var perMinute = Doneness.Tender * dish.RiceRateFactor / (rice.SimmerMinutes.Typical + rice.RestMinutes.Typical);
+                way = way with
+                {
+                    JoinLiquor = Math.Max(0, way.JoinLiquor + liquor),
+                    LastMinutes = Math.Max(0, way.LastMinutes + (Math.Abs(liquor) < 60 ? 0.8 * riceMiss / perMinute : 0)),
+                };
+                way = way with
+                {
+                    Water = way.Order switch
+                    {
+                        Order.Together => way.JoinLiquor,
+                        Order.RiceFirst => Math.Max(1.3 * dish.RiceDry.Grams, way.JoinLiquor - (dish.Pulse.Absorbed.Typical * dish.PulseDry.Grams) + RiceDrinksBeforeJoin(run, cook)),
+                        _ when way.Wait is null => Math.Max(1.5 * dish.PulseDry.Grams, way.Water + way.JoinLiquor - LiquorBeforeJoin(run, cook)),
+                        _ => way.Water,
+                    },
+                };
+            }
+        }
+
+        // Not settled to the last gram: round figures follow anyway, and the forecast shows what they give.
+        var final = way.Build(dish);
+        return new(way, final, simulator.Run(final, PotTraits.Reference(final)), null);
+    }
+
+    private static double LiquorBeforeJoin(PotRun run, Cook cook) => run.At(IndexOf(cook, Marks.Measure)).LiquorBefore;
+
+    private static double RiceDrinksBeforeJoin(PotRun run, Cook cook)
+    {
+        var at = IndexOf(cook, Marks.Measure);
+        return at < 0 ? 0 : run.At(IndexOf(cook, Marks.Light)).LiquorAfter - run.At(at).LiquorBefore;
+    }
+
+    private static Way Shift(Way way, Duration by) => way with
+    {
+        LightAt = way.LightAt + by,
+        JoinAt = way.JoinAt + by,
+        FirstLook = way.FirstLook + by,
+    };
+
+    /// <summary>Whole minutes, ten-gram liquor: what a cook can do. The forecast is made from these.</summary>
+    private SolvedWay Round(SolvedWay solved)
+    {
+        static Instant Minute(Instant t) => Instant.FromUnixTimeSeconds((long)Math.Round(t.ToUnixTimeSeconds() / 60.0) * 60);
+        var way = solved.Way with
+        {
+            Water = Math.Round(solved.Way.Water / 10) * 10,
+            JoinLiquor = Math.Round(solved.Way.JoinLiquor / 10) * 10,
+            LastMinutes = Math.Round(solved.Way.LastMinutes),
+        };
+        if (solved.Fault is null && dish.Rice is not null)
+        {
+            var run = Run(way, 0.5);
+            var cook = way.Build(dish);
+            way = Shift(way, dish.ServeAt - (cook.Starts + Duration.FromSeconds(run.EndSeconds))) with
+            {
+                RiceOff = Math.Max(0, run.At(IndexOf(cook, Marks.HeatOff)).Doneness[1] - RiceTolerance),
+            };
+        }
+
+        way = way with { LightAt = Minute(way.LightAt), JoinAt = Minute(way.JoinAt), FirstLook = Minute(way.FirstLook) };
+        var rounded = way.Build(dish);
+        return solved with { Way = way, Cook = rounded, Run = simulator.Run(rounded, PotTraits.Reference(rounded)) };
+    }
+
+    private PotRun Run(Way way, double paceShare)
+    {
+        var cook = way.Build(dish);
+        return simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare));
+    }
+
+    private static double PulseAtTable(PotRun run) => run.Final[0].Doneness;
+
+    private double FirstGuess(Rice rice) =>
+        (rice.BeanPotLiquor?.Typical ?? (rice.Absorbed.Typical + 0.4)) * dish.RiceDry.Grams + dish.WantedLiquorGrams;
+}
