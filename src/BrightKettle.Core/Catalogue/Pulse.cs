@@ -24,6 +24,9 @@ public sealed record Pulse
 
     public required string Name { get; init; }
 
+    /// <summary>As a household says it, in a title: "Chickpeas".</summary>
+    public required string Said { get; init; }
+
     public required IReadOnlyList<string> Aliases { get; init; }
 
     /// <summary>bean, lentil, pea or split.</summary>

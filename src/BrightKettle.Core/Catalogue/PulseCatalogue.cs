@@ -1,4 +1,5 @@
 using System.Collections.Frozen;
+using System.Security.Cryptography;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 
@@ -38,6 +39,9 @@ public sealed class PulseCatalogue
 
     public ModelConstants Constants { get; }
 
+    /// <summary>Changes with any figure of the shipped data files; stored with each saved forecast.</summary>
+    public static string ParameterVersion { get; } = Fingerprint();
+
     public Pulse? FindPulse(string id) => _pulses.GetValueOrDefault(id);
 
     public Rice? FindRice(string id) => _rices.GetValueOrDefault(id);
@@ -49,10 +53,26 @@ public sealed class PulseCatalogue
         return new(pulses, Read<Rice>("rices.json"), Read<Effect>("effects.json"));
     }
 
+    private static Stream Open(string name) => typeof(PulseCatalogue).Assembly.GetManifestResourceStream(name)
+        ?? throw new InvalidOperationException($"The data file {name} is not in the assembly.");
+
+    private static string Fingerprint()
+    {
+        using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
+        foreach (var name in new[] { "pulses.json", "rices.json", "effects.json", "kinetics.json" })
+        {
+            using var stream = Open(name);
+            using var copy = new MemoryStream();
+            stream.CopyTo(copy);
+            hash.AppendData(copy.ToArray());
+        }
+
+        return Convert.ToHexStringLower(hash.GetHashAndReset())[..12];
+    }
+
     private static List<T> Read<T>(string name)
     {
-        using var stream = typeof(PulseCatalogue).Assembly.GetManifestResourceStream(name)
-            ?? throw new InvalidOperationException($"The data file {name} is not in the assembly.");
+        using var stream = Open(name);
         return JsonSerializer.Deserialize<List<T>>(stream, Json)
             ?? throw new InvalidOperationException($"The data file {name} is empty.");
     }

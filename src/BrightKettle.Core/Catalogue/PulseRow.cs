@@ -7,6 +7,7 @@ public sealed record Kinetics(string PulseId, double SofteningMinutesAt98C, doub
 internal sealed record PulseRow(
     string Id,
     string Name,
+    string Said,
     IReadOnlyList<string> Aliases,
     string Kind,
     double GramsPerCup,
@@ -30,6 +31,7 @@ internal sealed record PulseRow(
     {
         Id = Id,
         Name = Name,
+        Said = Said,
         Aliases = Aliases,
         Kind = Kind,
         GramsPerCup = GramsPerCup,

@@ -7,6 +7,9 @@ public sealed record Rice
 
     public required string Name { get; init; }
 
+    /// <summary>As a household says it, inside a sentence: "brown basmati".</summary>
+    public required string Said { get; init; }
+
     public required IReadOnlyList<string> Aliases { get; init; }
 
     /// <summary>Grams of dry grain in a cup of 236.6 mL.</summary>

@@ -1,0 +1,31 @@
+using BrightKettle.Data.Records;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
+
+namespace BrightKettle.Data.Configuration;
+
+internal sealed class HouseholdConfiguration : IEntityTypeConfiguration<HouseholdRow>
+{
+    public void Configure(EntityTypeBuilder<HouseholdRow> builder)
+    {
+        builder.ToTable("household", t => t.HasCheckConstraint("one_household", "id = 1"));
+        builder.Property(h => h.Id).ValueGeneratedNever();
+        builder.Property(h => h.Version).IsConcurrencyToken();
+    }
+}
+
+internal sealed class VesselConfiguration : IEntityTypeConfiguration<VesselRow>
+{
+    public void Configure(EntityTypeBuilder<VesselRow> builder)
+    {
+        builder.ToTable("vessels");
+    }
+}
+
+internal sealed class BurnerConfiguration : IEntityTypeConfiguration<BurnerRow>
+{
+    public void Configure(EntityTypeBuilder<BurnerRow> builder)
+    {
+        builder.ToTable("burners");
+    }
+}

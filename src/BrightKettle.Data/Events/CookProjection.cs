@@ -1,0 +1,55 @@
+using BrightKettle.Data.Records;
+
+namespace BrightKettle.Data.Events;
+
+/// <summary>From events to the current state.</summary>
+public static class CookProjection
+{
+    public const string Saved = "saved";
+    public const string Changed = "changed";
+    public const string Deleted = "deleted";
+    public const string Restored = "restored";
+
+    public static CookRow Start(CookEvent first, string title, DateTimeOffset serveAt)
+    {
+        ArgumentNullException.ThrowIfNull(first);
+        return new()
+        {
+            Id = first.CookId,
+            Title = title,
+            ServeAt = serveAt,
+            Payload = first.Payload,
+            ModelVersion = first.ModelVersion,
+            ParameterVersion = first.ParameterVersion,
+            Seed = first.Seed,
+            ChangedAt = first.RecordedAt,
+            Version = first.Sequence,
+        };
+    }
+
+    public static void Apply(CookRow cook, CookEvent happened, string title, DateTimeOffset serveAt)
+    {
+        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(happened);
+        cook.Version = happened.Sequence;
+        cook.ChangedAt = happened.RecordedAt;
+        switch (happened.Kind)
+        {
+            case Deleted:
+                cook.Deleted = true;
+                break;
+            case Restored:
+                cook.Deleted = false;
+                break;
+            default:
+                cook.Deleted = false;
+                cook.Title = title;
+                cook.ServeAt = serveAt;
+                cook.Payload = happened.Payload;
+                cook.ModelVersion = happened.ModelVersion;
+                cook.ParameterVersion = happened.ParameterVersion;
+                cook.Seed = happened.Seed;
+                break;
+        }
+    }
+}

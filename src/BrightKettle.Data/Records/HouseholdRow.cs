@@ -1,0 +1,62 @@
+namespace BrightKettle.Data.Records;
+
+/// <summary>The one household of this database.</summary>
+public sealed class HouseholdRow
+{
+    public const int OnlyId = 1;
+
+    public int Id { get; init; } = OnlyId;
+
+    public required string Name { get; set; }
+
+    /// <summary>IANA name.</summary>
+    public required string Zone { get; set; }
+
+    public double AltitudeMetres { get; set; }
+
+    public double RoomCelsius { get; set; } = 20;
+
+    public double FridgeCelsius { get; set; } = 5;
+
+    public TimeOnly Wakes { get; set; } = new(7, 0);
+
+    public TimeOnly Sleeps { get; set; } = new(23, 0);
+
+    public TimeOnly SoaksAt { get; set; } = new(21, 30);
+
+    /// <summary>237, 240 or 250 mL.</summary>
+    public double CupMillilitres { get; set; } = 240;
+
+    public bool Cautious { get; set; }
+
+    public int Version { get; set; } = 1;
+}
+
+/// <summary>A pot of the household.</summary>
+public sealed class VesselRow
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; set; }
+
+    public double DiameterCentimetres { get; set; }
+
+    public double BrimMillilitres { get; set; }
+
+    /// <summary>Sorted by this, then by name.</summary>
+    public int Position { get; set; }
+}
+
+/// <summary>A burner of the household, by what reaches the pot.</summary>
+public sealed class BurnerRow
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; set; }
+
+    public double MostWatts { get; set; }
+
+    public double LeastWatts { get; set; }
+
+    public int Position { get; set; }
+}

@@ -1,0 +1,27 @@
+namespace BrightKettle.Server.Contracts;
+
+/// <summary>A pulse for the picker. Amounts in g, times in minutes and hours.</summary>
+public sealed record PulseDto(
+    string Id,
+    string Name,
+    string Said,
+    IReadOnlyList<string> Aliases,
+    string Kind,
+    double GramsPerCup,
+    double SoakHoursLow,
+    double SoakHoursHigh,
+    string LectinRisk,
+    int HoldsShape,
+    string Note);
+
+/// <summary>A rice for the picker.</summary>
+public sealed record RiceDto(string Id, string Name, string Said, IReadOnlyList<string> Aliases, double GramsPerCup, string Rinse, string Note);
+
+public sealed record CatalogueDto(IReadOnlyList<PulseDto> Pulses, IReadOnlyList<RiceDto> Rices);
+
+/// <summary>A pulse or rice found by name.</summary>
+/// <param name="Matched">The name that was meant, when it is not the usual one.</param>
+public sealed record FoundDto(string Id, string Name, string? Matched);
+
+/// <summary>A figure of the model with its spread and basis.</summary>
+public sealed record EffectDto(string Id, double Low, double Typical, double High, string Unit, string Confidence, string Basis);

@@ -1,0 +1,36 @@
+namespace BrightKettle.Server.Contracts;
+
+/// <summary>A dinner to keep.</summary>
+/// <param name="EventId">UUIDv7 made by the client; sent again, it changes nothing.</param>
+/// <param name="BasedOn">The version that the client knew; null for a new one.</param>
+public sealed record CookChange(Guid EventId, DateTimeOffset OccurredAt, string Title, DishDto Dish, long? BasedOn);
+
+/// <summary>A deletion or its undoing.</summary>
+public sealed record CookMark(Guid EventId, DateTimeOffset OccurredAt, long BasedOn);
+
+/// <summary>What was forecast when it was saved.</summary>
+public sealed record SavedSummaryDto(
+    DateTimeOffset FirstAt,
+    DateTimeOffset LightAt,
+    DateTimeOffset? JoinAt,
+    DateTimeOffset TableEarly,
+    DateTimeOffset TableAt,
+    DateTimeOffset TableLate,
+    double WithLooks);
+
+/// <summary>A saved dinner in a list.</summary>
+public sealed record CookLineDto(Guid Id, string Title, string PulseName, string? RiceName, DateTimeOffset ServeAt, SavedSummaryDto Summary, long Version);
+
+/// <summary>A saved dinner.</summary>
+/// <param name="ModelMoved">The equations or figures have changed since it was saved, so a new forecast may differ from the saved one.</param>
+public sealed record CookDto(
+    Guid Id,
+    string Title,
+    DishDto Dish,
+    SavedSummaryDto Summary,
+    int Seed,
+    string ModelVersion,
+    string ParameterVersion,
+    bool ModelMoved,
+    bool Deleted,
+    long Version);

@@ -1,0 +1,42 @@
+namespace BrightKettle.Server.Contracts;
+
+/// <summary>What the household fixes, and the server's clock.</summary>
+/// <param name="Now">The server's time: pages ask nothing of the phone's clock.</param>
+/// <param name="NowLocal">The same on the kitchen's clock, as 2026-11-25T19:00.</param>
+/// <param name="Version">To be sent back with a change.</param>
+public sealed record KitchenDto(
+    string Name,
+    string Zone,
+    double AltitudeMetres,
+    double BoilingCelsius,
+    double RoomCelsius,
+    double FridgeCelsius,
+    string Wakes,
+    string Sleeps,
+    string SoaksAt,
+    double CupMillilitres,
+    bool Cautious,
+    int Version,
+    IReadOnlyList<VesselDto> Vessels,
+    IReadOnlyList<BurnerDto> Burners,
+    DateTimeOffset Now,
+    string NowLocal);
+
+public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres);
+
+public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts);
+
+/// <summary>A pot as it is entered.</summary>
+public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres);
+
+/// <summary>The settings as they are entered. Times as 21:30.</summary>
+public sealed record KitchenChange(
+    string Zone,
+    double AltitudeMetres,
+    double RoomCelsius,
+    string Wakes,
+    string Sleeps,
+    string SoaksAt,
+    double CupMillilitres,
+    bool Cautious,
+    int Version);

@@ -1,0 +1,166 @@
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Data;
+using BrightKettle.Data.Records;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Problems;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+using NodaTime;
+
+namespace BrightKettle.Server.Endpoints;
+
+public static class KitchenEndpoints
+{
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        routes.MapGet("/api/kitchen", Get);
+        routes.MapPut("/api/kitchen", Put);
+        routes.MapPost("/api/kitchen/vessels", AddVessel);
+        routes.MapPut("/api/kitchen/vessels/{id}", ChangeVessel);
+        routes.MapDelete("/api/kitchen/vessels/{id}", RemoveVessel);
+    }
+
+    public static async Task<Ok<KitchenDto>> Get(KettleDb db, TimeProvider clock, CancellationToken cancel) =>
+        TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> Put(KitchenChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        var checks = new FieldChecks();
+        if (change.Zone is null || DateTimeZoneProviders.Tzdb.GetZoneOrNull(change.Zone) is null)
+        {
+            checks.Add("request.zone", "zone");
+        }
+
+        checks.Within(change.AltitudeMetres, -400, 5500, "altitudeMetres");
+        checks.Within(change.RoomCelsius, 5, 45, "roomCelsius");
+        checks.Within(change.CupMillilitres, 150, 300, "cupMillilitres");
+        var wakes = Time(change.Wakes, "wakes", checks);
+        var sleeps = Time(change.Sleeps, "sleeps", checks);
+        var soaksAt = Time(change.SoaksAt, "soaksAt", checks);
+        if (checks.Any)
+        {
+            return KettleProblems.Invalid(checks);
+        }
+
+        var row = await db.Households.SingleAsync(cancel);
+        if (row.Version != change.Version)
+        {
+            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
+        }
+
+        row.Zone = change.Zone!;
+        row.AltitudeMetres = change.AltitudeMetres;
+        row.RoomCelsius = change.RoomCelsius;
+        row.CupMillilitres = change.CupMillilitres;
+        row.Wakes = wakes;
+        row.Sleeps = sleeps;
+        row.SoaksAt = soaksAt;
+        row.Cautious = change.Cautious;
+        row.Version++;
+        await db.SaveChangesAsync(cancel);
+        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+    }
+
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> AddVessel(VesselChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        if (Check(change) is { } problem)
+        {
+            return problem;
+        }
+
+        var last = await db.Vessels.MaxAsync(v => (int?)v.Position, cancel) ?? 0;
+        db.Vessels.Add(new VesselRow
+        {
+            Id = Guid.CreateVersion7(clock.GetUtcNow()).ToString("n"),
+            Name = change.Name.Trim(),
+            DiameterCentimetres = change.DiameterCentimetres,
+            BrimMillilitres = change.BrimMillilitres,
+            Position = last + 1,
+        });
+        await db.SaveChangesAsync(cancel);
+        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+    }
+
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeVessel(string id, VesselChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        if (Check(change) is { } problem)
+        {
+            return problem;
+        }
+
+        if (await db.Vessels.FindAsync([id], cancel) is not { } row)
+        {
+            return KettleProblems.Missing("kitchen.unknown_vessel");
+        }
+
+        row.Name = change.Name.Trim();
+        row.DiameterCentimetres = change.DiameterCentimetres;
+        row.BrimMillilitres = change.BrimMillilitres;
+        await db.SaveChangesAsync(cancel);
+        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+    }
+
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> RemoveVessel(string id, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await db.Vessels.FindAsync([id], cancel) is not { } row)
+        {
+            return KettleProblems.Missing("kitchen.unknown_vessel");
+        }
+
+        if (await db.Vessels.CountAsync(cancel) == 1)
+        {
+            return KettleProblems.Invalid("kitchen.last_vessel", "vesselId");
+        }
+
+        db.Vessels.Remove(row);
+        await db.SaveChangesAsync(cancel);
+        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+    }
+
+    private static ProblemHttpResult? Check(VesselChange change)
+    {
+        var checks = new FieldChecks();
+        if (string.IsNullOrWhiteSpace(change.Name) || change.Name.Length > 60)
+        {
+            checks.Add("request.missing", "name");
+        }
+
+        checks.Within(change.DiameterCentimetres, 10, 50, "diameterCentimetres");
+        checks.Within(change.BrimMillilitres, 500, 40_000, "brimMillilitres");
+        return checks.Any ? KettleProblems.Invalid(checks) : null;
+    }
+
+    private static TimeOnly Time(string? text, string field, FieldChecks checks)
+    {
+        if (TimeOnly.TryParseExact(text, "HH:mm", out var time))
+        {
+            return time;
+        }
+
+        checks.Add("request.malformed", field);
+        return default;
+    }
+
+    private static KitchenDto Dto(KitchenState state, TimeProvider clock)
+    {
+        var row = state.Row;
+        var now = clock.GetUtcNow();
+        return new(
+            row.Name,
+            row.Zone,
+            row.AltitudeMetres,
+            Math.Round(BoilingPoint.At(row.AltitudeMetres).Celsius, 1),
+            row.RoomCelsius,
+            row.FridgeCelsius,
+            row.Wakes.ToString("HH:mm"),
+            row.Sleeps.ToString("HH:mm"),
+            row.SoaksAt.ToString("HH:mm"),
+            row.CupMillilitres,
+            row.Cautious,
+            row.Version,
+            [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1)))],
+            [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts))],
+            now,
+            DishMapper.Local(state.Household.LocalOf(Instant.FromDateTimeOffset(now))));
+    }
+}

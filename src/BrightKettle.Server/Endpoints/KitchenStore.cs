@@ -1,0 +1,39 @@
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using BrightKettle.Data;
+using BrightKettle.Data.Records;
+using Microsoft.EntityFrameworkCore;
+using NodaTime;
+
+namespace BrightKettle.Server.Endpoints;
+
+/// <summary>Reads the household for a request.</summary>
+public static class KitchenStore
+{
+    public static async Task<KitchenState> ReadAsync(KettleDb db, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(db);
+        var row = await db.Households.AsNoTracking().SingleAsync(cancel);
+        var vessels = await db.Vessels.AsNoTracking().OrderBy(v => v.Position).ThenBy(v => v.Name).ToListAsync(cancel);
+        var burners = await db.Burners.AsNoTracking().OrderBy(b => b.Position).ToListAsync(cancel);
+        return new(row, HouseholdOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf));
+    }
+
+    private static Household HouseholdOf(HouseholdRow row) => new(
+        DateTimeZoneProviders.Tzdb[row.Zone],
+        row.AltitudeMetres,
+        Temperature.FromCelsius(row.RoomCelsius),
+        Temperature.FromCelsius(row.FridgeCelsius),
+        LocalTime.FromTimeOnly(row.Wakes),
+        LocalTime.FromTimeOnly(row.Sleeps),
+        LocalTime.FromTimeOnly(row.SoaksAt),
+        row.Cautious);
+
+    private static Vessel VesselOf(VesselRow row) => new(
+        row.Id,
+        row.Name,
+        Length.FromCentimetres(row.DiameterCentimetres),
+        Volume.FromMillilitres(row.BrimMillilitres));
+
+    private static Burner BurnerOf(BurnerRow row) => new(row.Id, row.Name, Power.FromWatts(row.MostWatts), Power.FromWatts(row.LeastWatts));
+}

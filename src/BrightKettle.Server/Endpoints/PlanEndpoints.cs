@@ -1,0 +1,61 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
+using BrightKettle.Data;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
+using BrightKettle.Server.Problems;
+using Microsoft.AspNetCore.Http.HttpResults;
+using NodaTime;
+
+namespace BrightKettle.Server.Endpoints;
+
+public static class PlanEndpoints
+{
+    public static void Map(IEndpointRouteBuilder routes)
+    {
+        routes.MapPost("/api/plans", Plan);
+        routes.MapPost("/api/forecast", Forecast);
+        routes.MapGet("/api/schemas/cook-1.json", Schema);
+    }
+
+    /// <summary>A dish in, a plan out; 422 with a code and what would work when it cannot be had.</summary>
+    public static async Task<Results<Ok<PlanDto>, ProblemHttpResult>> Plan(
+        DishDto dish, KettleDb db, PulseCatalogue catalogue, Planner planner, TimeProvider clock, CancellationToken cancel)
+    {
+        var kitchen = await KitchenStore.ReadAsync(db, cancel);
+        var checks = new FieldChecks();
+        var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow()));
+        if (mapper.Map(dish, checks) is not { } wanted)
+        {
+            return KettleProblems.Invalid(checks);
+        }
+
+        return planner.Plan(wanted) switch
+        {
+            PlanAnswer.Planned { Plan: var plan } => TypedResults.Ok(PlanMapper.Map(plan, dish.People, kitchen.Row.CupMillilitres)),
+            PlanAnswer.Refused { Refusal: var refusal } => KettleProblems.Refused(refusal, wanted),
+            _ => throw new InvalidOperationException("A planner answers with a plan or a refusal."),
+        };
+    }
+
+    /// <summary>A cook in, its whole forecast out. Gates are told, not enforced: this runs what it is given.</summary>
+    public static Results<Ok<ForecastDto>, ProblemHttpResult> Forecast(CookDocument cook, PulseCatalogue catalogue, Forecaster forecaster)
+    {
+        var checks = new FieldChecks();
+        if (new CookReader(catalogue, checks).Read(cook) is not { } read)
+        {
+            return KettleProblems.Invalid(checks);
+        }
+
+        var gates = LectinGate.Judge(read, cautious: false);
+        return TypedResults.Ok(ForecastMapper.Map(forecaster.Run(read, meltingIsWelcome: true), gates, Core.Safety.Cautions.For(read, gates)));
+    }
+
+    public static ContentHttpResult Schema()
+    {
+        using var stream = typeof(PlanEndpoints).Assembly.GetManifestResourceStream("cook-1.schema.json")!;
+        using var reader = new StreamReader(stream);
+        return TypedResults.Content(reader.ReadToEnd(), "application/schema+json");
+    }
+}

@@ -1,0 +1,78 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
+
+namespace BrightKettle.Server.Endpoints;
+
+/// <summary>From a plan of the core to what a page shows.</summary>
+public static class PlanMapper
+{
+    public static PlanDto Map(Plan plan, int people, double cupMillilitres)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var dish = plan.Dish;
+        return new(
+            dish.Rice is null ? dish.Pulse.Said : $"{dish.Pulse.Said} with {dish.Rice.Said}",
+            dish.Pulse.Said,
+            dish.Rice?.Said,
+            CookWriter.Word(plan.Order),
+            dish.ServeAt.ToDateTimeOffset(),
+            plan.ShareTender,
+            plan.BlindShare,
+            Join(plan),
+            MeasureOut(plan, people, cupMillilitres),
+            PlanSteps.Of(plan),
+            ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
+            CookWriter.Write(plan.Cook));
+    }
+
+    public static SavedSummaryDto Summary(Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var table = plan.Forecast.Find(Marks.Table)!;
+        return new(
+            plan.Cook.Starts.ToDateTimeOffset(),
+            plan.Forecast.Find(Marks.Light)!.Reference.ToDateTimeOffset(),
+            plan.Forecast.Find(Marks.Join)?.Reference.ToDateTimeOffset(),
+            table.Early.ToDateTimeOffset(),
+            table.Reference.ToDateTimeOffset(),
+            table.Late.ToDateTimeOffset(),
+            plan.ShareTender);
+    }
+
+    private static JoinDto? Join(Plan plan) => plan.Join is not { } join
+        ? null
+        : new(
+            plan.Order == Order.RiceFirst ? "pulse" : "rice",
+            Math.Round(join.Doneness),
+            CookWriter.Word(join.Felt),
+            plan.Waits is { } state ? CookWriter.Word(state) : null,
+            join.ChalkyOfFive is { } chalky ? Math.Round(chalky, 1) : null,
+            Math.Round(join.NeededMillilitres / 10) * 10,
+            ForecastMapper.Band(join.FoundMillilitres),
+            ForecastMapper.Band(join.AddedMillilitres),
+            Math.Round(join.OverBedCentimetres, 1));
+
+    private static MeasureOutDto MeasureOut(Plan plan, int people, double cupMillilitres)
+    {
+        var dish = plan.Dish;
+        double Cold(Mass water) => Math.Round(Volume.OfWater(water, dish.Household.Room).Millilitres / 10) * 10;
+        double Cups(double grams, double gramsPerCup) => Math.Round(Portions.CupsOfGrams(grams, gramsPerCup, cupMillilitres), 2);
+        return new(
+            Math.Round(dish.PulseDry.Grams),
+            Cups(dish.PulseDry.Grams, dish.Pulse.GramsPerCup),
+            dish.Rice is null ? null : Math.Round(dish.RiceDry.Grams),
+            dish.Rice is { } rice ? Cups(dish.RiceDry.Grams, rice.GramsPerCup) : null,
+            dish.Rice?.Rinse,
+            plan.Amounts.SoakWater is { } soak ? Cold(soak) : null,
+            Cold(plan.Amounts.FirstWater),
+            // Boiling water to have ready: what the drier pots will want at the join.
+            plan.Join is { } join && join.AddedMillilitres.High > 20 ? Math.Ceiling(join.AddedMillilitres.High / 50) * 50 : null,
+            Math.Round(plan.Amounts.Salt.Grams),
+            Math.Round(plan.Amounts.Edible.Grams),
+            Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10);
+    }
+}

@@ -1,0 +1,74 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
+
+namespace BrightKettle.Server.Endpoints;
+
+/// <summary>The steps of a plan, from the marks of its cook's actions, in the order of the clock.</summary>
+public static class PlanSteps
+{
+    public static IReadOnlyList<StepDto> Of(Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return [.. plan.Forecast.Milestones.Select(m => Step(plan, m)).OfType<StepDto>().OrderBy(s => s.At)];
+    }
+
+    private static StepDto? Step(Plan plan, Milestone m)
+    {
+        var action = plan.Cook.Actions[m.Action];
+        var next = m.Action + 1 < plan.Cook.Actions.Count ? plan.Cook.Actions[m.Action + 1] : null;
+        return m.Mark switch
+        {
+            Marks.SoakStarts => Make("soak", m, new(
+                Grams: plan.Dish.PulseDry.Grams,
+                Millilitres: Cold(plan, ((CookAction.Soak)action).Water),
+                Place: next is CookAction.Chill ? "fridge" : "counter")),
+            Marks.SoakEnds => Make("drain", m, new(
+                Hours: Math.Round((m.Reference - plan.Forecast.Find(Marks.SoakStarts)!.Reference).TotalHours, 1),
+                Place: plan.Cook.Actions.Skip(m.Action).Take(3).Any(a => a is CookAction.Chill) ? "fridge" : "pot")),
+            Marks.RiceSoakStarts => Make("rice_soak", m, new(Grams: plan.Dish.RiceDry.Grams, Minutes: plan.Dish.Rice!.SoakMinutes.Typical)),
+            Marks.Light => Make("light", m, new(
+                Grams: plan.Order == Order.RiceFirst ? plan.Dish.RiceDry.Grams : plan.Dish.PulseDry.Grams,
+                Millilitres: Cold(plan, plan.Amounts.FirstWater),
+                OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
+                Ingredient: plan.Order switch { Order.RiceFirst => "rice", Order.Together => "both", _ => "pulse" })),
+            Marks.Boils => Make("boil", m, new(Minutes: next is CookAction.Heat { Mark: Marks.HardBoilOver, When.Delay: { } hard } ? hard.TotalMinutes : null)),
+            Marks.Ready => Look(plan, m, (CookAction.Heat)action),
+            Marks.Join when plan.Order != Order.Together => Make("join", m, new(
+                Grams: plan.Order == Order.RiceFirst ? plan.Dish.PulseDry.Grams : plan.Dish.RiceDry.Grams,
+                Millilitres: Math.Round(plan.Join!.NeededMillilitres / 10) * 10,
+                OverBedCentimetres: Math.Round(plan.Join.OverBedCentimetres, 1),
+                AddMillilitres: Math.Round(plan.Join.AddedMillilitres.Reference / 10) * 10,
+                Felt: plan.Waits is { } state ? CookWriter.Word(state) : null,
+                Ingredient: plan.Order == Order.RiceFirst ? "pulse" : "rice")),
+            Marks.Seal => Make("seal", m, new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.When.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)),
+            Marks.HeatOff => Make("heat_off", m, new(Minutes: plan.Dish.Rice!.RestMinutes.Typical)),
+            Marks.Finish => Make("finish", m, new(
+                Millilitres: action is CookAction.Measure measure ? Hot(measure.Liquor) : null,
+                Drained: action is CookAction.Drain)),
+            Marks.Table => Make("table", m, new()),
+            _ => null,
+        };
+    }
+
+    /// <summary>The looks start before the reference pot is ready, so the step stands at the first look.</summary>
+    private static StepDto Look(Plan plan, Milestone m, CookAction.Heat action)
+    {
+        var first = action.When.NotBefore ?? m.Early;
+        return new(
+            "look",
+            first.ToDateTimeOffset(),
+            m.Early.ToDateTimeOffset(),
+            m.Late.ToDateTimeOffset(),
+            new(EveryMinutes: action.When.Look!.Again.TotalMinutes, Felt: plan.Waits is { } state ? CookWriter.Word(state) : null));
+    }
+
+    private static StepDto Make(string kind, Milestone m, StepFactsDto facts) =>
+        new(kind, m.Reference.ToDateTimeOffset(), m.Early.ToDateTimeOffset(), m.Late.ToDateTimeOffset(), facts);
+
+    private static double Cold(Plan plan, Mass water) => Math.Round(Volume.OfWater(water, plan.Dish.Household.Room).Millilitres / 10) * 10;
+
+    private static double Hot(Mass water) => Math.Round(Volume.OfWater(water, Temperature.FromCelsius(90)).Millilitres / 10) * 10;
+}

@@ -1,0 +1,64 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Planning;
+using BrightKettle.Data;
+using BrightKettle.Data.Records;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Endpoints;
+using NodaTime;
+
+namespace BrightKettle.Server.Hosting;
+
+/// <summary>An invented household with pots and dinners of its own, dated from the day on which it is made.</summary>
+public static class DemoHousehold
+{
+    private const string Zone = "Europe/Lisbon";
+
+    public static async Task SeedAsync(KettleDb db, PulseCatalogue catalogue, Planner planner, TimeProvider clock)
+    {
+        ArgumentNullException.ThrowIfNull(db);
+        db.Households.Add(new HouseholdRow { Name = "Quince Lane", Zone = Zone, AltitudeMetres = 120, RoomCelsius = 19 });
+        db.Vessels.AddRange(
+            new VesselRow { Id = "milk-pan", Name = "Milk pan", DiameterCentimetres = 16, BrimMillilitres = 1800, Position = 1 },
+            new VesselRow { Id = "blue-pot", Name = "Blue pot", DiameterCentimetres = 22, BrimMillilitres = 4500, Position = 2 },
+            new VesselRow { Id = "wide-pot", Name = "Wide white pot", DiameterCentimetres = 28, BrimMillilitres = 7600, Position = 3 });
+        db.Burners.AddRange(
+            new BurnerRow { Id = "front", Name = "Front burner", MostWatts = 1500, LeastWatts = 120, Position = 1 },
+            new BurnerRow { Id = "back", Name = "Small back burner", MostWatts = 800, LeastWatts = 70, Position = 2 });
+        await db.SaveChangesAsync();
+
+        var now = Instant.FromDateTimeOffset(clock.GetUtcNow());
+        var today = now.InZone(DateTimeZoneProviders.Tzdb[Zone]).Date;
+        (string Title, DishDto Dish)[] dinners =
+        [
+            ("Lamplight chickpeas", Dish("chickpea", 300, "brown_basmati", 300, 4, "overnight", "dry", "blue-pot", today.PlusDays(1), "19:00")),
+            ("Quarry-day adzuki", Dish("adzuki", 200, "sushi_short", 400, 5, "none", "dry", "blue-pot", today.PlusDays(2), "18:30")),
+            ("Green gate lentils", Dish("lentil_french", 180, "long_white", 260, 4, "none", "moist", "wide-pot", today.PlusDays(3), "19:15")),
+            ("Sunday borlotti broth", Dish("borlotti", 400, null, 0, 6, "overnight", "soup", "wide-pot", today.PlusDays(4), "13:00")),
+            ("Copper-lid yellow peas", Dish("split_pea_yellow", 300, null, 0, 4, "none", "saucy", "wide-pot", today.PlusDays(5), "18:45")),
+        ];
+        foreach (var (title, dish) in dinners)
+        {
+            var made = clock.GetUtcNow();
+            var change = new CookChange(Guid.CreateVersion7(made), made, title, dish, null);
+            var answer = await CookEndpoints.Save(Guid.CreateVersion7(made), change, db, catalogue, planner, clock, CancellationToken.None);
+            if (answer.Result is not Microsoft.AspNetCore.Http.HttpResults.Ok<CookDto>)
+            {
+                throw new InvalidOperationException($"The demo dinner {title} cannot be planned.");
+            }
+        }
+    }
+
+    private static DishDto Dish(
+        string pulse, double grams, string? rice, double riceGrams, int people, string soak, string style, string vessel, LocalDate day, string time) => new(
+        pulse,
+        new AmountDto(grams, "g"),
+        rice,
+        rice is null ? null : new AmountDto(riceGrams, "g"),
+        people,
+        soak,
+        style,
+        vessel,
+        "front",
+        $"{day.ToString("uuuu-MM-dd", null)}T{time}",
+        7);
+}

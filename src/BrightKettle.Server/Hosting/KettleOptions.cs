@@ -1,0 +1,13 @@
+namespace BrightKettle.Server.Hosting;
+
+/// <summary>How the server was started; each from the command line (--Kettle:Data=…) or the environment (Kettle__Data).</summary>
+public sealed class KettleOptions
+{
+    public const string Section = "Kettle";
+
+    /// <summary>Folder of the database; created when it is missing. Default: data, in the current folder.</summary>
+    public string Data { get; set; } = "data";
+
+    /// <summary>Fill an empty database with the invented household.</summary>
+    public bool Demo { get; set; }
+}

@@ -1,0 +1,41 @@
+using BrightKettle.Server.Contracts;
+
+namespace BrightKettle.Server.Problems;
+
+/// <summary>The words for every caution and gate, each with where it comes from.</summary>
+public static class CautionTexts
+{
+    private static readonly Dictionary<string, (string Title, string Text, string Source)> Texts = new()
+    {
+        ["lectin.hard_boil"] = (
+            "Boil them hard first",
+            "These carry a lectin that makes people ill. Soak five hours or more, throw the water away, then a full rolling boil in fresh water: 10 minutes counted from when you see it, 30 above 1000 m or in the cautious setting.",
+            "Guidance of several national food agencies, the stricter parts joined"),
+        ["lectin.keep_boiling"] = (
+            "Keep them boiling until nothing is firm",
+            "Unsoaked, these are safe only in a pot that keeps boiling until every one is soft. Taste five or more. Never a slow cooker, never the lowest heat before that.",
+            "Guidance of several national food agencies; for the unsoaked way less is written, so the check is strict"),
+        ["lectin.not_boiled"] = (
+            "Not safe this way",
+            "These carry a lectin that gentle heat does not destroy. Soak, drain and boil hard, or keep the pot boiling until nothing is firm.",
+            "Guidance of several national food agencies"),
+        ["cyanogen"] = ("Lid off at first", "Soak five hours or more, throw the water away, and start the boil with the lid off. Coloured or wild seed: change the water once.", "General food-safety teaching"),
+        ["favism"] = ("Favism", "People who lack the enzyme G6PD can fall seriously ill from these, cooked or not. Dark urine or yellow skin within days: urgent care.", "Widely agreed medical guidance"),
+        ["allergy_soy"] = ("Soy is an allergen", "Tell those who eat with you.", "Food labelling law in many countries"),
+        ["allergy_lupin"] = ("Lupin is an allergen", "People with a peanut allergy may react to it.", "Food labelling law in many countries"),
+        ["bitter_lupin"] = ("Sweet lupin only", "Bitter lupin is poisonous until it has been leached for days. It is not covered here.", "Widely agreed"),
+        ["allergy_peanut_like"] = ("A cousin of the peanut", "A cross-allergy with peanut is possible.", "Sparse reports"),
+        ["stone_seeds"] = ("Stone-hard seeds", "A few seeds in some bags never soften. Pick out what did not swell.", "Common kitchen experience"),
+        ["foam"] = ("It foams", "Leave a third of the pot free and the lid ajar; turn down at the first foam.", "Cooker manuals"),
+        ["boil_over"] = ("Stay for the first boil", "A boil-over can put a gas flame out. Valve off, windows open, wait, then clean and light again.", "Hob manuals"),
+        ["keep_rice"] = ("Leftovers", "Spread flat, into the fridge within the hour, rice eaten within a day. Keep hot at 60 °C or more.", "The stricter of several national guidelines"),
+        ["keep_pulses"] = ("Leftovers", "Spread flat, into the fridge within the hour, eaten within three days. Keep hot at 60 °C or more.", "The stricter of several national guidelines"),
+        ["local_guidance"] = ("First of all", "Your appliance's manual and your local food-safety guidance come before anything said here.", "House rule"),
+    };
+
+    public static IReadOnlyCollection<string> Codes => Texts.Keys;
+
+    public static CautionDto For(string code) => Texts.TryGetValue(code, out var t)
+        ? new(code, t.Title, t.Text, t.Source)
+        : throw new InvalidOperationException($"No words for the caution {code}.");
+}

@@ -1,0 +1,97 @@
+using System.Globalization;
+using BrightKettle.Core.Planning;
+using NodaTime;
+
+namespace BrightKettle.Server.Problems;
+
+/// <summary>The words for every code that a request can be refused with.</summary>
+public static class Sentences
+{
+    private static readonly Dictionary<string, string> Fields = new()
+    {
+        ["request.missing"] = "This is missing.",
+        ["request.malformed"] = "This could not be read.",
+        ["request.unknown_word"] = "This word is not known here.",
+        ["request.time"] = "Please give a date and a time, such as 2026-11-25T19:00.",
+        ["request.zone"] = "This time zone is not known.",
+        ["request.event_id"] = "The event needs an id of its own.",
+        ["catalogue.unknown_pulse"] = "No pulse of this name is in the catalogue.",
+        ["catalogue.unknown_rice"] = "No rice of this name is in the catalogue.",
+        ["kitchen.unknown_vessel"] = "No such pot is in the kitchen.",
+        ["kitchen.unknown_burner"] = "No such burner is in the kitchen.",
+        ["kitchen.last_vessel"] = "The kitchen needs one pot at least.",
+        ["kitchen.stale"] = "The kitchen was changed elsewhere meanwhile. Nothing of this change was saved.",
+        ["dish.past"] = "This time has passed.",
+        ["dish.too_far"] = "Plans reach a fortnight ahead.",
+        ["cook.format"] = "This is not a cook of version 1.",
+        ["cook.ingredients"] = "A cook has one to eight ingredients.",
+        ["cook.ingredient_twice"] = "Two ingredients have the same id.",
+        ["cook.actions"] = "A cook has one to 200 actions.",
+        ["cook.no_end"] = "The last action must be serve.",
+        ["cook.unknown_action"] = "This action is not known.",
+        ["cook.unknown_ingredient"] = "This action names an ingredient that the cook does not have.",
+        ["cook.already_in_pot"] = "This ingredient is in the pot already.",
+        ["cook.not_in_pot"] = "This cannot be looked at, since it is not in the pot yet.",
+        ["cook.bowl_by_clock"] = "What happens in a bowl goes by the clock: no event and no look.",
+        ["cook.look"] = "A look asks for a doneness from 0 to 200 and comes again after a minute or more.",
+        ["cook.delay"] = "A delay is at least 0 minutes and at most two days.",
+        ["cook.too_far"] = "An action lies before the start of the cook or more than four days after it.",
+        ["cook.amount"] = "An amount is at least 0 g and at most 60 kg.",
+        ["cook.missing"] = "This dinner is not here.",
+        ["cook.conflict"] = "This dinner was changed elsewhere meanwhile. Nothing of this change was saved.",
+    };
+
+    public static string For(FieldFault fault) => fault is { Code: "request.out_of_range", Low: { } low, High: { } high }
+        ? string.Create(CultureInfo.InvariantCulture, $"From {low:0.##} to {high:0.##}, please.")
+        : For(fault.Code);
+
+    public static string For(string code) => Fields.TryGetValue(code, out var text)
+        ? text
+        : throw new InvalidOperationException($"No sentence for {code}.");
+
+    /// <summary>Why the dish cannot be planned, in the cook's words and on the kitchen's clock.</summary>
+    public static (string Title, string Detail) For(PlanRefusal refusal, Dish dish)
+    {
+        var facts = refusal.Facts;
+        var name = dish.Pulse.Said;
+        return refusal.Code switch
+        {
+            PlanRefusal.TooSoon => (
+                "Not by then",
+                $"{name} need {Span(facts.Minutes)} from the flame, slow bags allowed for. The earliest table is {Clock(dish, facts.EarliestTable)}."),
+            PlanRefusal.SoakTooLate => (
+                "Too late to soak",
+                $"The soak would have had to start by {Clock(dish, facts.LatestSoak)}."),
+            PlanRefusal.PotTooSmall => ("The pot is too small", Full(dish, facts, "the pulses and their water")),
+            PlanRefusal.PotTooSmallForRice => ("The pot is too small for this much rice", Full(dish, facts, "the rice, what it drinks and what is in the pot already")),
+            PlanRefusal.FlameWhileAsleep => (
+                "A flame while you sleep",
+                $"It needs {Span(facts.Minutes)} of flame, and part of that lies in the night. No flame is planned while nobody is up."),
+            PlanRefusal.NeverBoils => ("This burner is too weak", $"It does not bring the {dish.Vessel.Name} to the boil."),
+            PlanRefusal.NeverTender => ("It does not get tender", $"{name} would still be firm after nine hours on this flame."),
+            PlanRefusal.GateBlocks => ("Not safe this way", $"{name} carry a lectin. Soak them five hours or more, throw the water away and boil them hard, or keep them boiling until nothing is firm."),
+            _ => throw new InvalidOperationException($"No sentence for {refusal.Code}."),
+        };
+    }
+
+    private static string Full(Dish dish, PlanFacts facts, string what) => string.Create(
+        CultureInfo.InvariantCulture,
+        $"It would be filled with {facts.NeededMillilitres / 1000:0.0} L: {what}. The {dish.Vessel.Name} takes {facts.UsableMillilitres / 1000:0.0} L with room to bubble.");
+
+    private static string Span(double? minutes) => minutes is { } m
+        ? m < 100 ? $"{Math.Round(m)} minutes" : string.Create(CultureInfo.InvariantCulture, $"{m / 60:0.0} hours")
+        : "more time";
+
+    private static string Clock(Dish dish, Instant? instant)
+    {
+        if (instant is not { } at)
+        {
+            return "later";
+        }
+
+        var local = dish.Household.LocalOf(at);
+        var today = dish.Household.LocalOf(dish.Now).Date;
+        var day = local.Date == today ? "today" : local.Date == today.PlusDays(1) ? "tomorrow" : local.ToString("dddd d MMMM", CultureInfo.InvariantCulture);
+        return $"{local.ToString("HH:mm", CultureInfo.InvariantCulture)} {day}";
+    }
+}
