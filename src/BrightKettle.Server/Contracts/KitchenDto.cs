@@ -22,7 +22,7 @@ public sealed record KitchenDto(
     DateTimeOffset Now,
     string NowLocal);
 
-public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres);
+public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre);
 
 public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts);
 

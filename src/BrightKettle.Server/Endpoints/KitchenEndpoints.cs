@@ -158,7 +158,7 @@ public static class KitchenEndpoints
             row.CupMillilitres,
             row.Cautious,
             row.Version,
-            [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1)))],
+            [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10))],
             [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts))],
             now,
             DishMapper.Local(state.Household.LocalOf(Instant.FromDateTimeOffset(now))));

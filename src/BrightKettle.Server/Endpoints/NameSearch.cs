@@ -47,7 +47,7 @@ public static class NameSearch
 
         var whole = Fuzz.TokenSortRatio(wanted, name);
         var word = wanted.Length >= 4 ? words.Where(w => w.Length >= 4).Select(w => Fuzz.Ratio(wanted, w)).DefaultIfEmpty(0).Max() : 0;
-        return Math.Max(whole, word);
+        return Math.Max(whole, ((4 * word) + whole) / 5);
     }
 
     /// <summary>Small letters without accents and marks.</summary>

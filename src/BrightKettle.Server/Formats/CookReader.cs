@@ -17,7 +17,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
         ArgumentNullException.ThrowIfNull(document);
         if (document.Format != CookDocument.FormatName || document.Version != CookDocument.CurrentVersion)
         {
-            return checks.Refuse<Cook>("cook.format", "format");
+            return checks.Refuse<Cook>("cook.format", document.Format == CookDocument.FormatName ? "version" : "format");
         }
 
         if (document.Kitchen is null || document.Ingredients is null || document.Actions is null)

@@ -1,0 +1,48 @@
+<script lang="ts">
+  import { Moon, Sun } from '@lucide/svelte';
+  import { Router, isActiveLink } from 'sv-router';
+  import { onMount } from 'svelte';
+  import { household } from './lib/state/kitchen.svelte';
+  import { theme } from './lib/state/theme.svelte';
+  import { p } from './router';
+
+  onMount(() => void household.load());
+  $effect(() => {
+    document.documentElement.dataset.theme = theme.current;
+  });
+
+  const views = [
+    { href: p('/'), name: 'Tonight' },
+    { href: p('/pots'), name: 'My pots' },
+    { href: p('/why'), name: 'Why' },
+  ];
+</script>
+
+<a class="sr-only focus:not-sr-only" href="#main">To the page</a>
+<header class="no-print border-primary bg-base-100 border-b-4">
+  <div class="mx-auto flex max-w-[1400px] items-center gap-6 px-4 py-2 sm:px-6">
+    <a href={p('/')} class="display text-primary flex items-center gap-2 text-xl whitespace-nowrap">
+      <img src="/bean.svg" alt="" width="30" height="30" />
+      Bright Kettle
+    </a>
+    <nav aria-label="Views" class="flex gap-1 sm:gap-3">
+      {#each views as view (view.href)}
+        <a
+          href={view.href}
+          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2.5 py-1.5 font-semibold whitespace-nowrap sm:px-3.5"
+          {@attach isActiveLink()}>{view.name}</a
+        >
+      {/each}
+    </nav>
+    <button
+      class="btn btn-ghost btn-circle ml-auto"
+      onclick={() => theme.toggle()}
+      aria-label={theme.current === 'enamel-day' ? 'Night kitchen' : 'Day kitchen'}
+    >
+      {#if theme.current === 'enamel-day'}<Moon />{:else}<Sun />{/if}
+    </button>
+  </div>
+</header>
+<main id="main" class="mx-auto max-w-[1400px] px-4 py-4 sm:px-6">
+  <Router />
+</main>

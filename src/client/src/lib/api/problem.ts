@@ -1,0 +1,41 @@
+/** One change that would make a refused dish possible; the server has planned it. */
+export type Alternative = {
+  kind: 'serve_at' | 'unsoaked' | 'vessel' | 'amount';
+  serveAtLocal: string | null;
+  vesselId: string | null;
+  vesselName: string | null;
+  scale: number | null;
+  soak: 'none' | 'overnight' | null;
+};
+
+/** A refusal as RFC 9457 carries it. */
+export type Problem = {
+  status: number;
+  code: string;
+  title: string;
+  detail: string;
+  field?: string;
+  errors?: { code: string; field: string; detail: string }[];
+  alternatives?: Alternative[];
+};
+
+/** What is told when no answer comes at all. */
+export const unreachable: Problem = {
+  status: 0,
+  code: 'client.unreachable',
+  title: 'The kettle does not answer',
+  detail: 'The program behind this page has stopped. Start it again; what you entered is kept here.',
+};
+
+/** Reads whatever came instead of an answer as a problem. */
+export function asProblem(error: unknown, status: number): Problem {
+  if (error && typeof error === 'object' && 'code' in error && 'detail' in error) {
+    return { ...(error as Problem), status };
+  }
+  return {
+    status,
+    code: 'client.unknown',
+    title: 'That did not work',
+    detail: `The kettle answered with ${status}.`,
+  };
+}

@@ -1,0 +1,79 @@
+<script lang="ts">
+  import type { Kitchen } from '../../api/client';
+  import type { Problem } from '../../api/problem';
+  import { household } from '../../state/kitchen.svelte';
+
+  type Props = { kitchen: Kitchen };
+  let { kitchen }: Props = $props();
+
+  // svelte-ignore state_referenced_locally
+  let form = $state({
+    zone: kitchen.zone,
+    altitudeMetres: kitchen.altitudeMetres,
+    roomCelsius: kitchen.roomCelsius,
+    wakes: kitchen.wakes,
+    sleeps: kitchen.sleeps,
+    soaksAt: kitchen.soaksAt,
+    cupMillilitres: kitchen.cupMillilitres,
+    cautious: kitchen.cautious,
+  });
+  let problem = $state<Problem | null>(null);
+  const zones = Intl.supportedValuesOf('timeZone');
+  const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    problem = await household.change({ ...form, version: kitchen.version });
+  }
+</script>
+
+<form class="dish mt-5 p-4" onsubmit={save}>
+  <h2 class="text-xl">The house</h2>
+  <div class="mt-2 grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
+    <label class="text-sm font-semibold"
+      >Height above the sea, m<input
+        class="input w-full text-base"
+        type="number"
+        bind:value={form.altitudeMetres}
+      />
+      {#if fault('altitudeMetres')}<span class="text-error block" role="alert">{fault('altitudeMetres')}</span
+        >{/if}
+    </label>
+    <label class="text-sm font-semibold"
+      >Where a soak stands, °C<input
+        class="input w-full text-base"
+        type="number"
+        bind:value={form.roomCelsius}
+      />
+      {#if fault('roomCelsius')}<span class="text-error block" role="alert">{fault('roomCelsius')}</span>{/if}
+    </label>
+    <label class="text-sm font-semibold"
+      >A cup<select class="select w-full text-base" bind:value={form.cupMillilitres}>
+        <option value={237}>237 mL</option><option value={240}>240 mL</option><option value={250}
+          >250 mL</option
+        >
+      </select></label
+    >
+    <label class="text-sm font-semibold"
+      >Clock<select class="select w-full text-base" bind:value={form.zone}>
+        {#each zones.includes(form.zone) ? zones : [form.zone, ...zones] as zone (zone)}<option>{zone}</option
+          >{/each}
+      </select></label
+    >
+    <label class="text-sm font-semibold"
+      >Up from<input class="input w-full text-base" type="time" bind:value={form.wakes} /></label
+    >
+    <label class="text-sm font-semibold"
+      >To bed at<input class="input w-full text-base" type="time" bind:value={form.sleeps} /></label
+    >
+    <label class="text-sm font-semibold"
+      >Soaks are set at<input class="input w-full text-base" type="time" bind:value={form.soaksAt} /></label
+    >
+    <label class="flex items-center gap-3 font-semibold">
+      <input class="checkbox checkbox-primary" type="checkbox" bind:checked={form.cautious} />
+      Cautious: hard boil 30 min
+    </label>
+  </div>
+  {#if problem && !problem.errors}<p class="text-error mt-2" role="alert">{problem.detail}</p>{/if}
+  <button class="btn btn-primary mt-4" type="submit">Save</button>
+</form>

@@ -1,0 +1,104 @@
+<script lang="ts">
+  import type { Kitchen } from '../../api/client';
+  import type { Problem } from '../../api/problem';
+  import { household } from '../../state/kitchen.svelte';
+
+  type Props = {
+    /** The pot, or null for a new one. */
+    vessel: Kitchen['vessels'][number] | null;
+    removable: boolean;
+    ondone?: () => void;
+  };
+  let { vessel, removable, ondone }: Props = $props();
+
+  // svelte-ignore state_referenced_locally
+  let editing = $state(vessel === null);
+  // svelte-ignore state_referenced_locally
+  let name = $state(vessel?.name ?? '');
+  // svelte-ignore state_referenced_locally
+  let diameter = $state<number | null>(vessel?.diameterCentimetres ?? 24);
+  // svelte-ignore state_referenced_locally
+  let litres = $state<number | null>(vessel ? vessel.brimMillilitres / 1000 : 5);
+  let problem = $state<Problem | null>(null);
+  const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    const change = { name, diameterCentimetres: diameter ?? 0, brimMillilitres: (litres ?? 0) * 1000 };
+    problem = vessel ? await household.changeVessel(vessel.id, change) : await household.addVessel(change);
+    if (!problem) {
+      editing = false;
+      ondone?.();
+    }
+  }
+
+  async function remove() {
+    if (vessel) problem = await household.removeVessel(vessel.id);
+  }
+
+  /** The pot's outline to one scale for all: 3 px a centimetre. */
+  const w = $derived((vessel?.diameterCentimetres ?? 0) * 3);
+  const h = $derived((vessel?.heightCentimetres ?? 0) * 3);
+</script>
+
+<section class="dish flex flex-col p-4">
+  {#if editing}
+    <form onsubmit={save} class="flex flex-col gap-2">
+      <label class="text-sm font-semibold"
+        >Name<input class="input w-full" bind:value={name} maxlength="60" /></label
+      >
+      {#if fault('name')}<p class="text-error text-sm" role="alert">{fault('name')}</p>{/if}
+      <label class="text-sm font-semibold"
+        >Inside width, cm<input class="input w-full" type="number" step="0.5" bind:value={diameter} /></label
+      >
+      {#if fault('diameterCentimetres')}<p class="text-error text-sm" role="alert">
+          {fault('diameterCentimetres')}
+        </p>{/if}
+      <label class="text-sm font-semibold"
+        >To the brim, litres<input class="input w-full" type="number" step="0.1" bind:value={litres} /></label
+      >
+      {#if fault('brimMillilitres')}<p class="text-error text-sm" role="alert">
+          {fault('brimMillilitres')}
+        </p>{/if}
+      <div class="mt-1 flex gap-2">
+        <button class="btn btn-primary btn-sm" type="submit">Save</button>
+        <button class="btn btn-ghost btn-sm" type="button" onclick={() => ((editing = false), ondone?.())}
+          >Cancel</button
+        >
+      </div>
+    </form>
+  {:else if vessel}
+    <svg viewBox="0 0 130 60" class="h-20 self-center" aria-hidden="true">
+      <path
+        d="M{65 - w / 2 - 4} {56 - h}H{65 - w / 2}V48Q{65 - w / 2} 56 {65 - w / 2 + 8} 56H{65 +
+          w / 2 -
+          8}Q{65 + w / 2} 56 {65 + w / 2} 48V{56 - h}H{65 + w / 2 + 4}"
+        fill="var(--pot-inside)"
+        stroke="var(--pot-wall)"
+        stroke-width="3.5"
+        stroke-linecap="round"
+        stroke-linejoin="round"
+      />
+    </svg>
+    <h2 class="mt-2 text-xl">{vessel.name}</h2>
+    <p>
+      {vessel.diameterCentimetres} cm wide, {vessel.heightCentimetres} cm deep, {vessel.brimMillilitres /
+        1000} L to the brim
+    </p>
+    <p class="text-sm opacity-85">
+      A centimetre of liquid in it is {vessel.millilitresPerCentimetre} mL.
+    </p>
+    <div class="mt-2 flex gap-2">
+      <button
+        class="btn btn-sm btn-outline btn-primary"
+        aria-label="Change {vessel.name}"
+        onclick={() => (editing = true)}>Change</button
+      >
+      {#if removable}
+        <button class="btn btn-sm btn-ghost" aria-label="Remove {vessel.name}" onclick={remove}>Remove</button
+        >
+      {/if}
+    </div>
+    {#if problem}<p class="text-error mt-1 text-sm" role="alert">{problem.detail}</p>{/if}
+  {/if}
+</section>

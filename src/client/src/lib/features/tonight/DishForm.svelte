@@ -1,0 +1,189 @@
+<script lang="ts">
+  import { api, type Catalogue, type Kitchen } from '../../api/client';
+  import { addDays, dayName, parseTime } from '../../format/time';
+  import { capital, styles } from '../../format/words';
+  import type { Tonight } from '../../state/tonight.svelte';
+  import AmountField from '../../ui/AmountField.svelte';
+  import Choice from '../../ui/Choice.svelte';
+  import NamePicker from '../../ui/NamePicker.svelte';
+
+  type Props = { tonight: Tonight; kitchen: Kitchen; catalogue: Catalogue };
+  let { tonight, kitchen, catalogue }: Props = $props();
+
+  const noRice = 'none';
+  const dish = $derived(tonight.dish);
+  const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
+  const rice = $derived(catalogue.rices.find((r) => r.id === dish.riceId));
+  const today = $derived(kitchen.nowLocal.slice(0, 10));
+  const day = $derived(dish.serveAtLocal.slice(0, 10));
+  const days = $derived(
+    [...new Set([...Array.from({ length: 8 }, (_, i) => addDays(today, i)), day])].filter(Boolean).sort(),
+  );
+
+  /** The amount as it was said, or as the plan answered it when nobody said one. */
+  const pulseAmount = $derived(dish.pulse ?? { value: tonight.plan?.measureOut.pulseGrams ?? 0, unit: 'g' });
+  const riceAmount = $derived(dish.rice ?? { value: tonight.plan?.measureOut.riceGrams ?? 0, unit: 'g' });
+
+  const listed = async <T extends { id: string; name: string; matched: string | null }>(
+    call: Promise<{ ok: true; value: T[] } | { ok: false }>,
+  ): Promise<T[]> => {
+    const answer = await call;
+    return answer.ok ? answer.value : [];
+  };
+
+  let unread = $state(false);
+  const timeFault = $derived(unread ? 'A time such as 19:00, please.' : tonight.fault('serveAtLocal'));
+
+  function setTime(text: string) {
+    const time = parseTime(text);
+    unread = !time;
+    if (time) void tonight.change({ serveAtLocal: `${day}T${time}` });
+  }
+
+  /** Another unit asks for the same amount said anew: the server's cups and grams, not ours. */
+  function amount(what: 'pulse' | 'rice', value: number, unit: string) {
+    const before = what === 'pulse' ? pulseAmount : riceAmount;
+    const out = tonight.plan?.measureOut;
+    const same =
+      unit === before.unit || !out
+        ? value
+        : unit === 'cup'
+          ? what === 'pulse'
+            ? out.pulseCups
+            : (out.riceCups ?? value)
+          : what === 'pulse'
+            ? out.pulseGrams
+            : (out.riceGrams ?? value);
+    void tonight.change({ [what]: { value: same, unit } });
+  }
+</script>
+
+<form class="dish flex flex-col gap-3.5 p-4" onsubmit={(e) => e.preventDefault()} aria-label="The dish">
+  <NamePicker
+    id="pulse"
+    label="Pulses"
+    chosen={pulse?.name ?? ''}
+    find={(q, signal) => listed(api.findPulses(q, signal))}
+    onchoose={(id) => tonight.change({ pulseId: id })}
+    error={tonight.fault('pulseId')}
+  />
+  <NamePicker
+    id="rice"
+    label="Rice"
+    chosen={rice?.name ?? 'No rice'}
+    none={{ id: noRice, name: 'No rice' }}
+    find={(q, signal) => listed(api.findRices(q, signal))}
+    onchoose={(id) => tonight.change(id === noRice ? { riceId: null, rice: null } : { riceId: id })}
+    error={tonight.fault('riceId')}
+  />
+  <div class="grid grid-cols-[5.2rem_1fr] gap-3">
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="people">For</label>
+      <input
+        id="people"
+        class="input w-full text-base"
+        type="number"
+        min="1"
+        max="40"
+        value={dish.people}
+        aria-invalid={tonight.fault('people') ? true : undefined}
+        onchange={(e) =>
+          tonight.change({ people: e.currentTarget.valueAsNumber || 1, pulse: null, rice: null })}
+      />
+      {#if tonight.fault('people')}<p class="text-error mt-1 text-sm" role="alert">
+          {tonight.fault('people')}
+        </p>{/if}
+    </div>
+    <AmountField
+      id="pulse-amount"
+      label="{pulse?.said ?? 'Pulses'}, dry"
+      value={pulseAmount.value}
+      unit={pulseAmount.unit}
+      onchange={(value, unit) => amount('pulse', value, unit)}
+      error={tonight.fault('pulse')}
+    />
+  </div>
+  {#if dish.riceId}
+    <AmountField
+      id="rice-amount"
+      label="{capital(rice?.said ?? 'rice')}, dry"
+      value={riceAmount.value}
+      unit={riceAmount.unit}
+      onchange={(value, unit) => amount('rice', value, unit)}
+      error={tonight.fault('rice')}
+    />
+  {/if}
+  <Choice
+    legend="Soak"
+    name="soak"
+    value={dish.soak}
+    options={[
+      { id: 'overnight', name: 'Overnight' },
+      { id: 'none', name: 'Not soaked' },
+    ]}
+    onchange={(soak) => tonight.change({ soak })}
+  />
+  <Choice
+    legend="At the table"
+    name="style"
+    value={dish.style}
+    options={styles}
+    onchange={(style) => tonight.change({ style })}
+  />
+  <div class="grid grid-cols-2 gap-3">
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="vessel">Pot</label>
+      <select
+        id="vessel"
+        class="select w-full text-base"
+        value={dish.vesselId}
+        onchange={(e) => tonight.change({ vesselId: e.currentTarget.value })}
+      >
+        {#each kitchen.vessels as v (v.id)}
+          <option value={v.id}>{v.name}, {v.diameterCentimetres} cm</option>
+        {/each}
+      </select>
+    </div>
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="burner">Flame</label>
+      <select
+        id="burner"
+        class="select w-full text-base"
+        value={dish.burnerId}
+        onchange={(e) => tonight.change({ burnerId: e.currentTarget.value })}
+      >
+        {#each kitchen.burners as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
+      </select>
+    </div>
+  </div>
+  <div class="grid grid-cols-2 gap-3">
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="day">On the table</label>
+      <select
+        id="day"
+        class="select w-full text-base"
+        value={day}
+        onchange={(e) =>
+          tonight.change({ serveAtLocal: `${e.currentTarget.value}T${dish.serveAtLocal.slice(11)}` })}
+      >
+        {#each days as d (d)}<option value={d}>{capital(dayName(d, today))}</option>{/each}
+      </select>
+    </div>
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="time">at</label>
+      <input
+        id="time"
+        class="input w-full text-base tabular-nums"
+        type="text"
+        inputmode="numeric"
+        autocomplete="off"
+        value={dish.serveAtLocal.slice(11)}
+        aria-invalid={timeFault ? true : undefined}
+        aria-describedby={timeFault ? 'time-error' : undefined}
+        onchange={(e) => setTime(e.currentTarget.value)}
+      />
+    </div>
+  </div>
+  {#if timeFault}<p id="time-error" class="text-error text-sm" role="alert">{timeFault}</p>{/if}
+  {#if pulse}<p class="text-sm opacity-85">{pulse.note}</p>{/if}
+</form>

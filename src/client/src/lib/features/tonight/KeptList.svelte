@@ -1,0 +1,58 @@
+<script lang="ts">
+  import { Plus, Trash2 } from '@lucide/svelte';
+  import type { Kitchen } from '../../api/client';
+  import { clock, dayName, dayOf } from '../../format/time';
+  import { capital } from '../../format/words';
+  import { kept } from '../../state/kept.svelte';
+
+  type Props = { kitchen: Kitchen; openId: string | null; onfresh: () => void };
+  let { kitchen, openId, onfresh }: Props = $props();
+  const today = $derived(kitchen.nowLocal.slice(0, 10));
+</script>
+
+<section class="dish p-4" aria-labelledby="kept-title">
+  <div class="flex items-center justify-between">
+    <h2 id="kept-title" class="text-lg">Kept dinners</h2>
+    <button class="btn btn-ghost btn-sm" onclick={onfresh}><Plus size={16} /> New</button>
+  </div>
+  {#if kept.list.state === 'failed'}
+    <p class="text-error mt-2" role="alert">{kept.list.problem.detail}</p>
+  {:else if kept.list.state === 'ready' && kept.list.value.length === 0}
+    <p class="mt-2 opacity-85">None yet. Keep a plan and it waits here.</p>
+  {:else if kept.list.state === 'ready'}
+    <ul class="mt-1">
+      {#each kept.list.value as line (line.id)}
+        <li class="border-base-300 flex items-center gap-2 border-t py-1.5 first:border-t-0">
+          <a
+            class="hover:text-secondary min-w-0 flex-1"
+            class:font-bold={line.id === openId}
+            aria-current={line.id === openId ? 'page' : undefined}
+            href="/dinner/{line.id}"
+          >
+            <span class="block truncate">{line.title}</span>
+            <span class="block text-sm opacity-85">
+              {capital(dayName(dayOf(line.serveAt, kitchen.zone), today))}, {clock(
+                line.serveAt,
+                kitchen.zone,
+              )}
+            </span>
+          </a>
+          <button
+            class="btn btn-ghost btn-sm btn-square"
+            aria-label="Delete {line.title}"
+            onclick={() => kept.remove(line)}
+          >
+            <Trash2 size={17} />
+          </button>
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if kept.problem}<p class="text-error mt-2 text-sm" role="alert">{kept.problem.detail}</p>{/if}
+  {#if kept.deleted}
+    <p class="bg-base-200 mt-2 flex items-center justify-between rounded-lg px-3 py-2" role="status">
+      <span class="min-w-0 truncate">Deleted: {kept.deleted.title}</span>
+      <button class="btn btn-sm btn-primary" onclick={() => kept.undo()}>Undo</button>
+    </p>
+  {/if}
+</section>

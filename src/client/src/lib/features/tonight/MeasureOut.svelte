@@ -1,0 +1,41 @@
+<script lang="ts">
+  import type { Plan } from '../../api/client';
+  import { cups, grams, millilitres } from '../../format/amounts';
+  import { measureLines } from '../../format/words';
+
+  type Props = { plan: Plan; people: number };
+  let { plan, people }: Props = $props();
+  const out = $derived(plan.measureOut);
+  const lines = $derived(measureLines(out, plan));
+  const inCups = $derived<Record<number, string>>({
+    0: cups(out.pulseCups),
+    ...(out.riceCups ? { [lines.findIndex((l) => l.note.includes('rinsed'))]: cups(out.riceCups) } : {}),
+  });
+</script>
+
+<section class="dish p-4" aria-labelledby="measure-title">
+  <h2 id="measure-title" class="text-xl">Measure out</h2>
+  <ul class="mt-1">
+    {#each lines as line, i (line.what)}
+      <li class="border-base-300 flex items-baseline justify-between gap-3 border-t py-1.5 first:border-t-0">
+        <span>{line.what} <span class="block text-sm opacity-85">{line.note}</span></span>
+        <span class="text-right font-semibold whitespace-nowrap tabular-nums"
+          >{line.amount}{#if inCups[i]}<span class="block text-sm font-normal opacity-85">{inCups[i]}</span
+            >{/if}</span
+        >
+      </li>
+    {/each}
+  </ul>
+  {#if plan.join}
+    <p class="bg-base-200 mt-2 rounded-lg px-3 py-2 text-[0.95rem]">
+      Before the {plan.join.joiner === 'rice' ? 'rice' : 'pulses'}: pour the liquid into a jug. You should
+      find
+      {Math.round(plan.join.foundMillilitres.low / 10) * 10} to {millilitres(
+        Math.round(plan.join.foundMillilitres.high / 10) * 10,
+      )}; give back or top up to <strong>{millilitres(plan.join.neededMillilitres)}</strong>.
+    </p>
+  {/if}
+  <p class="mt-2 text-sm opacity-85">
+    {grams(out.cookedGrams)} on the table, about {grams(out.cookedGramsEach)} for each of {people}.
+  </p>
+</section>

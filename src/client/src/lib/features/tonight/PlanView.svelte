@@ -1,0 +1,88 @@
+<script lang="ts">
+  import { BookmarkPlus, Printer } from '@lucide/svelte';
+  import type { Kitchen, Plan } from '../../api/client';
+  import type { Problem } from '../../api/problem';
+  import { dinnersOf } from '../../format/chance';
+  import { clock, dayName, dayOf, range } from '../../format/time';
+  import { joinSentence } from '../../format/words';
+  import { kept } from '../../state/kept.svelte';
+  import type { Tonight } from '../../state/tonight.svelte';
+  import Waterline from '../waterline/Waterline.svelte';
+  import Cautions from './Cautions.svelte';
+  import MeasureOut from './MeasureOut.svelte';
+  import StepList from './StepList.svelte';
+
+  type Props = { tonight: Tonight; plan: Plan; kitchen: Kitchen };
+  let { tonight, plan, kitchen }: Props = $props();
+
+  const today = $derived(kitchen.nowLocal.slice(0, 10));
+  const table = $derived(plan.steps.find((s) => s.kind === 'table'));
+  const late = $derived(table ? range(table.early, table.late, kitchen.zone) : '');
+  /** Whether the plan asks for a look that the clock could be set against. */
+  const looks = $derived(plan.steps.some((s) => s.kind === 'look'));
+  let problem = $state<Problem | null>(null);
+  let saved = $state('');
+
+  $effect(() => tonight.setAmounts(plan.measureOut.pulseGrams, plan.measureOut.riceGrams ?? 0));
+
+  async function keep() {
+    const { open } = tonight;
+    const title =
+      open && open.dish.pulseId === tonight.dish.pulseId && open.dish.riceId === tonight.dish.riceId
+        ? open.title
+        : plan.title;
+    const answer = await kept.keep(title, tonight.dish, open);
+    if ('code' in answer) {
+      problem = answer;
+      return;
+    }
+    problem = null;
+    tonight.open = answer;
+    saved = `Kept as “${answer.title}”.`;
+  }
+</script>
+
+<article>
+  <header>
+    <h1 class="text-[1.9rem] leading-tight">
+      {plan.title}, {dayName(dayOf(plan.serveAt, kitchen.zone), today)} at
+      <span class="text-secondary">{clock(plan.serveAt, kitchen.zone)}</span>
+    </h1>
+    <div class="mt-1 flex flex-wrap items-center gap-x-6 gap-y-2">
+      <p class="min-w-0 flex-1 basis-96">
+        {plan.join ? `${joinSentence(plan.join)}. ` : ''}On the table {late}. All tender together in
+        <strong>{dinnersOf(plan.withLooks)}</strong>{looks
+          ? ` with the looks, ${dinnersOf(plan.byClock)} by the clock alone`
+          : ', by the clock'}.
+      </p>
+      <div class="no-print flex gap-2">
+        <button class="btn btn-ghost" onclick={() => print()}><Printer size={18} /> Print</button>
+        <button class="btn btn-primary" onclick={keep}>
+          <BookmarkPlus size={18} />
+          {tonight.open ? 'Keep changes' : 'Keep this dinner'}
+        </button>
+      </div>
+    </div>
+  </header>
+  {#if tonight.open?.modelMoved}
+    <p class="mt-2 text-sm" role="status">
+      Kept with older figures: the table was {range(
+        tonight.open.summary.tableEarly,
+        tonight.open.summary.tableLate,
+        kitchen.zone,
+      )} then.
+    </p>
+  {/if}
+  {#if problem}<p class="text-error mt-2" role="alert">{problem.detail}</p>{/if}
+  {#if saved}<p class="text-success mt-1 text-sm" role="status">{saved}</p>{/if}
+
+  <div class="dish mt-3 px-1 pt-2 pb-2 sm:px-3"><Waterline {plan} zone={kitchen.zone} /></div>
+
+  <div class="mt-4 grid gap-4 xl:grid-cols-[minmax(0,1.55fr)_minmax(0,1fr)]">
+    <StepList {plan} zone={kitchen.zone} {today} />
+    <div class="flex flex-col gap-4">
+      <MeasureOut {plan} people={tonight.dish.people} />
+      <Cautions cautions={plan.forecast.cautions} />
+    </div>
+  </div>
+</article>

@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { Plan } from '../../api/client';
+  import { clock, dayName, dayOf, minutesBetween, range } from '../../format/time';
+  import { capital, stepLine } from '../../format/words';
+
+  type Props = { plan: Plan; zone: string; today: string };
+  let { plan, zone, today }: Props = $props();
+
+  const steps = $derived(
+    plan.steps.map((step, i) => {
+      const day = dayOf(step.at, zone);
+      const before = plan.steps[i - 1];
+      return {
+        step,
+        line: stepLine(step, plan),
+        // A day is named where it changes.
+        day: !before || dayOf(before.at, zone) !== day ? day : null,
+        spread: minutesBetween(step.early, step.late) > 1 ? range(step.early, step.late, zone) : null,
+      };
+    }),
+  );
+</script>
+
+<section class="dish p-4" aria-labelledby="steps-title">
+  <h2 id="steps-title" class="text-xl">Step by step</h2>
+  <ol class="mt-2">
+    {#each steps as { step, line, day, spread } (step.kind + step.at)}
+      {#if day}
+        <li class="text-sm font-semibold opacity-85" class:mt-3={step !== plan.steps[0]}>
+          {capital(dayName(day, today))}
+        </li>
+      {/if}
+      <li
+        class="border-base-300 grid grid-cols-[4.2rem_1fr] gap-3 border-t py-2 first:border-t-0 {step.kind ===
+          'join' || step.kind === 'table'
+          ? 'text-secondary'
+          : ''}"
+      >
+        <time class="display text-xl leading-7 tabular-nums" datetime={step.at}>{clock(step.at, zone)}</time>
+        <div>
+          <p class="leading-7 font-semibold">{line.title}</p>
+          <p class="text-base-content/90 text-[0.95rem]">
+            {spread ? `${line.detail} · ${spread}` : line.detail}
+          </p>
+        </div>
+      </li>
+    {/each}
+  </ol>
+  <p class="mt-1 text-sm opacity-85">A span after the dot: eight pots in ten lie in it.</p>
+</section>

@@ -1,0 +1,53 @@
+<script lang="ts">
+  import type { Series } from '../../api/client';
+  import { millilitres, overBed } from '../../format/amounts';
+  import { clock } from '../../format/time';
+  import { core, felt } from '../../format/words';
+  import BeanMark from '../../ui/BeanMark.svelte';
+
+  type Props = {
+    series: Series;
+    zone: string;
+    /** Index of the point that is looked into. */
+    here: number;
+    onpick: (index: number) => void;
+  };
+  let { series, zone, here, onpick }: Props = $props();
+
+  const time = $derived(clock(series.at[here] ?? series.at[0] ?? '', zone));
+  const liquid = $derived(series.liquorMillilitres[here]);
+  const inPot = $derived(series.layers.filter((l) => (l.bedCentimetres[here] ?? 0) > 0));
+  const words = $derived(
+    `${time}: ${millilitres(liquid?.mid ?? 0)} of liquid, ${overBed(series.overBedCentimetres[here] ?? 0)} the bed, ` +
+      inPot.map((l) => `${l.name} ${felt[l.felt[here] ?? ''] ?? ''}`).join(', '),
+  );
+</script>
+
+<!-- A look into the pot at any minute: by pointer on the picture, by keyboard on the slider. -->
+<div class="flex flex-wrap items-center gap-x-5 gap-y-1 px-2">
+  <label class="flex items-center gap-2 text-sm font-semibold">
+    Look in at {time}
+    <input
+      class="range range-primary range-xs w-40"
+      type="range"
+      min="0"
+      max={series.at.length - 1}
+      value={here}
+      aria-valuetext={words}
+      oninput={(e) => onpick(e.currentTarget.valueAsNumber)}
+    />
+  </label>
+  <span class="tabular-nums">{Math.round(series.celsius[here] ?? 0)} °C</span>
+  <span class="tabular-nums">
+    <strong>{millilitres(liquid?.mid ?? 0)}</strong> liquid
+    <span class="opacity-80">({Math.round(liquid?.low ?? 0)} to {Math.round(liquid?.high ?? 0)})</span>, {overBed(
+      series.overBedCentimetres[here] ?? 0,
+    )} the bed
+  </span>
+  {#each inPot as layer (layer.id)}
+    <span class="inline-flex items-center gap-1.5">
+      <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} grain={layer.kind === 'rice'} />
+      {layer.name}: {felt[layer.felt[here] ?? '']}
+    </span>
+  {/each}
+</div>

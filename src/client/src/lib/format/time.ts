@@ -1,0 +1,61 @@
+/** `18:07` on the kitchen's clock. */
+export const clock = (iso: string, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+    timeZone: zone,
+  }).format(new Date(iso));
+
+/** `2026-11-25` on the kitchen's clock. */
+export const dayOf = (iso: string, zone: string): string =>
+  new Intl.DateTimeFormat('en-CA', {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    timeZone: zone,
+  }).format(new Date(iso));
+
+/** Days from one calendar day to another: `daysBetween('2026-11-24', '2026-11-25')` → `1`. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(`${to}T00:00Z`) - Date.parse(`${from}T00:00Z`)) / 86_400_000);
+
+/** A calendar day some days on: `addDays('2026-11-30', 1)` → `'2026-12-01'`. */
+export const addDays = (day: string, count: number): string =>
+  new Date(Date.parse(`${day}T00:00Z`) + count * 86_400_000).toISOString().slice(0, 10);
+
+/** `today`, `tomorrow`, `Friday`, or `12 December` from a week on. */
+export function dayName(day: string, today: string): string {
+  const days = daysBetween(today, day);
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  const date = new Date(`${day}T12:00Z`);
+  return days > 1 && days < 7
+    ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(date)
+    : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date);
+}
+
+/** Minutes from one instant to another, rounded. */
+export const minutesBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(to) - Date.parse(from)) / 60_000);
+
+/** `18:07`, or `17:12 to 18:07` when early and late are over a minute apart. */
+export function range(early: string, late: string, zone: string): string {
+  const [a, b] = [clock(early, zone), clock(late, zone)];
+  return a === b || minutesBetween(early, late) <= 1 ? b : `${a} to ${b}`;
+}
+
+/** A time as people type it: `19:00`, `1900`, `19`, `7 pm`, `7.30pm` → `19:00`, …; null when it is none. */
+export function parseTime(text: string): string | null {
+  const match = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(am|pm)?\s*$/i.exec(text);
+  if (!match) return null;
+  const half = match[3]?.toLowerCase();
+  const said = Number(match[1]);
+  if (half && (said < 1 || said > 12)) return null;
+  const hour = half ? (said % 12) + (half === 'pm' ? 12 : 0) : said;
+  const minute = Number(match[2] ?? 0);
+  return hour < 24 && minute < 60
+    ? `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`
+    : null;
+}

@@ -1,0 +1,156 @@
+import type { Join, MeasureOut, Plan, Step } from '../api/client';
+import { grams, millilitres, overBed } from './amounts';
+
+/** What a hand feels, in the cook's words. */
+export const felt: Record<string, string> = {
+  hard: 'hard',
+  chalky_middle: 'chalky in the middle',
+  nearly_a_speck: 'nearly: a speck',
+  bite_no_chalk: 'a bite, no chalk',
+  soft: 'soft',
+  falling_apart: 'falling apart',
+};
+
+/** How large the pale core is drawn, 0 to 1, for each felt state. */
+export const core: Record<string, number> = {
+  hard: 0.92,
+  chalky_middle: 0.6,
+  nearly_a_speck: 0.24,
+  bite_no_chalk: 0.08,
+  soft: 0,
+  falling_apart: 0,
+};
+
+export const styles: { id: string; name: string; hint: string }[] = [
+  { id: 'dry', name: 'Dry', hint: 'fluffy; pulses alone are drained' },
+  { id: 'moist', name: 'Moist', hint: 'clings together' },
+  { id: 'saucy', name: 'Saucy', hint: 'liquid to spoon' },
+  { id: 'soup', name: 'Soup', hint: 'a ladle of it' },
+];
+
+export type Line = { title: string; detail: string };
+
+const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** The looks that a state asks for, counted on five. */
+const ofFive: Record<string, string> = {
+  chalky_middle: 'halve five: a pale middle, no hard core',
+  nearly_a_speck: 'of five, two still chalky means not yet',
+  bite_no_chalk: 'of five, none chalky',
+  soft: 'squeeze five: none firm',
+};
+
+function joinLine(step: Step, plan: Plan): Line {
+  const f = step.facts;
+  const rice = f.ingredient === 'rice';
+  const name = rice ? 'Rice' : plan.pulseName;
+  const add = f.addMillilitres ?? 0;
+  const set =
+    Math.abs(add) < 20
+      ? 'top up with boiling water or pour off to that'
+      : add > 0
+        ? `about ${millilitres(add)} boiling to add`
+        : `about ${millilitres(-add)} to pour off`;
+  return {
+    title: `${name} in: ${grams(f.grams ?? 0)}${rice && plan.measureOut.riceRinse !== 'no' ? ', rinsed' : ''}`,
+    detail: `with ${millilitres(f.millilitres ?? 0)} of liquid in the pot, ${overBed(f.overBedCentimetres ?? 0)} what is in; ${set}. Full flame, lid on`,
+  };
+}
+
+/** A step as it is said. */
+export function stepLine(step: Step, plan: Plan): Line {
+  const f = step.facts;
+  const pulse = lower(plan.pulseName);
+  switch (step.kind) {
+    case 'soak':
+      return {
+        title: `Soak ${grams(f.grams ?? 0)} ${pulse}`,
+        detail: `in ${millilitres(f.millilitres ?? 0)} of water, ${f.place === 'fridge' ? 'in the fridge from the start' : 'on the counter'}`,
+      };
+    case 'drain':
+      return {
+        title: 'Drain and rinse',
+        detail: `after ${f.hours} h; ${f.place === 'fridge' ? 'drained, into the fridge' : 'then straight into the pot'}`,
+      };
+    case 'rice_soak':
+      return { title: `Rinse and soak ${grams(f.grams ?? 0)} rice`, detail: `${f.minutes} min, then drain` };
+    case 'light': {
+      const what =
+        f.ingredient === 'rice'
+          ? 'Rice'
+          : f.ingredient === 'both'
+            ? `${plan.pulseName} and rice`
+            : plan.pulseName;
+      return {
+        title: `Light: ${what}, ${millilitres(f.millilitres ?? 0)} cold water`,
+        detail: `stands ${overBed(f.overBedCentimetres ?? 0)}; full flame, lid ${f.ingredient === 'pulse' ? 'ajar' : 'on'}`,
+      };
+    }
+    case 'boil':
+      return f.minutes
+        ? {
+            title: `A full boil: keep it rolling ${f.minutes} min`,
+            detail: 'counted from when you see it; then down to a lively simmer',
+          }
+        : plan.order === 'rice_first'
+          ? { title: 'It boils: lowest flame that bubbles', detail: 'lid on' }
+          : { title: 'It boils: down to a lively simmer', detail: 'skim, lid ajar' };
+    case 'look':
+      return {
+        title: `Look every ${f.everyMinutes} min, for “${felt[f.felt ?? ''] ?? ''}”`,
+        detail: `${ofFive[f.felt ?? ''] ?? ''}. There? Flame off, lid on, let them wait`,
+      };
+    case 'join':
+      return joinLine(step, plan);
+    case 'seal':
+      return {
+        title: 'It boils again: lowest flame, lid shut tight',
+        detail: `${f.minutes} min, no stirring`,
+      };
+    case 'heat_off':
+      return { title: 'Flame off, lid stays', detail: `rest ${f.minutes} min` };
+    case 'finish':
+      return f.drained
+        ? { title: 'Drain', detail: 'keep a cup of the liquid' }
+        : {
+            title: `Set the liquid to ${millilitres(f.millilitres ?? 0)}`,
+            detail: 'boiling water, or pour off',
+          };
+    default:
+      return { title: 'On the table', detail: 'taste, salt' };
+  }
+}
+
+/** One sentence about the join, for the head of the plan. */
+export function joinSentence(join: Join): string {
+  const who = join.joiner === 'rice' ? 'Rice in' : 'Pulses in';
+  return join.waitFor ? `${who} when they are “${felt[join.waitFor]}”` : `${who} by the clock`;
+}
+
+/** The shopping-board list: what, how much, and how to take it. */
+export function measureLines(m: MeasureOut, plan: Plan): { what: string; amount: string; note: string }[] {
+  const lines = [{ what: plan.pulseName, amount: grams(m.pulseGrams), note: 'dry, picked over' }];
+  if (m.soakMillilitres)
+    lines.push({
+      what: 'Water for the bowl',
+      amount: millilitres(m.soakMillilitres),
+      note: 'thrown away after',
+    });
+  if (m.riceGrams)
+    lines.push({
+      what: capital(plan.riceName ?? 'rice'),
+      amount: grams(m.riceGrams),
+      note: m.riceRinse === 'no' ? 'not rinsed' : 'rinsed',
+    });
+  lines.push({ what: 'Water for the pot', amount: millilitres(m.firstWaterMillilitres), note: 'cold' });
+  if (m.boilingMillilitres)
+    lines.push({
+      what: 'Water on the boil',
+      amount: millilitres(m.boilingMillilitres),
+      note: 'to have ready',
+    });
+  lines.push({ what: 'Salt', amount: grams(m.saltGrams), note: '0.9 % of all that is eaten' });
+  return lines;
+}
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

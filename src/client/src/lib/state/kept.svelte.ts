@@ -1,0 +1,53 @@
+import { v7 as uuid } from 'uuid';
+import { api, type Dinner, type DinnerLine, type Dish } from '../api/client';
+import type { Problem } from '../api/problem';
+import type { Load } from './load';
+
+const happened = () => ({ eventId: uuid(), occurredAt: new Date().toISOString() });
+
+/** Dinners that are kept. Each change is one event with an id made here, so that a retry is harmless. */
+class KeptDinners {
+  list = $state<Load<DinnerLine[]>>({ state: 'loading' });
+  /** The one that was just deleted, while it can be brought back. */
+  deleted = $state<{ id: string; title: string; version: number } | null>(null);
+  problem = $state<Problem | null>(null);
+
+  async load() {
+    const answer = await api.dinners();
+    this.list = answer.ok
+      ? { state: 'ready', value: answer.value }
+      : { state: 'failed', problem: answer.problem };
+  }
+
+  async open(id: string): Promise<Dinner | null> {
+    const answer = await api.dinner(id);
+    this.problem = answer.ok ? null : answer.problem;
+    return answer.ok ? answer.value : null;
+  }
+
+  /** Keeps a dish as a new dinner, or as the next state of one that is open. */
+  async keep(title: string, dish: Dish, open: Dinner | null): Promise<Dinner | Problem> {
+    const body = { ...happened(), title, dish, basedOn: open?.version ?? null };
+    const answer = open ? await api.changeDinner(open.id, body) : await api.saveDinner(uuid(), body);
+    if (!answer.ok) return answer.problem;
+    await this.load();
+    return answer.value;
+  }
+
+  async remove(line: DinnerLine) {
+    const answer = await api.deleteDinner(line.id, { ...happened(), basedOn: line.version });
+    this.problem = answer.ok ? null : answer.problem;
+    if (answer.ok) this.deleted = { id: line.id, title: line.title, version: answer.value.version };
+    await this.load();
+  }
+
+  async undo() {
+    if (!this.deleted) return;
+    const answer = await api.restoreDinner(this.deleted.id, { ...happened(), basedOn: this.deleted.version });
+    this.problem = answer.ok ? null : answer.problem;
+    if (answer.ok) this.deleted = null;
+    await this.load();
+  }
+}
+
+export const kept = new KeptDinners();

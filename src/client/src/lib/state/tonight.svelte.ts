@@ -1,0 +1,110 @@
+import { api, type Dinner, type Dish, type Kitchen, type Plan } from '../api/client';
+import type { Alternative, Problem } from '../api/problem';
+import { addDays } from '../format/time';
+import { readDraft, writeDraft } from './draft';
+
+/** The dish on the page and the plan that answers it. */
+export class Tonight {
+  dish = $state<Dish>({
+    pulseId: 'chickpea',
+    pulse: null,
+    riceId: 'brown_basmati',
+    rice: null,
+    people: 4,
+    soak: 'overnight',
+    style: 'dry',
+    vesselId: '',
+    burnerId: null,
+    serveAtLocal: '',
+    seed: 1,
+  });
+  /** The last plan that could be made; it stays while a new one is asked for. */
+  plan = $state.raw<Plan | null>(null);
+  /** Why the dish as it stands has no plan. */
+  problem = $state.raw<Problem | null>(null);
+  asking = $state(false);
+  /** The kept dinner that is open, if any. */
+  open = $state.raw<Dinner | null>(null);
+  /** From asking to the answer's being drawn, ms; for the performance log. */
+  lastMilliseconds = $state(0);
+
+  #abort: AbortController | null = null;
+
+  /** Starts with the draft where it still fits this kitchen and its clock, else with a sensible dinner. */
+  begin(kitchen: Kitchen) {
+    const draft = readDraft();
+    const vessel = kitchen.vessels[Math.min(1, kitchen.vessels.length - 1)];
+    const usual: Dish = {
+      ...this.dish,
+      vesselId: vessel?.id ?? '',
+      burnerId: kitchen.burners[0]?.id ?? null,
+      serveAtLocal: `${addDays(kitchen.nowLocal.slice(0, 10), 1)}T19:00`,
+    };
+    this.dish = draft ? { ...usual, ...draft } : usual;
+    if (!kitchen.vessels.some((v) => v.id === this.dish.vesselId)) this.dish.vesselId = usual.vesselId;
+    if (!kitchen.burners.some((b) => b.id === this.dish.burnerId)) this.dish.burnerId = usual.burnerId;
+    if (this.dish.serveAtLocal < kitchen.nowLocal) this.dish.serveAtLocal = usual.serveAtLocal;
+    return this.ask();
+  }
+
+  show(dinner: Dinner) {
+    this.open = dinner;
+    this.dish = { ...dinner.dish };
+    return this.ask();
+  }
+
+  change(change: Partial<Dish>) {
+    this.dish = { ...this.dish, ...change };
+    return this.ask();
+  }
+
+  /** Takes up an offer of the server as it was made. */
+  take(offer: Alternative) {
+    const { dish } = this;
+    const scaled = (value: number | undefined, usual: number) =>
+      ({ value: Math.round((value ?? usual) * (offer.scale ?? 1)), unit: 'g' }) as const;
+    return this.change({
+      serveAtLocal: offer.serveAtLocal ?? dish.serveAtLocal,
+      vesselId: offer.vesselId ?? dish.vesselId,
+      soak: offer.soak ?? dish.soak,
+      ...(offer.scale && this.#amounts
+        ? {
+            pulse: scaled(this.#amounts.pulse, 0),
+            rice: dish.riceId ? scaled(this.#amounts.rice, 0) : null,
+          }
+        : {}),
+    });
+  }
+
+  /** Grams as they stand, for an offer of less; the page says them from its fields. */
+  #amounts: { pulse: number; rice: number } | null = null;
+  setAmounts(pulse: number, rice: number) {
+    this.#amounts = { pulse, rice };
+  }
+
+  /** Asks for the plan of the dish as it stands; an older question is dropped. */
+  async ask() {
+    writeDraft(this.dish);
+    this.#abort?.abort();
+    const abort = (this.#abort = new AbortController());
+    const began = performance.now();
+    this.asking = true;
+    try {
+      const answer = await api.plan({ ...this.dish }, abort.signal);
+      if (abort.signal.aborted) return;
+      this.plan = answer.ok ? answer.value : answer.problem.status === 0 ? this.plan : null;
+      this.problem = answer.ok ? null : answer.problem;
+      this.asking = false;
+      requestAnimationFrame(() => (this.lastMilliseconds = Math.round(performance.now() - began)));
+    } catch (error) {
+      if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
+    }
+  }
+
+  /** The sentence beside a field, if the answer had one for it. */
+  fault(field: string): string | null {
+    const { problem } = this;
+    if (!problem) return null;
+    return problem.errors?.find((e) => e.field.split('.')[0] === field)?.detail ?? null;
+  }
+}

@@ -1,0 +1,41 @@
+<script lang="ts">
+  type Props = {
+    label: string;
+    id: string;
+    value: number;
+    unit: string;
+    onchange: (value: number, unit: string) => void;
+    error?: string | null;
+  };
+  let { label, id, value, unit, onchange, error = null }: Props = $props();
+  const step = $derived(unit === 'g' ? 10 : 0.25);
+</script>
+
+<div>
+  <label class="mb-1 block text-sm font-semibold" for={id}>{label}</label>
+  <div class="join w-full">
+    <input
+      {id}
+      class="input join-item w-full min-w-0 text-base"
+      class:input-error={error}
+      type="number"
+      inputmode="decimal"
+      min="0"
+      {step}
+      {value}
+      aria-invalid={error ? true : undefined}
+      aria-describedby={error ? `${id}-error` : undefined}
+      oninput={(e) => e.currentTarget.value !== '' && onchange(e.currentTarget.valueAsNumber, unit)}
+    />
+    <select
+      class="select join-item w-20 text-base"
+      aria-label="{label}, unit"
+      value={unit}
+      onchange={(e) => onchange(value, e.currentTarget.value)}
+    >
+      <option value="g">g</option>
+      <option value="cup">cups</option>
+    </select>
+  </div>
+  {#if error}<p id="{id}-error" class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}
+</div>

@@ -1,0 +1,34 @@
+<script lang="ts">
+  type Props = {
+    legend: string;
+    name: string;
+    options: { id: string; name: string; hint?: string }[];
+    value: string;
+    onchange: (id: string) => void;
+    error?: string | null;
+  };
+  let { legend, name, options, value, onchange, error = null }: Props = $props();
+</script>
+
+<fieldset>
+  <legend class="mb-1 text-sm font-semibold">{legend}</legend>
+  <div class="border-primary flex overflow-hidden rounded-[0.6rem] border-[1.5px]">
+    {#each options as option (option.id)}
+      <label
+        class="has-checked:bg-primary has-checked:text-primary-content has-focus-visible:ring-info flex-1 cursor-pointer px-2 py-2 text-center text-[0.95rem] leading-tight has-focus-visible:ring-3"
+        title={option.hint}
+      >
+        <input
+          class="sr-only"
+          type="radio"
+          {name}
+          value={option.id}
+          checked={option.id === value}
+          onchange={() => onchange(option.id)}
+        />
+        {option.name}
+      </label>
+    {/each}
+  </div>
+  {#if error}<p class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}
+</fieldset>

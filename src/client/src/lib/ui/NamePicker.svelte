@@ -1,0 +1,107 @@
+<script lang="ts">
+  type Named = { id: string; name: string; matched: string | null };
+  type Props = {
+    label: string;
+    id: string;
+    /** What stands there now. */
+    chosen: string;
+    /** All that fit what was typed, best first. */
+    find: (asked: string, signal: AbortSignal) => Promise<Named[]>;
+    onchoose: (id: string) => void;
+    /** A line before all others, such as "no rice". */
+    none?: { id: string; name: string };
+    error?: string | null;
+  };
+  let { label, id, chosen, find, onchoose, none, error = null }: Props = $props();
+
+  let typed = $state<string | null>(null);
+  let found = $state<Named[]>([]);
+  let at = $state(0);
+  let abort: AbortController | null = null;
+  let input: HTMLInputElement;
+  const open = $derived(typed !== null);
+  const lines = $derived([...(none && !typed ? [{ ...none, matched: null }] : []), ...found]);
+
+  async function look(asked: string) {
+    typed = asked;
+    abort?.abort();
+    const mine = (abort = new AbortController());
+    try {
+      const names = await find(asked, mine.signal);
+      if (mine.signal.aborted) return;
+      found = names;
+      at = 0;
+    } catch (e) {
+      if (!(e instanceof DOMException && e.name === 'AbortError')) throw e;
+    }
+  }
+
+  function choose(line: Named | undefined) {
+    if (!line) return;
+    typed = null;
+    onchoose(line.id);
+  }
+
+  function key(event: KeyboardEvent) {
+    if (event.key === 'ArrowDown' && !open) void look('');
+    else if (event.key === 'ArrowDown') at = Math.min(at + 1, lines.length - 1);
+    else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
+    else if (event.key === 'Enter' && open) choose(lines[at]);
+    else if (event.key === 'Escape') typed = null;
+    else return;
+    event.preventDefault();
+    document.getElementById(`${id}-${at}`)?.scrollIntoView({ block: 'nearest' });
+  }
+</script>
+
+<div class="relative">
+  <label class="mb-1 block text-sm font-semibold" for={id}>{label}</label>
+  <input
+    bind:this={input}
+    {id}
+    class="input w-full text-base"
+    type="text"
+    role="combobox"
+    autocomplete="off"
+    spellcheck="false"
+    aria-expanded={open}
+    aria-controls="{id}-list"
+    aria-autocomplete="list"
+    aria-activedescendant={open && lines.length > 0 ? `${id}-${at}` : undefined}
+    aria-invalid={error ? true : undefined}
+    value={typed ?? chosen}
+    onfocus={() => input.select()}
+    onclick={() => typed === null && look('')}
+    oninput={(e) => look(e.currentTarget.value)}
+    onkeydown={key}
+    onblur={() => (typed = null)}
+  />
+  <ul
+    id="{id}-list"
+    role="listbox"
+    aria-label={label}
+    class="dish absolute z-20 mt-1 max-h-72 w-full overflow-y-auto py-1 shadow-lg"
+    hidden={!open}
+  >
+    {#each lines as line, i (line.id)}
+      <!-- The input keeps the focus: pressing must not blur it before the choice is made. -->
+      <li
+        id="{id}-{i}"
+        role="option"
+        aria-selected={i === at}
+        class="aria-selected:bg-base-200 flex cursor-pointer items-baseline justify-between gap-3 px-3 py-2"
+        onpointerdown={(e) => {
+          e.preventDefault();
+          choose(line);
+        }}
+      >
+        <span>{line.name}</span>
+        {#if line.matched}<span class="text-sm opacity-80">{line.matched}</span>{/if}
+      </li>
+    {/each}
+    {#if open && lines.length === 0}<li class="px-3 py-2" role="option" aria-selected="false">
+        Nothing by that name.
+      </li>{/if}
+  </ul>
+  {#if error}<p class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}
+</div>

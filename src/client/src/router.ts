@@ -1,0 +1,18 @@
+import { createRouter } from 'sv-router';
+import NotBuilt from './routes/NotBuilt.svelte';
+import Pots from './routes/Pots.svelte';
+import Tonight from './routes/Tonight.svelte';
+import Why from './routes/Why.svelte';
+
+/** The seven views; those that do not work yet say so and are not in the navigation. */
+export const { p, navigate, isActive, route } = createRouter({
+  '/': Tonight,
+  '/dinner/:id': Tonight,
+  '/pots': Pots,
+  '/why': Why,
+  '/stove': NotBuilt,
+  '/practice': NotBuilt,
+  '/past': NotBuilt,
+  '/cupboard': NotBuilt,
+  '*': NotBuilt,
+});

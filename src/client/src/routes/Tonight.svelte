@@ -1,0 +1,76 @@
+<script lang="ts">
+  import DishForm from '../lib/features/tonight/DishForm.svelte';
+  import KeptList from '../lib/features/tonight/KeptList.svelte';
+  import PlanView from '../lib/features/tonight/PlanView.svelte';
+  import RefusalCard from '../lib/features/tonight/RefusalCard.svelte';
+  import { kept } from '../lib/state/kept.svelte';
+  import { household } from '../lib/state/kitchen.svelte';
+  import { Tonight } from '../lib/state/tonight.svelte';
+  import Notice from '../lib/ui/Notice.svelte';
+  import { navigate, route } from '../router';
+
+  const tonight = new Tonight();
+  let begun = false;
+  let missing = $state(false);
+
+  // The page follows its address: a kept dinner, or the draft.
+  $effect(() => {
+    const kitchen = household.kitchen;
+    const id = (route.params as { id?: string }).id;
+    if (kitchen.state !== 'ready') return;
+    if (id && tonight.open?.id !== id) {
+      void kept.open(id).then((dinner) => {
+        missing = !dinner;
+        if (dinner) void tonight.show(dinner);
+      });
+    } else if (!id && !begun) {
+      void tonight.begin(kitchen.value);
+    }
+    begun = true;
+    if (!id) missing = false;
+  });
+  $effect(() => void kept.load());
+
+  function fresh() {
+    tonight.open = null;
+    begun = false;
+    navigate('/');
+    if (household.kitchen.state === 'ready') void tonight.begin(household.kitchen.value);
+  }
+</script>
+
+<svelte:head><title>{tonight.plan ? `${tonight.plan.title} · ` : ''}Bright Kettle</title></svelte:head>
+
+{#if household.kitchen.state === 'failed'}
+  <Notice title={household.kitchen.problem.title} text={household.kitchen.problem.detail}>
+    <button class="btn btn-primary mt-4" onclick={() => household.load()}>Try again</button>
+  </Notice>
+{:else if household.kitchen.state === 'ready' && household.catalogue.state === 'ready'}
+  {@const kitchen = household.kitchen.value}
+  <div class="grid gap-5 lg:grid-cols-[20.5rem_minmax(0,1fr)]">
+    <div class="no-print flex flex-col gap-5">
+      <DishForm {tonight} {kitchen} catalogue={household.catalogue.value} />
+      <KeptList {kitchen} openId={tonight.open?.id ?? null} onfresh={fresh} />
+    </div>
+    <div class="min-w-0" aria-busy={tonight.asking} data-answered-ms={tonight.lastMilliseconds}>
+      {#if missing}
+        <Notice title="Not here" text="This dinner is not kept here any more. Plan a new one beside.">
+          <button class="btn btn-primary mt-4" onclick={fresh}>A new dinner</button>
+        </Notice>
+      {:else if tonight.problem && !(tonight.problem.status === 0 && tonight.plan)}
+        <RefusalCard problem={tonight.problem} {kitchen} ontake={(offer) => tonight.take(offer)} />
+      {:else if tonight.plan}
+        {#if tonight.problem}
+          <p class="bg-warning text-warning-content mb-3 rounded-lg px-4 py-2" role="alert">
+            {tonight.problem.detail}
+          </p>
+        {/if}
+        <PlanView {tonight} plan={tonight.plan} {kitchen} />
+      {:else}
+        <p class="p-8 text-lg">Setting the pot on…</p>
+      {/if}
+    </div>
+  </div>
+{:else}
+  <p class="p-8 text-lg">Setting the pot on…</p>
+{/if}

@@ -1,0 +1,130 @@
+using System.Net;
+using System.Net.Http.Json;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
+using Xunit;
+
+namespace BrightKettle.Server.Tests;
+
+public sealed class CookApiTests : IDisposable
+{
+    private readonly KettleServer _server = new(demo: true);
+    private readonly HttpClient _http;
+
+    public CookApiTests() => _http = _server.CreateClient();
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    public void Dispose() => _server.Dispose();
+
+    private async Task<CookDto> Save(Guid id, CookChange? change = null) =>
+        (await (await _http.PostAsJsonAsync($"/api/cooks/{id}", change ?? KettleServer.Change(KettleServer.Dish()), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel))!;
+
+    private Task<HttpResponseMessage> Put(Guid id, CookChange change) => _http.PutAsJsonAsync($"/api/cooks/{id}", change, Cancel);
+
+    private static CookMark Mark(long basedOn) => new(Guid.CreateVersion7(), new DateTimeOffset(2026, 11, 24, 18, 5, 0, TimeSpan.Zero), basedOn);
+
+    private int Events(Guid id) => _server.Read(db => db.CookEvents.Count(e => e.CookId == id));
+
+    [Fact]
+    public async Task The_demo_household_has_five_dinners_of_its_own()
+    {
+        var list = await _http.GetFromJsonAsync<List<CookLineDto>>("/api/cooks", Cancel);
+        Assert.Equal(5, list!.Count);
+        Assert.Equal(list.OrderBy(c => c.ServeAt), list);
+    }
+
+    [Fact]
+    public async Task A_dinner_is_kept_read_listed_and_exported()
+    {
+        var id = Guid.CreateVersion7();
+        var saved = await Save(id);
+        var read = await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel);
+        Assert.Equal(saved.Dish, read!.Dish);
+        Assert.False(read.ModelMoved);
+        Assert.Contains((await _http.GetFromJsonAsync<List<CookLineDto>>("/api/cooks", Cancel))!, c => c.Id == id && c.Title == "Test dinner");
+        var cook = await _http.GetFromJsonAsync<CookDocument>($"/api/cooks/{id}/cook.json", Cancel);
+        Assert.Equal("chickpea", cook!.Ingredients[0].CatalogueId);
+    }
+
+    [Fact]
+    public async Task A_dinner_reopens_after_the_server_was_started_anew()
+    {
+        var id = Guid.CreateVersion7();
+        await Save(id);
+        _server.LeavesData = true;
+        _server.Dispose();
+        using var again = new KettleServer(demo: true, data: _server.Data);
+        again.Clock.Advance(TimeSpan.FromDays(1));
+        Assert.Equal("Test dinner", (await again.CreateClient().GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel))!.Title);
+    }
+
+    [Fact]
+    public async Task A_retry_with_the_same_id_changes_nothing_even_when_its_hour_has_passed()
+    {
+        var id = Guid.CreateVersion7();
+        var change = KettleServer.Change(KettleServer.Dish());
+        var first = await Save(id, change);
+        _server.Clock.Advance(TimeSpan.FromDays(3));
+        var second = await Save(id, change);
+        Assert.Equal(first.Version, second.Version);
+        Assert.Equal(1, Events(id));
+    }
+
+    [Fact]
+    public async Task A_change_that_knew_an_older_state_is_a_conflict_and_changes_nothing()
+    {
+        var id = Guid.CreateVersion7();
+        var saved = await Save(id);
+        var changed = await Put(id, KettleServer.Change(KettleServer.Dish() with { People = 6 }, saved.Version, "Mine"));
+        Assert.Equal(HttpStatusCode.OK, changed.StatusCode);
+        var late = await Put(id, KettleServer.Change(KettleServer.Dish() with { People = 2 }, saved.Version, "Theirs"));
+        Assert.Equal((409, "cook.conflict", null), await late.Problem());
+        Assert.Equal("Mine", (await late.Json()).GetProperty("current").GetProperty("title").GetString());
+        Assert.Equal("Mine", (await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel))!.Title);
+    }
+
+    [Fact]
+    public async Task A_deletion_can_be_taken_back_and_every_step_stays_on_record()
+    {
+        var id = Guid.CreateVersion7();
+        var saved = await Save(id);
+        var gone = await (await _http.PostAsJsonAsync($"/api/cooks/{id}/deletion", Mark(saved.Version), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel);
+        Assert.Equal(HttpStatusCode.NotFound, (await _http.GetAsync($"/api/cooks/{id}", Cancel)).StatusCode);
+        var back = await _http.PostAsJsonAsync($"/api/cooks/{id}/restoration", Mark(gone!.Version), Cancel);
+        Assert.Equal(HttpStatusCode.OK, back.StatusCode);
+        Assert.Equal("Test dinner", (await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel))!.Title);
+        var events = _server.Read(db => db.CookEvents.Where(e => e.CookId == id).OrderBy(e => e.Sequence).ToList());
+        Assert.Equal(["saved", "deleted", "restored"], events.Select(e => e.Kind));
+        Assert.Equal(events[1].Id, events[2].Supersedes);
+        Assert.All(events, e =>
+        {
+            Assert.Equal(Core.Cooking.Simulator.ModelVersion, e.ModelVersion);
+            Assert.Equal(Core.Catalogue.PulseCatalogue.ParameterVersion, e.ParameterVersion);
+            Assert.Equal(7, e.Seed);
+            Assert.Equal(_server.Clock.GetUtcNow(), e.RecordedAt);
+        });
+        // What the client said of its time is kept beside the server's.
+        Assert.Equal(new DateTimeOffset(2026, 11, 24, 18, 5, 0, TimeSpan.Zero), events[1].OccurredAt);
+    }
+
+    [Fact]
+    public async Task Nothing_is_half_saved()
+    {
+        var id = Guid.CreateVersion7();
+        var impossible = KettleServer.Change(KettleServer.Dish("2026-11-24T18:20") with { Soak = "none" });
+        Assert.Equal(422, (await (await _http.PostAsJsonAsync($"/api/cooks/{id}", impossible, Cancel)).Problem()).Status);
+        var nameless = KettleServer.Change(KettleServer.Dish(), title: " ");
+        Assert.Equal((400, "request.missing", "title"), await (await _http.PostAsJsonAsync($"/api/cooks/{id}", nameless, Cancel)).Problem());
+        Assert.Equal(0, Events(id));
+        Assert.Equal(HttpStatusCode.NotFound, (await _http.GetAsync($"/api/cooks/{id}", Cancel)).StatusCode);
+    }
+
+    [Fact]
+    public async Task What_is_not_there_cannot_be_changed_or_deleted()
+    {
+        var id = Guid.CreateVersion7();
+        Assert.Equal(404, (await (await Put(id, KettleServer.Change(KettleServer.Dish(), 1))).Problem()).Status);
+        Assert.Equal(404, (await (await _http.PostAsJsonAsync($"/api/cooks/{id}/deletion", Mark(1), Cancel)).Problem()).Status);
+    }
+}

@@ -1,0 +1,122 @@
+using System.Net.Http.Json;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
+using BrightKettle.Server.Problems;
+using CsCheck;
+using NJsonSchema;
+using NodaTime;
+using Xunit;
+
+namespace BrightKettle.Server.Tests;
+
+public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
+{
+    private readonly HttpClient _http = server.CreateClient();
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    private async Task<PlanDto> Plan(DishDto? dish = null) =>
+        (await (await _http.PostAsJsonAsync("/api/plans", dish ?? KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+
+    private async Task<JsonObject> PlannedCook() =>
+        JsonSerializer.SerializeToNode((await Plan()).Cook, JsonSerializerOptions.Web)!.AsObject();
+
+    [Fact]
+    public async Task A_plans_own_cook_forecasts_to_the_plans_own_moments()
+    {
+        var plan = await Plan();
+        var forecast = await (await _http.PostAsJsonAsync("/api/forecast", plan.Cook, Cancel)).Content.ReadFromJsonAsync<ForecastDto>(Cancel);
+        Assert.Equal(plan.Forecast.Milestones, forecast!.Milestones);
+        Assert.Equal(plan.Forecast.Series.LiquorMillilitres, forecast.Series.LiquorMillilitres);
+    }
+
+    [Fact]
+    public async Task An_unsafe_cook_is_run_but_the_gate_says_so()
+    {
+        var cook = await PlannedCook();
+        cook["ingredients"]![0]!["catalogueId"] = "kidney_red";
+        var forecast = await (await _http.PostAsJsonAsync("/api/forecast", cook, Cancel)).Content.ReadFromJsonAsync<ForecastDto>(Cancel);
+        Assert.Contains(forecast!.Gates, g => g is { Blocks: true, Code: "lectin.not_boiled", Action: not null });
+    }
+
+    public static TheoryData<string, string, string> Faults => new()
+    {
+        { "format", "\"another/cook\"", "cook.format" },
+        { "version", "2", "cook.format" },
+        { "ingredients", "[]", "cook.ingredients" },
+        { "actions", "[]", "cook.actions" },
+        { "actions", """[{"do":"dance"}]""", "cook.unknown_action" },
+        { "actions", """[{"do":"add","ingredient":"nobody"},{"do":"serve"}]""", "cook.unknown_ingredient" },
+        { "actions", """[{"do":"water","grams":-3},{"do":"serve"}]""", "request.out_of_range" },
+        { "actions", """[{"do":"heat","flame":"inferno"},{"do":"serve"}]""", "request.unknown_word" },
+        { "actions", """[null]""", "request.missing" },
+        { "kitchen", "null", "request.missing" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Faults))]
+    public async Task A_broken_cook_is_refused_with_the_place(string field, string value, string code)
+    {
+        var cook = await PlannedCook();
+        cook[field] = JsonNode.Parse(value);
+        var problem = await (await _http.PostAsJsonAsync("/api/forecast", cook, Cancel)).Problem();
+        Assert.Equal((400, code), (problem.Status, problem.Code));
+        Assert.StartsWith(field, problem.Field, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task The_served_schema_accepts_planned_cooks_and_refuses_broken_ones()
+    {
+        var schema = await JsonSchema.FromJsonAsync(await _http.GetStringAsync("/api/schemas/cook-1.json", Cancel), Cancel);
+        var cook = await PlannedCook();
+        Assert.Empty(schema.Validate(cook.ToJsonString()));
+        foreach (var (field, value) in new[] { ("version", "2"), ("actions", "[]"), ("actions", """[{"do":"dance"}]"""), ("ingredients", """[{"id":"a"}]""") })
+        {
+            var broken = cook.DeepClone().AsObject();
+            broken[field] = JsonNode.Parse(value);
+            Assert.NotEmpty(schema.Validate(broken.ToJsonString()));
+        }
+    }
+
+    /// <summary>Any cook written out and read back is the same cook.</summary>
+    [Fact]
+    public void A_cook_goes_out_and_comes_back_unchanged()
+    {
+        var catalogue = PulseCatalogue.Shipped;
+        var genWhen = Gen.Select(Gen.Int[0, 500], Gen.Bool, Gen.Bool).Select((minutes, clock, look) => new When(
+            clock ? Instant.FromUtc(2026, 11, 25, 12, 0) + Duration.FromMinutes(minutes) : null,
+            null,
+            Duration.FromMinutes(minutes),
+            look ? new Look("p", minutes % 200, Duration.FromMinutes(5)) : null));
+        var gen = Gen.Select(Gen.Int[0, 48], Gen.Double[20, 900], genWhen, Gen.Enum<Flame>(), Gen.Enum<Lid>());
+        gen.Sample((pulse, grams, when, flame, lid) =>
+        {
+            var cook = new Cook(
+                new CookKitchen(
+                    new Vessel("vessel", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500)),
+                    new Burner("burner", string.Empty, Power.FromWatts(1500), Power.FromWatts(120)),
+                    120,
+                    19),
+                [new PulseIngredient("p", Mass.FromGrams(grams), catalogue.Pulses[pulse], new Pace(1.1, 0.2))],
+                [
+                    new CookAction.Add(When.At(Instant.FromUtc(2026, 11, 25, 12, 0)), "p"),
+                    new CookAction.AddWater(When.Next, Mass.FromGrams(grams * 3), Temperature.FromCelsius(18)),
+                    new CookAction.Cover(When.Next, lid),
+                    new CookAction.Heat(when, flame) { Mark = Marks.Light },
+                    new CookAction.Serve(When.Later(Duration.FromMinutes(5))) { Mark = Marks.Table },
+                ],
+                Instant.FromUtc(2026, 11, 25, 12, 0),
+                3);
+            var checks = new FieldChecks();
+            var text = JsonSerializer.Serialize(CookWriter.Write(cook), JsonSerializerOptions.Web);
+            var back = new CookReader(catalogue, checks).Read(JsonSerializer.Deserialize<CookDocument>(text, JsonSerializerOptions.Web)!);
+            return back is not null && back.Actions.SequenceEqual(cook.Actions) && back.Ingredients.SequenceEqual(cook.Ingredients) && back.Kitchen == cook.Kitchen && back.Starts == cook.Starts;
+        });
+    }
+}
