@@ -42,7 +42,8 @@ app.UseStatusCodePages();
 app.UseResponseCompression();
 app.Use(LocalOnly.Headers);
 app.MapOpenApi();
-app.MapStaticAssets();
+// Tests start this program from their own folder and name the manifest; published, it lies beside the program.
+app.MapStaticAssets(app.Configuration["staticAssets"]);
 CatalogueEndpoints.Map(app);
 KitchenEndpoints.Map(app);
 PlanEndpoints.Map(app);

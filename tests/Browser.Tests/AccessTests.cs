@@ -1,0 +1,76 @@
+using System.Text.Json;
+using OpenQA.Selenium;
+using Xunit;
+
+namespace BrightKettle.Browser.Tests;
+
+public sealed class AccessTests
+{
+    private static readonly string Axe = File.ReadAllText(Path.Combine(Kitchen.Root, "src", "client", "node_modules", "axe-core", "axe.min.js"));
+
+    private static List<string> Violations(Kitchen k)
+    {
+        k.Driver.ExecuteScript(Axe);
+        var json = (string)k.Driver.ExecuteAsyncScript(
+            "const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then((r) => done(JSON.stringify(r.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));")!;
+        return JsonSerializer.Deserialize<List<string>>(json)!;
+    }
+
+    [Theory]
+    [InlineData("/", 1280, 800, "enamel-day")]
+    [InlineData("/", 1280, 800, "enamel-night")]
+    [InlineData("/", 390, 844, "enamel-day")]
+    [InlineData("/pots", 1280, 800, "enamel-night")]
+    [InlineData("/why", 390, 844, "enamel-day")]
+    [InlineData("/stove", 1280, 800, "enamel-day")]
+    public void Axe_finds_nothing_and_nothing_is_wider_than_the_page(string path, int width, int height, string theme)
+    {
+        using var kitchen = new Kitchen(width, height);
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Driver.ExecuteScript($"localStorage.setItem('bright-kettle.theme', '{theme}')");
+            k.Open(path);
+            Assert.Equal(theme, k.Find(By.TagName("html")).GetAttribute("data-theme"));
+            Assert.Empty(Violations(k));
+            var wide = (long)k.Driver.ExecuteScript("return document.documentElement.scrollWidth - document.documentElement.clientWidth")!;
+            Assert.Equal(0, wide);
+        });
+    }
+
+    [Fact]
+    public void The_keyboard_reaches_every_control_and_chooses_a_pulse()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            var all = (long)k.Driver.ExecuteScript(
+                "return [...document.querySelectorAll('a[href],button,input:not([type=radio]),input[type=radio]:checked,select,summary')].filter((e) => e.offsetParent !== null).length")!;
+            k.Driver.ExecuteScript("window.reached = new Set(); document.addEventListener('focusin', (e) => window.reached.add(e.target)); document.body.focus()");
+            var body = k.Driver.SwitchTo().ActiveElement();
+            for (var i = 0; i < all + 8; i++)
+            {
+                k.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Tab);
+            }
+
+            var reached = (long)k.Driver.ExecuteScript("return window.reached.size")!;
+            Assert.True(reached >= all, $"{reached} of {all} controls were reached");
+
+            // Arrow down, Enter: the second of all pulses.
+            var pulse = k.Find(By.Id("pulse"));
+            pulse.SendKeys(Keys.ArrowDown);
+            k.Until(d => d.FindElements(By.CssSelector("#pulse-1")).Count == 1);
+            pulse.SendKeys(Keys.ArrowDown);
+            pulse.SendKeys(Keys.Enter);
+            k.Until(_ => k.Text("h1, [role=alert] h2").Length > 0 && k.Find(By.Id("pulse")).GetAttribute("value")!.StartsWith("White kidney", StringComparison.Ordinal));
+
+            // The picture can be looked into minute by minute, and says what it shows.
+            var slider = k.Find(By.CssSelector("input[type=range]"));
+            var before = slider.GetAttribute("aria-valuetext");
+            slider.SendKeys(Keys.ArrowLeft + Keys.ArrowLeft + Keys.ArrowLeft);
+            k.Until(_ => k.Find(By.CssSelector("input[type=range]")).GetAttribute("aria-valuetext") != before);
+            Assert.Contains("of liquid", k.Find(By.CssSelector("input[type=range]")).GetAttribute("aria-valuetext"), StringComparison.Ordinal);
+        });
+    }
+}

@@ -1,0 +1,199 @@
+using BrightKettle.Server;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Time.Testing;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+using Xunit;
+
+namespace BrightKettle.Browser.Tests;
+
+/// <summary>The real server with the demo household on a free port and a clock that stands, and one headless Chromium that looks at it.</summary>
+/// <remarks>Everything the browser asks for is watched: a request to another host fails the test.</remarks>
+public sealed class Kitchen : IDisposable
+{
+    private readonly Server _server = new();
+    private readonly string _profile = Path.Combine(Path.GetTempPath(), $"kettle-browser-{Guid.NewGuid():n}");
+
+    public Kitchen(int width = 1280, int height = 800)
+    {
+        _server.UseKestrel(0);
+        _server.StartServer();
+        Address = _server.ClientOptions.BaseAddress.ToString().TrimEnd('/');
+        var options = new ChromeOptions { BinaryLocation = Find("chromium") };
+        options.AddArguments(
+            "--headless=new",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--hide-scrollbars",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--lang=en-GB",
+            $"--user-data-dir={_profile}");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
+        options.SetLoggingPreference("performance", LogLevel.All);
+        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(Find("chromedriver")), "chromedriver"), options);
+        Resize(width, height);
+    }
+
+    public string Address { get; }
+
+    public ChromeDriver Driver { get; }
+
+    public FakeTimeProvider Clock => _server.Clock;
+
+    /// <summary>Asks the server past the browser.</summary>
+    public HttpClient Http => new() { BaseAddress = new Uri(Address) };
+
+    /// <summary>The page's own size, not the window's.</summary>
+    public void Resize(int width, int height, bool touch = false) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new()
+    {
+        ["width"] = width,
+        ["height"] = height,
+        ["deviceScaleFactor"] = 1,
+        ["mobile"] = touch,
+    });
+
+    public void Open(string path)
+    {
+        Driver.Navigate().GoToUrl(Address + path);
+        Until(d => d.FindElements(By.CssSelector("h1, [role=alert] h2")).Count > 0);
+        Settle();
+    }
+
+    public IWebElement Find(By by) => Until(d => d.FindElements(by) is [var first, ..] ? first : null)!;
+
+    public string Text(string css) => Find(By.CssSelector(css)).Text;
+
+    /// <summary>Waits for a condition, polled by the driver; fails after 20 s with what was waited for.</summary>
+    public T Until<T>(Func<IWebDriver, T> condition)
+    {
+        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(20)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException));
+        return wait.Until(condition);
+    }
+
+    /// <summary>Until no plan is being asked for.</summary>
+    public void Settle() => Until(d => d.FindElements(By.CssSelector("[aria-busy=true]")).Count == 0);
+
+    public void Press(string text) => Find(By.XPath($"//button[normalize-space()='{text}']")).Click();
+
+    public void ChooseLabel(string text) => Find(By.XPath($"//label[normalize-space()='{text}']")).Click();
+
+    public void Select(string id, int option)
+    {
+        Find(By.CssSelector($"#{id} option:nth-child({option + 1})")).Click();
+        Settle();
+    }
+
+    /// <summary>Types into a picker of names and takes the first that is found.</summary>
+    public void Pick(string id, string typed, string expected)
+    {
+        var input = Find(By.Id(id));
+        input.Click();
+        input.SendKeys(Keys.Control + "a");
+        input.SendKeys(typed);
+        Until(d => d.FindElements(By.CssSelector($"#{id}-0")) is [var first, ..] && first.Text.Contains(expected, StringComparison.Ordinal));
+        input.SendKeys(Keys.Enter);
+        Settle();
+    }
+
+    /// <summary>Every host that the browser has asked since this was last called.</summary>
+    public IReadOnlyList<string> HostsAsked()
+    {
+        var hosts = new SortedSet<string>();
+        foreach (var entry in Driver.Manage().Logs.GetLog("performance"))
+        {
+            var message = System.Text.Json.JsonDocument.Parse(entry.Message).RootElement.GetProperty("message");
+            if (message.GetProperty("method").GetString() == "Network.requestWillBeSent")
+            {
+                var uri = new Uri(message.GetProperty("params").GetProperty("request").GetProperty("url").GetString()!);
+                if (uri.Scheme is "http" or "https" or "ws" or "wss")
+                {
+                    hosts.Add(uri.Authority);
+                }
+            }
+        }
+
+        return [.. hosts];
+    }
+
+    /// <summary>What the browser complained about.</summary>
+    public IReadOnlyList<string> Complaints() =>
+        [.. Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message)];
+
+    public void Picture(string file)
+    {
+        Directory.CreateDirectory(Path.GetDirectoryName(file)!);
+        Driver.GetScreenshot().SaveAsFile(file);
+    }
+
+    /// <summary>Runs a test; when it fails, its picture and log stay in the artifacts.</summary>
+    public void Run(Action<Kitchen> test, [System.Runtime.CompilerServices.CallerMemberName] string name = "")
+    {
+        try
+        {
+            test(this);
+        }
+        catch
+        {
+            var folder = Path.Combine(Root, "artifacts", "browser-failures");
+            Picture(Path.Combine(folder, $"{name}.png"));
+            File.WriteAllLines(Path.Combine(folder, $"{name}.log"), Complaints());
+            throw;
+        }
+
+        Assert.Empty(Complaints());
+        Assert.All(HostsAsked(), host => Assert.Equal(new Uri(Address).Authority, host));
+    }
+
+    public static string Root => typeof(Kitchen).Assembly.GetCustomAttributes(typeof(System.Reflection.AssemblyMetadataAttribute), false)
+        .Cast<System.Reflection.AssemblyMetadataAttribute>().Single(a => a.Key == "Root").Value!;
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        Driver.Dispose();
+        _server.Dispose();
+        Directory.Delete(_profile, recursive: true);
+    }
+
+    private static string Find(string program) => (Environment.GetEnvironmentVariable("PATH") ?? string.Empty)
+        .Split(':').Select(folder => Path.Combine(folder, program)).FirstOrDefault(File.Exists)
+        ?? throw new InvalidOperationException($"{program} is not on this machine; ./kettle test says what to install.");
+
+    private sealed class Server : WebApplicationFactory<Program>
+    {
+        private readonly string _data = Path.Combine(Path.GetTempPath(), $"kettle-browser-data-{Guid.NewGuid():n}");
+
+        /// <summary>24 November 2026, 18:00 in the demo's kitchen.</summary>
+        public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2026, 11, 24, 18, 0, 0, TimeSpan.Zero));
+
+        protected override void ConfigureWebHost(IWebHostBuilder builder)
+        {
+            builder.UseEnvironment("Production");
+            // The page as it was published: what a cook gets.
+            builder.UseContentRoot(Path.Combine(Root, "artifacts", "app"));
+            builder.UseWebRoot(Path.Combine(Root, "artifacts", "app", "wwwroot"));
+            builder.UseSetting("staticAssets", Path.Combine(Root, "artifacts", "app", "BrightKettle.Server.staticwebassets.endpoints.json"));
+            builder.UseSetting("Kettle:Data", _data);
+            builder.UseSetting("Kettle:Demo", "true");
+            builder.ConfigureServices(services => services.AddSingleton<TimeProvider>(Clock));
+        }
+
+        protected override void Dispose(bool disposing)
+        {
+            base.Dispose(disposing);
+            if (disposing && Directory.Exists(_data))
+            {
+                Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+                Directory.Delete(_data, recursive: true);
+            }
+        }
+    }
+}

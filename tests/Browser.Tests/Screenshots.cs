@@ -1,0 +1,54 @@
+using OpenQA.Selenium;
+using Xunit;
+
+namespace BrightKettle.Browser.Tests;
+
+/// <summary>The pictures of docs/screenshots; written there when KETTLE_SHOTS names the folder (`./kettle shots`), else beside the logs.</summary>
+public sealed class Screenshots
+{
+    private static string Folder => Environment.GetEnvironmentVariable("KETTLE_SHOTS") is { Length: > 0 } folder
+        ? folder
+        : Path.Combine(Kitchen.Root, "artifacts", "shots");
+
+    [Fact]
+    public void Every_main_view_is_pictured_from_the_demo_data()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            void Shot(string name) => k.Picture(Path.Combine(Folder, $"{name}.png"));
+
+            k.Open("/");
+            k.Find(By.PartialLinkText("Lamplight chickpeas")).Click();
+            k.Until(_ => k.Driver.Url.Contains("/dinner/", StringComparison.Ordinal));
+            k.Settle();
+            k.Until(_ => k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
+            Shot("tonight");
+            k.Driver.ExecuteScript("document.querySelector('ol').scrollIntoView(); window.scrollBy(0, -70)");
+            Shot("tonight-steps");
+            k.Driver.ExecuteScript("window.scrollTo(0, 0)");
+            k.Find(By.CssSelector("button[aria-label='Night kitchen']")).Click();
+            k.Find(By.PartialLinkText("Green gate lentils")).Click();
+            k.Until(_ => k.Text("h1").Contains("lentils", StringComparison.Ordinal));
+            k.Settle();
+            Shot("tonight-night");
+            k.Find(By.CssSelector("button[aria-label='Day kitchen']")).Click();
+            k.Press("New");
+            k.Until(_ => k.Driver.Url.EndsWith('/'));
+            k.Select("vessel", 0);
+            k.Until(d => d.FindElements(By.CssSelector("[role=alert] h2")).Count == 1);
+            Shot("refused");
+            _ = k.Complaints();
+            k.Open("/pots");
+            Shot("pots");
+            k.Open("/why");
+            Shot("why");
+            k.Resize(390, 844, touch: true);
+            k.Driver.ExecuteScript("localStorage.clear()");
+            k.Open("/");
+            k.Driver.ExecuteScript("document.querySelector('article').scrollIntoView()");
+            Shot("tonight-phone");
+            Assert.True(File.Exists(Path.Combine(Folder, "tonight-phone.png")));
+        });
+    }
+}
