@@ -63,7 +63,7 @@ public sealed class AccessTests
             k.Until(d => d.FindElements(By.CssSelector("#pulse-1")).Count == 1);
             pulse.SendKeys(Keys.ArrowDown);
             pulse.SendKeys(Keys.Enter);
-            k.Until(_ => k.Text("h1, [role=alert] h2").Length > 0 && k.Find(By.Id("pulse")).GetAttribute("value")!.StartsWith("White kidney", StringComparison.Ordinal));
+            k.Until(_ => k.Text("h1, [role=alert] h1").Length > 0 && k.Find(By.Id("pulse")).GetAttribute("value")!.StartsWith("White kidney", StringComparison.Ordinal));
 
             // The picture can be looked into minute by minute, and says what it shows.
             var slider = k.Find(By.CssSelector("input[type=range]"));

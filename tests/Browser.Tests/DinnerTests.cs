@@ -60,7 +60,7 @@ public sealed class DinnerTests(ITestOutputHelper output)
             var time = k.Find(By.Id("time"));
             time.SendKeys(Keys.Control + "a");
             time.SendKeys("18:20" + Keys.Tab);
-            k.Until(_ => k.Text("[role=alert] h2") == "Not by then");
+            k.Until(_ => k.Text("[role=alert] h1") == "Not by then");
             Assert.Contains("Red kidney beans need", k.Text("[role=alert]"), StringComparison.Ordinal);
             // A 422 is written to the console by the browser itself: expected here, and nothing else.
             Assert.All(k.Complaints(), c => Assert.Contains("422", c, StringComparison.Ordinal));

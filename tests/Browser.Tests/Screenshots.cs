@@ -23,6 +23,7 @@ public sealed class Screenshots
             k.Until(_ => k.Driver.Url.Contains("/dinner/", StringComparison.Ordinal));
             k.Settle();
             k.Until(_ => k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
+            k.Until(_ => k.Text("#measure-title + ul").Contains("300 g", StringComparison.Ordinal));
             Shot("tonight");
             k.Driver.ExecuteScript("document.querySelector('ol').scrollIntoView(); window.scrollBy(0, -70)");
             Shot("tonight-steps");
@@ -31,12 +32,13 @@ public sealed class Screenshots
             k.Find(By.PartialLinkText("Green gate lentils")).Click();
             k.Until(_ => k.Text("h1").Contains("lentils", StringComparison.Ordinal));
             k.Settle();
+            k.Until(_ => k.Text("#measure-title + ul").Contains("180 g", StringComparison.Ordinal));
             Shot("tonight-night");
             k.Find(By.CssSelector("button[aria-label='Day kitchen']")).Click();
             k.Press("New");
             k.Until(_ => k.Driver.Url.EndsWith('/'));
             k.Select("vessel", 0);
-            k.Until(d => d.FindElements(By.CssSelector("[role=alert] h2")).Count == 1);
+            k.Until(d => d.FindElements(By.CssSelector("[role=alert] h1")).Count == 1);
             Shot("refused");
             _ = k.Complaints();
             k.Open("/pots");

@@ -7,11 +7,11 @@ namespace BrightKettle.Core.Planning;
 /// <summary>Runs the reference pot and many others through a cook.</summary>
 public sealed class Forecaster(Simulator simulator)
 {
-    /// <summary>Enough for a tenth and a ninetieth percentile that stand still to about a minute.</summary>
-    public const int DefaultPots = 96;
+    /// <summary>Enough for a tenth and a ninetieth percentile that stand still to a few minutes.</summary>
+    public const int DefaultPots = 64;
 
     /// <summary>The picture needs no more.</summary>
-    private const int MostPoints = 120;
+    private const int MostPoints = 90;
 
     private const double Low = 0.1;
     private const double High = 0.9;

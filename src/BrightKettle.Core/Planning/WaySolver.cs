@@ -16,6 +16,11 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
     private const double SlowShare = 0.1;
     private const double FastShare = 0.9;
 
+    private const int MostTries = 16;
+
+    /// <summary>A rough forecast that misses by more than this will not be mended by an exact one.</summary>
+    private const double HopelessBy = 8;
+
     /// <summary>Joins with less lead than this are one act.</summary>
     private const double TogetherSeconds = 240;
 
@@ -59,7 +64,9 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
         // Each state that a hand can tell is tried; the one that serves most bags wins; at a tie a look beats the clock, and an early state a late one.
         var best = AtRisk ? null : clock;
         var bestServed = best is null ? -1 : BagsServed(best.Way);
-        foreach (var state in Waits)
+        // What a slow bag still gains once the rice is in: a state that leaves it well short is not worth trying.
+        var slowGain = (PulseAtTable(clock.Run) - JoinDoneness(clock)) * dish.Pace.Quantile(SlowShare) / dish.Pace.Median;
+        foreach (var state in Waits.Where(w => w == FeltState.Soft || Doneness.Anchor(w) + slowGain > Doneness.Wanted - HopelessBy))
         {
             var tried = SolveWaiting(new Way(Order.PulseFirst, dish.ServeAt) { Wait = state, JoinLiquor = clock.Way.JoinLiquor, LastMinutes = clock.Way.LastMinutes });
             var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
@@ -118,27 +125,37 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
         var order = pulseIsSlow ? Order.PulseFirst : Order.RiceFirst;
         var whole = together.Run.EndSeconds - together.Run.At(IndexOf(together.Cook, Marks.Light)).Seconds;
         // Seconds from the flame to the join; doneness at the table rises with it when the pulse leads, falls when the rice does.
+        // The line through the last two tries leads to the next one, kept within what is known to be too little and too much.
         double low = 0, high = pulseIsSlow ? 8 * 3600 : whole * 0.95;
+        var (before, doneBefore) = (0.0, PulseAtTable(together.Run));
+        var slope = (pulseIsSlow ? 1 : -1) * Doneness.Tender / (60 * dish.Pulse.SofteningMinutesAt98C);
+        var lead = Within(low, high, (Aim - doneBefore) / slope);
         var best = together;
         var way = together.Way;
-        for (var i = 0; i < 24 && high - low > 20; i++)
+        for (var i = 0; i < MostTries && high - low > 20; i++)
         {
-            var lead = (low + high) / 2;
             way = way with { Order = order, JoinAt = way.LightAt + Duration.FromSeconds(lead) };
             var tried = Settle(way);
-            var enough = tried.Fault is null && PulseAtTable(tried.Run) >= Aim;
             if (tried.Fault is not null && tried.Fault != PlanRefusal.NeverTender)
             {
                 return tried;
             }
 
+            // A pot that never got there counts as one with nothing done.
+            var done = tried.Fault is null ? PulseAtTable(tried.Run) : 0;
             if (tried.Fault is null)
             {
                 best = tried;
                 way = tried.Way;
             }
 
-            if (enough == pulseIsSlow)
+            if (Math.Abs(done - Aim) < 1)
+            {
+                low = high = lead;
+                break;
+            }
+
+            if (done >= Aim == pulseIsSlow)
             {
                 high = lead;
             }
@@ -146,10 +163,21 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
             {
                 low = lead;
             }
+
+            if (Math.Abs(lead - before) > 1 && Math.Abs(done - doneBefore) > 1e-3)
+            {
+                slope = (done - doneBefore) / (lead - before);
+            }
+
+            (before, doneBefore) = (lead, done);
+            lead = Within(low, high, lead + ((Aim - done) / slope));
         }
 
         return (low + high) / 2 < TogetherSeconds ? Round(together) : Round(best);
     }
+
+    /// <summary>The guess where it lies between the ends, else their middle.</summary>
+    private static double Within(double low, double high, double guess) => guess > low && guess < high ? guess : (low + high) / 2;
 
     /// <summary>A look decides: light early enough for the slow bags, let the fast ones wait off the heat.</summary>
     private SolvedWay SolveWaiting(Way way)
@@ -162,7 +190,7 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
             LastMinutes = way.LastMinutes > 0 || rice is null ? way.LastMinutes : rice.SimmerMinutes.Typical,
             Water = dish.PulseDry.Grams * 4,
         };
-        for (var i = 0; i < 3; i++)
+        for (var i = 0; i < 2; i++)
         {
             var slow = SecondsUntil(way, SlowShare);
             var fast = SecondsUntil(way, FastShare);
@@ -212,7 +240,7 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
     private double FirstWater(Way way)
     {
         var water = way.Water;
-        for (var i = 0; i < 4; i++)
+        for (var i = 0; i < 3; i++)
         {
             var tried = way with { Water = water };
             var reference = Run(tried, 0.5);

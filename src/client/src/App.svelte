@@ -23,7 +23,7 @@
   <div class="mx-auto flex max-w-[1400px] items-center gap-6 px-4 py-2 sm:px-6">
     <a href={p('/')} class="display text-primary flex items-center gap-2 text-xl whitespace-nowrap">
       <img src="/bean.svg" alt="" width="30" height="30" />
-      Bright Kettle
+      <span class="sr-only sm:not-sr-only">Bright Kettle</span>
     </a>
     <nav aria-label="Views" class="flex gap-1 sm:gap-3">
       {#each views as view (view.href)}

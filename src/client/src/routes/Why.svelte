@@ -54,7 +54,8 @@
   {#if effects.state === 'failed'}
     <Notice title={effects.problem.title} text={effects.problem.detail} />
   {:else if effects.state === 'ready'}
-    <div class="overflow-x-auto">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="overflow-x-auto" role="region" aria-label="Figures" tabindex="0">
       <table class="table-sm mt-2 table">
         <thead
           ><tr

@@ -5,7 +5,7 @@
 </script>
 
 <section class="dish !border-secondary p-6" role="alert">
-  <h2 class="text-secondary text-2xl">{title}</h2>
+  <h1 class="text-secondary text-2xl">{title}</h1>
   <p class="mt-2 max-w-prose text-lg">{text}</p>
   {@render children?.()}
 </section>

@@ -244,7 +244,14 @@
 
   <details class="mt-2">
     <summary class="cursor-pointer text-sm font-semibold">The picture in words</summary>
-    <div id="waterline-words" class="overflow-x-auto">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div
+      id="waterline-words"
+      class="overflow-x-auto"
+      role="region"
+      aria-label="The picture in words"
+      tabindex="0"
+    >
       <table class="table-sm mt-1 table">
         <thead>
           <tr><th>When</th><th>What</th><th>Liquid</th><th>Over the bed</th><th>Felt</th></tr>
