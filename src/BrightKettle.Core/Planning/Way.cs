@@ -147,7 +147,8 @@ internal sealed record Way(Order Order, Instant LightAt)
         if (Wait is { } state)
         {
             actions.Add(new CookAction.Heat(
-                new When(NotBefore: FirstLook, Look: new Look(PulseId, Doneness.Anchor(state), LookAgain)), Flame.Off) { Mark = Marks.Ready });
+                new When(NotBefore: FirstLook, Look: new Look(PulseId, Doneness.Anchor(state), LookAgain)), Flame.Off)
+            { Mark = Marks.Ready });
             actions.Add(new CookAction.Cover(When.Next, Lid.On));
         }
     }

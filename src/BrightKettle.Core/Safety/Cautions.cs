@@ -1,5 +1,5 @@
-using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
 
 namespace BrightKettle.Core.Safety;
 

@@ -1,7 +1,7 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Planning;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
-using BrightKettle.Core.Planning;
-using BrightKettle.Core.Catalogue;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
