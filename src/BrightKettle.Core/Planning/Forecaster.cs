@@ -109,7 +109,7 @@ public sealed class Forecaster(Simulator simulator)
     private static List<ForecastPoint> Points(Cook cook, PotRun reference, PotRun[] runs)
     {
         var lit = cook.Actions.Select((a, i) => a is CookAction.Heat ? reference.Done[i]?.Seconds : null).FirstOrDefault(s => s is not null) ?? 0;
-        var shown = reference.Samples.Where(s => s.Seconds >= lit - 1).ToList();
+        var shown = reference.Samples.Where(s => s.Seconds > lit + 1).ToList();
         var every = Math.Max(1, (shown.Count + MostPoints - 1) / MostPoints);
         var cursor = new int[runs.Length];
         var same = new List<PotSample>(runs.Length);

@@ -14,6 +14,7 @@
   const dish = $derived(tonight.dish);
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
   const rice = $derived(catalogue.rices.find((r) => r.id === dish.riceId));
+  const vessel = $derived(kitchen.vessels.find((v) => v.id === dish.vesselId));
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const day = $derived(dish.serveAtLocal.slice(0, 10));
   const days = $derived(
@@ -132,7 +133,9 @@
   />
   <div class="grid grid-cols-2 gap-3">
     <div>
-      <label class="mb-1 block text-sm font-semibold" for="vessel">Pot</label>
+      <label class="mb-1 block text-sm font-semibold" for="vessel"
+        >Pot{vessel ? `, ${vessel.diameterCentimetres} cm` : ''}</label
+      >
       <select
         id="vessel"
         class="select w-full text-base"
@@ -140,7 +143,7 @@
         onchange={(e) => tonight.change({ vesselId: e.currentTarget.value })}
       >
         {#each kitchen.vessels as v (v.id)}
-          <option value={v.id}>{v.name}, {v.diameterCentimetres} cm</option>
+          <option value={v.id}>{v.name}</option>
         {/each}
       </select>
     </div>
