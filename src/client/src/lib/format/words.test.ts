@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest';
+import type { Join, MeasureOut, Plan, Step } from '../api/client';
+import { core, felt, joinSentence, measureLines, stepLine } from './words';
+
+const facts = {
+  grams: null,
+  millilitres: null,
+  minutes: null,
+  hours: null,
+  everyMinutes: null,
+  overBedCentimetres: null,
+  addMillilitres: null,
+  felt: null,
+  ingredient: null,
+  place: null,
+  drained: null,
+};
+const at = '2026-11-25T18:00:00Z';
+const step = (kind: string, more: Partial<Step['facts']>): Step => ({
+  kind,
+  at,
+  early: at,
+  late: at,
+  facts: { ...facts, ...more },
+});
+const measureOut: MeasureOut = {
+  pulseGrams: 300,
+  pulseCups: 1.5,
+  riceGrams: 280,
+  riceCups: 1.5,
+  riceRinse: 'yes',
+  soakMillilitres: 900,
+  firstWaterMillilitres: 1140,
+  boilingMillilitres: null,
+  saltGrams: 15,
+  cookedGrams: 1600,
+  cookedGramsEach: 400,
+};
+const plan = { pulseName: 'Pinto beans', riceName: 'white rice', order: 'pulse_first', measureOut } as Plan;
+
+describe('steps as they are said', () => {
+  it('names amount and place of the soak', () =>
+    expect(stepLine(step('soak', { grams: 300, millilitres: 900, place: 'fridge' }), plan)).toEqual({
+      title: 'Soak 300 g pinto beans',
+      detail: 'in 900 mL of water, in the fridge from the start',
+    }));
+  it('counts a hard boil from when it is seen', () => {
+    const line = stepLine(step('boil', { minutes: 10 }), plan);
+    expect(line.title).toBe('A full boil: keep it rolling 10 min');
+    expect(line.detail).toContain('counted from when you see it');
+  });
+  it('asks for no hard boil where none is needed', () =>
+    expect(stepLine(step('boil', {}), plan).title).toBe('It boils: down to a lively simmer'));
+  it('says how many chalky ones mean not yet', () =>
+    expect(stepLine(step('look', { everyMinutes: 10, felt: 'nearly_a_speck' }), plan).detail).toContain(
+      'two still chalky means not yet',
+    ));
+  it.each([
+    [250, 'about 250 mL boiling to add'],
+    [-120, 'about 120 mL to pour off'],
+    [5, 'top up with boiling water or pour off to that'],
+  ])('tells %d mL at the join as an act', (addMillilitres, words) => {
+    const line = stepLine(
+      step('join', {
+        grams: 280,
+        millilitres: 700,
+        overBedCentimetres: 0.9,
+        addMillilitres,
+        ingredient: 'rice',
+      }),
+      plan,
+    );
+    expect(line.title).toBe('Rice in: 280 g, rinsed');
+    expect(line.detail).toContain(words);
+    expect(line.detail).toContain('700 mL of liquid in the pot, 0.9 cm over');
+  });
+  it('lets the pulses join where the rice started', () =>
+    expect(stepLine(step('join', { grams: 150, ingredient: 'pulse' }), plan).title).toBe(
+      'Pinto beans in: 150 g',
+    ));
+  it('drains a dry dish and sets the liquid of a wet one', () => {
+    expect(stepLine(step('finish', { drained: true }), plan).title).toBe('Drain');
+    expect(stepLine(step('finish', { millilitres: 320, drained: false }), plan).title).toBe(
+      'Set the liquid to 320 mL',
+    );
+  });
+});
+
+describe('what to measure out', () => {
+  it('lists only what this dish needs', () => {
+    expect(measureLines(measureOut, plan).map((l) => l.what)).toEqual([
+      'Pinto beans',
+      'Water for the bowl',
+      'White rice',
+      'Water for the pot',
+      'Salt',
+    ]);
+    const alone = { ...measureOut, riceGrams: null, soakMillilitres: null, boilingMillilitres: 200 };
+    expect(measureLines(alone, plan).map((l) => l.what)).toEqual([
+      'Pinto beans',
+      'Water for the pot',
+      'Water on the boil',
+      'Salt',
+    ]);
+  });
+});
+
+describe('felt states', () => {
+  it('has words and a core for each, the core never growing on the way', () => {
+    const states = ['hard', 'chalky_middle', 'nearly_a_speck', 'bite_no_chalk', 'soft', 'falling_apart'];
+    expect(Object.keys(felt)).toEqual(states);
+    const cores = states.map((s) => core[s] ?? NaN);
+    expect(cores).toEqual([...cores].sort((a, b) => b - a));
+  });
+  it('says whether a look or the clock decides', () => {
+    expect(joinSentence({ joiner: 'rice', waitFor: 'nearly_a_speck' } as Join)).toBe(
+      'Rice in when they are “nearly: a speck”',
+    );
+    expect(joinSentence({ joiner: 'pulse', waitFor: null } as Join)).toBe('Pulses in by the clock');
+  });
+});

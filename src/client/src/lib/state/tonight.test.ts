@@ -1,0 +1,97 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Kitchen, Plan } from '../api/client';
+import type { Answer } from '../api/client';
+
+const plan = vi.hoisted(() => vi.fn());
+vi.mock('../api/client', () => ({ api: { plan } }));
+
+const { Tonight } = await import('./tonight.svelte');
+
+const kitchen = {
+  nowLocal: '2026-11-24T18:00',
+  vessels: [{ id: 'small' }, { id: 'blue' }],
+  burners: [{ id: 'front' }],
+} as Kitchen;
+const planned = (title: string): Answer<Plan> => ({
+  ok: true,
+  value: { title, measureOut: { pulseGrams: 300, riceGrams: 200 } } as Plan,
+});
+
+beforeEach(() => {
+  localStorage.clear();
+  plan.mockReset();
+  plan.mockResolvedValue(planned('first'));
+});
+
+describe('tonight', () => {
+  it('begins with tomorrow at seven in a pot of this kitchen', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    expect(tonight.dish.serveAtLocal).toBe('2026-11-25T19:00');
+    expect(tonight.dish.vesselId).toBe('blue');
+    expect(tonight.plan?.title).toBe('first');
+  });
+
+  it('finds the draft again after a reload, but not a pot or an hour that is gone', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    await tonight.change({ pulseId: 'adzuki', people: 7, serveAtLocal: '2026-11-26T18:30' });
+    const again = new Tonight();
+    await again.begin({ ...kitchen, nowLocal: '2026-11-27T09:00', vessels: kitchen.vessels.slice(0, 1) });
+    expect(again.dish.pulseId).toBe('adzuki');
+    expect(again.dish.people).toBe(7);
+    expect(again.dish.serveAtLocal).toBe('2026-11-28T19:00');
+    expect(again.dish.vesselId).toBe('small');
+  });
+
+  it('shows only the answer to the last question', async () => {
+    const tonight = new Tonight();
+    let late: (answer: Answer<Plan>) => void = () => {};
+    plan.mockReturnValueOnce(new Promise<Answer<Plan>>((resolve) => (late = resolve)));
+    const slow = tonight.change({ people: 2 });
+    plan.mockResolvedValueOnce(planned('second'));
+    await tonight.change({ people: 3 });
+    late(planned('stale'));
+    await slow;
+    expect(tonight.plan?.title).toBe('second');
+  });
+
+  it('keeps the last plan while the kettle does not answer, and drops it when the dish is refused', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    plan.mockResolvedValueOnce({
+      ok: false,
+      problem: { status: 0, code: 'client.unreachable', title: '', detail: '' },
+    });
+    await tonight.change({ people: 5 });
+    expect(tonight.plan?.title).toBe('first');
+    expect(tonight.dish.people).toBe(5);
+    const errors = [
+      { code: 'request.out_of_range', field: 'pulse.value', detail: 'From 20 to 5000, please.' },
+    ];
+    plan.mockResolvedValueOnce({
+      ok: false,
+      problem: { status: 400, code: 'x', title: '', detail: '', errors },
+    });
+    await tonight.change({ people: 6 });
+    expect(tonight.plan).toBeNull();
+    expect(tonight.fault('pulse')).toBe('From 20 to 5000, please.');
+    expect(tonight.fault('rice')).toBeNull();
+  });
+
+  it('takes up an offer of less with the amounts as they stood', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    tonight.setAmounts(300, 200);
+    await tonight.take({
+      kind: 'amount',
+      scale: 0.5,
+      serveAtLocal: null,
+      vesselId: null,
+      vesselName: null,
+      soak: null,
+    });
+    expect(tonight.dish.pulse).toEqual({ value: 150, unit: 'g' });
+    expect(tonight.dish.rice).toEqual({ value: 100, unit: 'g' });
+  });
+});
