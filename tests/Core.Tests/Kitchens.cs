@@ -134,7 +134,7 @@ internal static class Kitchens
     }
 
     public static PotRun Run(Cook cook, bool sample = false, Duration? step = null) =>
-        Model.Run(cook, PotTraits.Reference(cook), sample, step);
+        Model.Run(cook, PotTraits.Reference(cook), new RunOptions(sample) { Step = step ?? Simulator.DefaultStep });
 
     /// <summary>Minutes from the first boil to tender, between the samples on a straight line.</summary>
     public static double MinutesFromBoil(Cook cook, Duration? step = null)

@@ -2,8 +2,78 @@ namespace BrightKettle.Core.Catalogue;
 
 /// <summary>The typical figures of effects.json under the names that the simulator uses; each with its unit.</summary>
 /// <remarks>Sources and ranges stand in the data file, which docs/model.md prints.</remarks>
-public sealed class ModelConstants(IReadOnlyDictionary<string, Effect> effects)
+public sealed class ModelConstants(IReadOnlyDictionary<string, Effect> effects, IReadOnlyDictionary<string, Curve> curves)
 {
+    /// <summary>The same figures with some of them set otherwise: for a fit, and to ask what a doubtful figure changes.</summary>
+    /// <exception cref="KeyNotFoundException">No effect of that name.</exception>
+    public ModelConstants With(params IEnumerable<(string Id, double Typical)> changes)
+    {
+        var changed = new Dictionary<string, Effect>(effects);
+        foreach (var (id, typical) in changes)
+        {
+            changed[id] = changed[id] with { Typical = typical };
+        }
+
+        return new(changed, curves);
+    }
+
+    public Effect Effect(string id) => effects[id];
+
+    public Curve Curve(string id) => curves[id];
+
+    /// <summary>Temperature step for a tenfold softening rate over 100 °C, °C.</summary>
+    public double SofteningZAbove100 { get; } = effects["softening_z_above_100"].Typical;
+
+    /// <summary>Softening runs as this power of the hydrated share.</summary>
+    public int GatePower { get; } = (int)Math.Round(effects["hydration_gate_power"].Typical);
+
+    /// <summary>Share of doneness that being wet through already gives.</summary>
+    public double HydrationShare { get; } = effects["hydration_share_of_doneness"].Typical;
+
+    /// <summary>Activation energy of uptake over 98 °C, J/mol.</summary>
+    public double HydrationEnergyHot { get; } = 1000 * effects["hydration_energy_hot"].Typical;
+
+    /// <summary>Activation energy of rice cooking over 110 °C, J/mol.</summary>
+    public double RiceEnergyHot { get; } = 1000 * effects["rice_activation_hot"].Typical;
+
+    public double RiceToasted { get; } = effects["rice_toasted_slowing"].Typical;
+
+    /// <summary>K.</summary>
+    public double WhistleDrop { get; } = effects["whistle_drop"].Typical;
+
+    /// <summary>How far the seeds in an unstirred crock lie under its mean temperature, K.</summary>
+    public double SlowCookerCooler { get; } = effects["slow_cooker_cooler"].Typical;
+
+    public double WhistleSpread { get; } = effects["whistle_spread"].Typical;
+
+    /// <summary>W/K.</summary>
+    public double SteamToBowl { get; } = effects["steam_to_bowl"].Typical;
+
+    public double BowlCondensate { get; } = effects["bowl_condensate"].Typical;
+
+    /// <summary>Seconds.</summary>
+    public double SaltTimeBean { get; } = 60 * effects["salt_time_bean"].Typical;
+
+    public double SaltTimeSplit { get; } = 60 * effects["salt_time_split"].Typical;
+
+    public double AcidTime { get; } = 60 * effects["acid_time"].Typical;
+
+    /// <summary>mmol per g dry and pH.</summary>
+    public double AcidBuffer { get; } = effects["acid_buffer"].Typical / 1000;
+
+    public double WarmFirming { get; } = effects["warm_firming"].Typical;
+
+    /// <summary>W per m² and K.</summary>
+    public double WrappedLoss { get; } = effects["wrapped_loss"].Typical;
+
+    /// <summary>g per g dry.</summary>
+    public double Cling { get; } = effects["cling"].Typical;
+
+    public double LiquorFilm { get; } = effects["liquor_film"].Typical;
+
+    /// <summary>J per cm².</summary>
+    public double CrustEnergy { get; } = effects["crust_energy"].Typical;
+
     /// <summary>Temperature step for a tenfold softening rate, °C.</summary>
     public double SofteningZ { get; } = effects["softening_z"].Typical;
 

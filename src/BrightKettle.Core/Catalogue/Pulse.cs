@@ -45,6 +45,16 @@ public sealed record Pulse
 
     public required Span SimmerUnsoakedMinutes { get; init; }
 
+    /// <summary>Minutes held at an electric cooker's high, from a cold start, opened after natural release.</summary>
+    public required Span PressureSoakedMinutes { get; init; }
+
+    public required Span PressureUnsoakedMinutes { get; init; }
+
+    /// <summary>Hours in a slow cooker that starts with boiling liquid.</summary>
+    public required Span SlowHighHours { get; init; }
+
+    public required Span SlowLowHours { get; init; }
+
     /// <summary>When an unsoaked simmer has made it fall apart; null when the tables do not say.</summary>
     public Span? CollapsedSimmerUnsoakedMinutes { get; init; }
 
@@ -81,16 +91,17 @@ public sealed record Pulse
     /// <summary>Fitted: first-order hydration rate at 98 °C, per hour.</summary>
     public required double HydrationPerHourAt98C { get; init; }
 
+    /// <summary>Fitted: doneness at the printed time of falling apart; null where none is printed.</summary>
+    public double? CollapsedAt { get; init; }
+
     /// <summary>Doneness at which it falls apart, or null for one that never does in a household's time.</summary>
     /// <remarks>From the table of collapse times where there is one; else by how it holds its shape (confidence D).</remarks>
-    public double? FallsApartAt => CollapsedSimmerUnsoakedMinutes is { } collapsed
-        ? 100 * collapsed.Middle / SimmerUnsoakedMinutes.Middle
-        : HoldsShape switch
-        {
-            1 => 130,
-            2 => 145,
-            3 => 165,
-            4 => 210,
-            _ => null,
-        };
+    public double? FallsApartAt => CollapsedAt ?? HoldsShape switch
+    {
+        1 => 130,
+        2 => 145,
+        3 => 165,
+        4 => 210,
+        _ => null,
+    };
 }

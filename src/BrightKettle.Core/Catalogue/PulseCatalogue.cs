@@ -17,14 +17,19 @@ public sealed class PulseCatalogue
     private readonly FrozenDictionary<string, Pulse> _pulses;
     private readonly FrozenDictionary<string, Rice> _rices;
 
-    public PulseCatalogue(IReadOnlyList<Pulse> pulses, IReadOnlyList<Rice> rices, IReadOnlyList<Effect> effects)
+    private readonly FrozenDictionary<string, Extra> _extras;
+
+    public PulseCatalogue(IReadOnlyList<Pulse> pulses, IReadOnlyList<Rice> rices, IReadOnlyList<Extra> extras, IReadOnlyList<Effect> effects, IReadOnlyList<Curve> curves)
     {
+        Extras = extras;
+        Curves = curves;
+        _extras = extras.ToFrozenDictionary(e => e.Id);
         Pulses = pulses;
         Rices = rices;
         Effects = effects;
         _pulses = pulses.ToFrozenDictionary(p => p.Id);
         _rices = rices.ToFrozenDictionary(r => r.Id);
-        Constants = new ModelConstants(effects.ToDictionary(e => e.Id));
+        Constants = new ModelConstants(effects.ToDictionary(e => e.Id), curves.ToDictionary(c => c.Id));
     }
 
     /// <summary>The catalogue that ships with the core.</summary>
@@ -35,7 +40,11 @@ public sealed class PulseCatalogue
 
     public IReadOnlyList<Rice> Rices { get; }
 
+    public IReadOnlyList<Extra> Extras { get; }
+
     public IReadOnlyList<Effect> Effects { get; }
+
+    public IReadOnlyList<Curve> Curves { get; }
 
     public ModelConstants Constants { get; }
 
@@ -46,11 +55,13 @@ public sealed class PulseCatalogue
 
     public Rice? FindRice(string id) => _rices.GetValueOrDefault(id);
 
+    public Extra? FindExtra(string id) => _extras.GetValueOrDefault(id);
+
     private static PulseCatalogue Load()
     {
         var kinetics = Read<Kinetics>("kinetics.json").ToDictionary(k => k.PulseId);
         var pulses = Read<PulseRow>("pulses.json").ConvertAll(row => row.With(kinetics[row.Id]));
-        return new(pulses, Read<Rice>("rices.json"), Read<Effect>("effects.json"));
+        return new(pulses, Read<Rice>("rices.json"), Read<Extra>("extras.json"), Read<Effect>("effects.json"), Read<Curve>("curves.json"));
     }
 
     private static Stream Open(string name) => typeof(PulseCatalogue).Assembly.GetManifestResourceStream(name)
@@ -59,7 +70,7 @@ public sealed class PulseCatalogue
     private static string Fingerprint()
     {
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        foreach (var name in new[] { "pulses.json", "rices.json", "effects.json", "kinetics.json" })
+        foreach (var name in new[] { "pulses.json", "rices.json", "extras.json", "effects.json", "curves.json", "kinetics.json" })
         {
             using var stream = Open(name);
             using var copy = new MemoryStream();

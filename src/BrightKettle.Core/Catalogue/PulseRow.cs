@@ -1,7 +1,7 @@
 namespace BrightKettle.Core.Catalogue;
 
 /// <summary>What the fit found for one pulse; written by the calibration.</summary>
-public sealed record Kinetics(string PulseId, double SofteningMinutesAt98C, double HydrationPerHourAt98C);
+public sealed record Kinetics(string PulseId, double SofteningMinutesAt98C, double HydrationPerHourAt98C, double? CollapsedAt = null);
 
 /// <summary>A line of pulses.json: the tables' figures, before the fit joins them.</summary>
 internal sealed record PulseRow(
@@ -15,6 +15,10 @@ internal sealed record PulseRow(
     Span SoakHours,
     Span SimmerSoakedMinutes,
     Span SimmerUnsoakedMinutes,
+    Span PressureSoakedMinutes,
+    Span PressureUnsoakedMinutes,
+    Span SlowHighHours,
+    Span SlowLowHours,
     Span? CollapsedSimmerUnsoakedMinutes,
     Triple Absorbed,
     double ColdCeiling,
@@ -39,6 +43,10 @@ internal sealed record PulseRow(
         SoakHours = SoakHours,
         SimmerSoakedMinutes = SimmerSoakedMinutes,
         SimmerUnsoakedMinutes = SimmerUnsoakedMinutes,
+        PressureSoakedMinutes = PressureSoakedMinutes,
+        PressureUnsoakedMinutes = PressureUnsoakedMinutes,
+        SlowHighHours = SlowHighHours,
+        SlowLowHours = SlowLowHours,
         CollapsedSimmerUnsoakedMinutes = CollapsedSimmerUnsoakedMinutes,
         Absorbed = Absorbed,
         ColdCeiling = ColdCeiling,
@@ -52,5 +60,6 @@ internal sealed record PulseRow(
         Note = Note,
         SofteningMinutesAt98C = kinetics.SofteningMinutesAt98C,
         HydrationPerHourAt98C = kinetics.HydrationPerHourAt98C,
+        CollapsedAt = kinetics.CollapsedAt,
     };
 }

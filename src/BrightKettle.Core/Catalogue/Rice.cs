@@ -24,6 +24,12 @@ public sealed record Rice
     /// <summary>Soak before cooking, minutes; zero when none is usual.</summary>
     public required Triple SoakMinutes { get; init; }
 
+    /// <summary>Water per rice by volume, cooked alone by the method.</summary>
+    public required Triple WaterByVolume { get; init; }
+
+    /// <summary>Minutes held at an electric cooker's high.</summary>
+    public required Triple PressureMinutes { get; init; }
+
     /// <summary>Water taken up when cooked and fluffy, g per g dry.</summary>
     public required Triple Absorbed { get; init; }
 

@@ -3,10 +3,10 @@ using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
 
-/// <summary>A list of timed actions on a pot: what is planned, what is cooked, what is stored.</summary>
-/// <param name="Kitchen">The pot, the flame and the place.</param>
+/// <summary>A list of timed actions on pots: what is planned, what is cooked, what is stored.</summary>
+/// <param name="Kitchen">The pots, the flames and the place.</param>
 /// <param name="Ingredients">What the actions name by <see cref="Ingredient.Id"/>; in this order everywhere.</param>
-/// <param name="Actions">Done one after the other; each waits for its <see cref="When"/>.</param>
+/// <param name="Actions">Within one vessel done one after the other; each waits for its <see cref="When"/>.</param>
 /// <param name="Starts">Nothing happens before this instant.</param>
 /// <param name="Seed">Fixes the many pots of a forecast.</param>
 public sealed record Cook(
@@ -28,9 +28,46 @@ public sealed record Cook(
 
         return -1;
     }
+
+    /// <summary>Number of the vessel that an action is done to, from 0; -1 for one that the cook does not have.</summary>
+    public int VesselOf(CookAction action) => Kitchen.IndexOf(action.In);
 }
 
 /// <summary>The part of the kitchen that one cook uses.</summary>
 /// <param name="AltitudeMetres">-400 to 5500.</param>
 /// <param name="RoomCelsius">0 to 45.</param>
-public sealed record CookKitchen(Vessel Vessel, Burner Burner, double AltitudeMetres, double RoomCelsius);
+public sealed record CookKitchen(Vessel Vessel, Burner Burner, double AltitudeMetres, double RoomCelsius)
+{
+    /// <summary>Hardness of the tap's water, mg/L as calcium carbonate; 0 to 1000.</summary>
+    public double HardnessMilligramsPerLitre { get; init; }
+
+    /// <summary>Further vessels: a second pot, or a bowl that stands above in the first.</summary>
+    public IReadOnlyList<CookVessel> Others { get; init; } = [];
+
+    public int VesselCount => 1 + Others.Count;
+
+    public CookVessel this[int index] => index == 0 ? new(Vessel, Burner) : Others[index - 1];
+
+    /// <summary>Number of a vessel by its id; null means the first; -1 for an unknown one.</summary>
+    public int IndexOf(string? vesselId)
+    {
+        if (vesselId is null || vesselId == Vessel.Id)
+        {
+            return 0;
+        }
+
+        for (var i = 0; i < Others.Count; i++)
+        {
+            if (Others[i].Vessel.Id == vesselId)
+            {
+                return i + 1;
+            }
+        }
+
+        return -1;
+    }
+}
+
+/// <summary>A vessel of a cook on its burner.</summary>
+/// <param name="Above">It stands in the steam of the first vessel and has no heat of its own.</param>
+public sealed record CookVessel(Vessel Vessel, Burner Burner, bool Above = false);

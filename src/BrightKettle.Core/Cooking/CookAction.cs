@@ -1,28 +1,6 @@
 using BrightKettle.Core.Units;
-using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
-
-/// <summary>Where the flame stands. The three in the middle are held by the cook's eye, within what the burner can give.</summary>
-public enum Flame
-{
-    Off,
-
-    /// <summary>The least that stays lit.</summary>
-    Lowest,
-
-    /// <summary>The least that still bubbles.</summary>
-    Gentle,
-
-    /// <summary>A lively simmer.</summary>
-    Lively,
-
-    /// <summary>A hard rolling boil.</summary>
-    Rolling,
-
-    /// <summary>All the burner has.</summary>
-    Full,
-}
 
 /// <summary>How the pot is covered.</summary>
 public enum Lid
@@ -33,74 +11,119 @@ public enum Lid
 
     /// <summary>Lid shut tight, with foil or parchment if it fits badly.</summary>
     Sealed,
+
+    /// <summary>Lid on, off the heat, in blankets or straw.</summary>
+    Wrapped,
 }
 
-/// <summary>What can happen by itself and start the next action.</summary>
-public enum PotEvent
+/// <summary>How a cooker is brought back from pressure.</summary>
+public enum ReleaseKind
 {
-    Boils,
-    SurfaceDry,
+    /// <summary>Left alone until the pin is down.</summary>
+    Natural,
+
+    /// <summary>The valve is opened at once: steam flashes off and the pot falls to the boil.</summary>
+    Quick,
 }
 
-/// <summary>One thing done to the pot. The set is closed.</summary>
-/// <param name="When">What it waits for, after the action before it.</param>
+/// <summary>What a transfer takes along.</summary>
+public enum TransferWhat
+{
+    Liquor,
+
+    /// <summary>One ingredient, drained, with the film that clings to it.</summary>
+    Ingredient,
+    Everything,
+}
+
+/// <summary>One thing done to a pot. The set is closed.</summary>
+/// <param name="When">What it waits for, after the action before it in the same vessel.</param>
 public abstract record CookAction(When When)
 {
     /// <summary>What this action is in the plan, from <see cref="Marks"/>; null where nobody asks.</summary>
     public string? Mark { get; init; }
 
+    /// <summary>Id of the vessel it is done to; null for the first.</summary>
+    public string? In { get; init; }
+
     /// <summary>Cover with water in a bowl.</summary>
-    public sealed record Soak(When When, string IngredientId, Mass Water, Temperature Temperature) : CookAction(When);
+    public sealed record Soak(When When, string IngredientId, Mass Water, Temperature Temperature) : CookAction(When)
+    {
+        /// <summary>Salt in the water, g per g of water; 0 to 0.05.</summary>
+        public double SaltShare { get; init; }
+
+        /// <summary>Bicarbonate in the water, g per litre; 0 to 10.</summary>
+        public double SodaGramsPerLitre { get; init; }
+    }
 
     /// <summary>Pour a bowl's water away, or all the free liquor of the pot when no ingredient is named.</summary>
-    public sealed record Drain(When When, string? IngredientId) : CookAction(When);
+    public sealed record Drain(When When, string? IngredientId) : CookAction(When)
+    {
+        /// <summary>Into the jug instead of the sink.</summary>
+        public bool Keep { get; init; }
+    }
 
     /// <summary>Put an ingredient, with the bowl it is in, into the fridge.</summary>
     public sealed record Chill(When When, string IngredientId, Temperature Temperature) : CookAction(When);
 
-    /// <summary>Rinse: no change that the model follows, but hands and a gate ask for it.</summary>
+    /// <summary>Rinse: a film of water clings to what was rinsed.</summary>
     public sealed record Rinse(When When, string IngredientId) : CookAction(When);
 
     /// <summary>An ingredient into the pot.</summary>
     public sealed record Add(When When, string IngredientId) : CookAction(When);
 
+    /// <summary>Pieces out of the pot: a leaf, a stick, a whole chilli.</summary>
+    public sealed record TakeOut(When When, string IngredientId) : CookAction(When);
+
     /// <summary>Water into the pot.</summary>
-    public sealed record AddWater(When When, Mass Water, Temperature Temperature) : CookAction(When);
+    public sealed record AddWater(When When, Mass Water, Temperature Temperature) : CookAction(When)
+    {
+        /// <summary>Of it, as ice; 0 to 1.</summary>
+        public double IceShare { get; init; }
+    }
 
     /// <summary>Salt into the pot.</summary>
     public sealed record AddSalt(When When, Mass Salt) : CookAction(When);
 
-    /// <summary>Measure the free liquor and bring it to this mass: add boiling water, or pour off.</summary>
+    /// <summary>Measure the free liquor and bring it to this mass: add boiling water, or pour off into the jug.</summary>
     public sealed record Measure(When When, Mass Liquor) : CookAction(When);
 
-    public sealed record Heat(When When, Flame Flame) : CookAction(When);
+    /// <summary>From the jug back into the pot, at most what is there.</summary>
+    public sealed record PourBack(When When, Mass Liquor) : CookAction(When);
+
+    public sealed record Heat(When When, Flame Flame) : CookAction(When)
+    {
+        /// <summary>Net watts of a burner's numbered mark, where one is meant instead of a word; null otherwise.</summary>
+        public Power? Net { get; init; }
+    }
 
     public sealed record Cover(When When, Lid Lid) : CookAction(When);
 
+    /// <summary>Lock the lid of a pressure cooker.</summary>
+    public sealed record Pressurise(When When, bool High = true) : CookAction(When);
+
+    /// <summary>Let the pressure go; after a natural release the next action waits for <see cref="PotEvent.PinDown"/>.</summary>
+    public sealed record Release(When When, ReleaseKind Kind) : CookAction(When);
+
+    /// <summary>From one vessel to another, or into its own bowl above.</summary>
+    /// <param name="To">Id of the vessel that receives.</param>
+    public sealed record Transfer(When When, string To, TransferWhat What) : CookAction(When)
+    {
+        public string? IngredientId { get; init; }
+
+        /// <summary>Of the liquor, at most this much; null for all.</summary>
+        public Mass? Most { get; init; }
+    }
+
     public sealed record Stir(When When) : CookAction(When);
+
+    /// <summary>Crush a share of a pulse: it thickens the liquor.</summary>
+    /// <param name="Share">0 to 1.</param>
+    public sealed record Mash(When When, string IngredientId, double Share) : CookAction(When);
+
+    /// <summary>Stir in starch, wetted with a little cold water.</summary>
+    public sealed record Thicken(When When, Mass Starch, Mass Water) : CookAction(When);
 
     /// <summary>On the table: the forecast ends here.</summary>
     public sealed record Serve(When When) : CookAction(When);
 }
-
-/// <summary>What an action waits for. All parts that are given must hold, and the action before it must be done.</summary>
-/// <param name="NotBefore">A clock time.</param>
-/// <param name="After">An event, counted since the action before; a pot that already boils counts as boiling.</param>
-/// <param name="Delay">Time after the event, or after the action before when there is no event.</param>
-/// <param name="Look">A look into the pot, repeated until the answer is yes.</param>
-public sealed record When(Instant? NotBefore = null, PotEvent? After = null, Duration? Delay = null, Look? Look = null)
-{
-    /// <summary>At once after the action before.</summary>
-    public static When Next { get; } = new();
-
-    public static When At(Instant instant) => new(NotBefore: instant);
-
-    public static When Once(PotEvent what, Duration? delay = null) => new(After: what, Delay: delay);
-
-    public static When Later(Duration delay) => new(Delay: delay);
-}
-
-/// <summary>Look for a doneness; if it is not there yet, look again.</summary>
-/// <param name="Doneness">In the slow seeds, 0 to 200.</param>
-/// <param name="Again">How long until the next look; at least 1 minute.</param>
-public sealed record Look(string IngredientId, double Doneness, Duration Again);

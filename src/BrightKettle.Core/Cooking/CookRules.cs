@@ -1,3 +1,4 @@
+using BrightKettle.Core.Kitchen;
 using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
@@ -9,11 +10,13 @@ public sealed record CookFault(string Code, int? Action, string Field);
 public static class CookRules
 {
     public const int MostActions = 200;
+    public const int MostIngredients = 16;
+    public const int MostVessels = 4;
 
     /// <summary>The first fault, or null when the cook can be run.</summary>
     public static CookFault? Check(Cook cook)
     {
-        if (cook.Ingredients.Count is 0 or > 8)
+        if (cook.Ingredients.Count is 0 or > MostIngredients)
         {
             return new("cook.ingredients", null, "ingredients");
         }
@@ -23,83 +26,268 @@ public static class CookRules
             return new("cook.ingredient_twice", null, "ingredients");
         }
 
+        if (cook.Kitchen.VesselCount > MostVessels || Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v].Vessel.Id).Distinct().Count() != cook.Kitchen.VesselCount)
+        {
+            return new("cook.vessels", null, "kitchen.others");
+        }
+
         if (cook.Actions.Count is 0 or > MostActions)
         {
             return new("cook.actions", null, "actions");
         }
 
-        var place = new Place[cook.Ingredients.Count];
-        for (var i = 0; i < cook.Actions.Count; i++)
+        return new Walk(cook).Check();
+    }
+
+    /// <summary>One pass over the actions, with what is where and which lid is locked.</summary>
+    private sealed class Walk(Cook cook)
+    {
+        private const int Shelf = -1;
+
+        /// <summary>Looks this close are for finding a moment exactly; the exchange form allows one a minute.</summary>
+        private static readonly Duration LeastLook = Duration.FromSeconds(10);
+
+        private readonly int[] _place = [.. Enumerable.Repeat(Shelf, cook.Ingredients.Count)];
+        private readonly bool[] _locked = new bool[cook.Kitchen.VesselCount];
+        private readonly bool[] _releasing = new bool[cook.Kitchen.VesselCount];
+        private readonly HashSet<string> _marks = [];
+
+        public CookFault? Check()
         {
-            if (CheckAction(cook, cook.Actions[i], i, place) is { } fault)
+            for (var i = 0; i < cook.Actions.Count; i++)
+            {
+                if (CheckOne(cook.Actions[i], i) is { } fault)
+                {
+                    return fault;
+                }
+
+                if (cook.Actions[i].Mark is { } mark)
+                {
+                    _marks.Add(mark);
+                }
+            }
+
+            return cook.Actions[^1] is CookAction.Serve ? null : new("cook.no_end", cook.Actions.Count - 1, "do");
+        }
+
+        private CookFault? CheckOne(CookAction action, int i)
+        {
+            var vessel = cook.VesselOf(action);
+            if (vessel < 0)
+            {
+                return new("cook.unknown_vessel", i, "in");
+            }
+
+            return CheckWhen(action, i, vessel)
+                ?? CheckLock(action, i, vessel)
+                ?? CheckHeat(action, i, vessel)
+                ?? CheckPlace(action, i, vessel)
+                ?? CheckAmounts(action, i)
+                ?? (action is CookAction.Serve && i != cook.Actions.Count - 1 ? new("cook.after_the_end", i, "do") : null);
+        }
+
+        private CookFault? CheckWhen(CookAction action, int i, int vessel)
+        {
+            var when = action.When;
+            if (when.Delay is { } delay && (delay < Duration.Zero || delay > Duration.FromDays(2)))
+            {
+                return new("cook.delay", i, "when.delayMinutes");
+            }
+
+            if (when.NotBefore is { } at && (at < cook.Starts || at - cook.Starts > Duration.FromDays(4)))
+            {
+                return new("cook.too_far", i, "when.notBefore");
+            }
+
+            if (when.Count is < 1 or > 60)
+            {
+                return new("cook.count", i, "when.count");
+            }
+
+            if (when.AfterMark is { } mark && !_marks.Contains(mark))
+            {
+                return new("cook.unknown_mark", i, "when.afterMark");
+            }
+
+            if (when.Look is { } look)
+            {
+                if (cook.IndexOf(look.IngredientId) is var k && (k < 0 || _place[k] < 0))
+                {
+                    return new("cook.not_in_pot", i, "when.look.ingredient");
+                }
+
+                if (_locked[_place[k]] && when.After != PotEvent.PinDown)
+                {
+                    return new("cook.lid_locked", i, "when.look");
+                }
+
+                if (look.Again < LeastLook || look.Doneness is not (>= 0 and <= 200))
+                {
+                    return new("cook.look", i, "when.look");
+                }
+            }
+
+            if (BowlLane.Holds(action) && (when.After is not null || when.Look is not null || when.AfterMark is not null))
+            {
+                return new("cook.bowl_by_clock", i, "when");
+            }
+
+            return when.After switch
+            {
+                PotEvent.PressureUp or PotEvent.Whistle when !_locked[vessel] => new("cook.not_locked", i, "when.after"),
+                PotEvent.PinDown when !_releasing[vessel] => new("cook.not_released", i, "when.after"),
+                PotEvent.Whistle when cook.Kitchen[vessel].Vessel.Cooker?.Kind != CookerKind.Weight => new("cook.no_whistle", i, "when.after"),
+                _ => null,
+            };
+        }
+
+        private CookFault? CheckLock(CookAction action, int i, int vessel)
+        {
+            if (action.When.After == PotEvent.PinDown)
+            {
+                _locked[vessel] = _releasing[vessel] = false;
+            }
+
+            var cooker = cook.Kitchen[vessel].Vessel.Cooker;
+            switch (action)
+            {
+                case CookAction.Pressurise when cooker is not { UnderPressure: true }:
+                    return new("cook.no_pressure", i, "in");
+                case CookAction.Pressurise when _locked[vessel]:
+                    return new("cook.lid_locked", i, "do");
+                case CookAction.Pressurise:
+                    _locked[vessel] = true;
+                    return null;
+                case CookAction.Release when !_locked[vessel]:
+                    return new("cook.not_locked", i, "do");
+                case CookAction.Release { Kind: ReleaseKind.Quick }:
+                    _locked[vessel] = _releasing[vessel] = false;
+                    return null;
+                case CookAction.Release:
+                    _releasing[vessel] = true;
+                    return null;
+                case CookAction.Heat:
+                    return null;
+                default:
+                    return _locked[vessel] && !BowlLane.Holds(action) ? new("cook.lid_locked", i, "do") : null;
+            }
+        }
+
+        private CookFault? CheckHeat(CookAction action, int i, int vessel)
+        {
+            var place = cook.Kitchen[vessel];
+            return action switch
+            {
+                CookAction.Heat { Flame: not Flame.Off } or CookAction.Cover or CookAction.Pressurise when place.Above => new("cook.bowl_above", i, "in"),
+                CookAction.Heat { Flame: var flame } when place.Vessel.Cooker?.Kind == CookerKind.Slow
+                    && flame is not (Flame.Off or Flame.Warm or Flame.Low or Flame.High) => new("cook.slow_setting", i, "flame"),
+                CookAction.Heat { Net.Watts: > 10_000 } => new("cook.amount", i, "watts"),
+                _ => null,
+            };
+        }
+
+        private CookFault? CheckPlace(CookAction action, int i, int vessel)
+        {
+            var id = action switch
+            {
+                CookAction.Add a => a.IngredientId,
+                CookAction.TakeOut a => a.IngredientId,
+                CookAction.Mash a => a.IngredientId,
+                CookAction.Transfer { What: TransferWhat.Ingredient } a => a.IngredientId ?? string.Empty,
+                _ => BowlLane.IngredientOf(action),
+            };
+            if (action is CookAction.Transfer transfer && CheckTransfer(transfer, i, vessel) is { } fault)
             {
                 return fault;
             }
-        }
 
-        return cook.Actions[^1] is CookAction.Serve ? null : new("cook.no_end", cook.Actions.Count - 1, "do");
-    }
-
-    private static CookFault? CheckAction(Cook cook, CookAction action, int i, Place[] place)
-    {
-        if (action.When is { Delay: { } delay } && (delay < Duration.Zero || delay > Duration.FromDays(2)))
-        {
-            return new("cook.delay", i, "when.delayMinutes");
-        }
-
-        if (action.When.NotBefore is { } at && (at < cook.Starts || at - cook.Starts > Duration.FromDays(4)))
-        {
-            return new("cook.too_far", i, "when.notBefore");
-        }
-
-        if (action.When.Look is { } look)
-        {
-            if (cook.IndexOf(look.IngredientId) is var k && (k < 0 || place[k] != Place.Pot))
+            if (id is null)
             {
-                return new("cook.not_in_pot", i, "when.look.ingredient");
+                return null;
             }
 
-            if (look.Again < Duration.FromMinutes(1) || look.Doneness is not (>= 0 and <= 200))
-            {
-                return new("cook.look", i, "when.look");
-            }
-        }
-
-        if (BowlLane.Holds(action) && (action.When.After is not null || action.When.Look is not null))
-        {
-            return new("cook.bowl_by_clock", i, "when");
-        }
-
-        var id = action is CookAction.Add add ? add.IngredientId : BowlLane.IngredientOf(action);
-        if (id is not null)
-        {
             var index = cook.IndexOf(id);
             if (index < 0)
             {
                 return new("cook.unknown_ingredient", i, "ingredient");
             }
 
-            if (place[index] == Place.Pot)
+            var wantsIn = action is CookAction.TakeOut or CookAction.Mash or CookAction.Transfer;
+            if (wantsIn != (_place[index] >= 0) || (wantsIn && _place[index] != vessel))
             {
-                return new("cook.already_in_pot", i, "ingredient");
+                return new(wantsIn ? "cook.not_in_pot" : "cook.already_in_pot", i, "ingredient");
             }
 
-            place[index] = action switch
+            switch (action)
             {
-                CookAction.Add => Place.Pot,
-                CookAction.Soak => Place.Bowl,
-                _ => place[index],
-            };
+                case CookAction.Add:
+                    _place[index] = vessel;
+                    break;
+                case CookAction.TakeOut when cook.Ingredients[index] is not ExtraIngredient:
+                    return new("cook.not_an_extra", i, "ingredient");
+                case CookAction.TakeOut:
+                    _place[index] = Shelf;
+                    break;
+                case CookAction.Mash when cook.Ingredients[index] is not PulseIngredient:
+                    return new("cook.not_a_pulse", i, "ingredient");
+                case CookAction.Transfer t:
+                    _place[index] = cook.Kitchen.IndexOf(t.To);
+                    break;
+            }
+
+            return null;
         }
 
-        var amount = action switch
+        private CookFault? CheckTransfer(CookAction.Transfer action, int i, int vessel)
         {
-            CookAction.Soak a => a.Water.Grams,
-            CookAction.AddWater a => a.Water.Grams,
-            CookAction.Measure a => a.Liquor.Grams,
-            CookAction.AddSalt a => a.Salt.Grams,
-            _ => 0,
-        };
-        return amount is >= 0 and <= 60_000 ? null : new("cook.amount", i, "grams");
+            var to = cook.Kitchen.IndexOf(action.To);
+            if (to < 0 || to == vessel)
+            {
+                return new("cook.unknown_vessel", i, "to");
+            }
+
+            if (_locked[to])
+            {
+                return new("cook.lid_locked", i, "to");
+            }
+
+            if (action.What == TransferWhat.Everything)
+            {
+                for (var k = 0; k < _place.Length; k++)
+                {
+                    _place[k] = _place[k] == vessel ? to : _place[k];
+                }
+            }
+
+            return null;
+        }
+
+        private static CookFault? CheckAmounts(CookAction action, int i)
+        {
+            var amount = action switch
+            {
+                CookAction.Soak a => a.Water.Grams,
+                CookAction.AddWater a => a.Water.Grams,
+                CookAction.Measure a => a.Liquor.Grams,
+                CookAction.PourBack a => a.Liquor.Grams,
+                CookAction.AddSalt a => a.Salt.Grams,
+                CookAction.Thicken a => a.Starch.Grams + a.Water.Grams,
+                CookAction.Transfer { Most: { } most } => most.Grams,
+                _ => 0,
+            };
+            if (amount is not (>= 0 and <= 60_000))
+            {
+                return new("cook.amount", i, "grams");
+            }
+
+            return action switch
+            {
+                CookAction.Soak { SaltShare: not (>= 0 and <= 0.05) } => new("cook.salt_share", i, "saltShare"),
+                CookAction.Soak { SodaGramsPerLitre: not (>= 0 and <= 10) } => new("cook.soda_share", i, "sodaGramsPerLitre"),
+                CookAction.AddWater { IceShare: not (>= 0 and <= 1) } => new("cook.share", i, "iceShare"),
+                CookAction.Mash { Share: not (>= 0 and <= 1) } => new("cook.share", i, "share"),
+                _ => null,
+            };
+        }
     }
 }

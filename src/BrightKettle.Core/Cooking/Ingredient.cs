@@ -3,18 +3,43 @@ using BrightKettle.Core.Units;
 
 namespace BrightKettle.Core.Cooking;
 
-/// <summary>Something with a dry weight that goes into the pot.</summary>
+/// <summary>Something with a weight that goes into the pot.</summary>
 /// <param name="Id">Unique within the cook.</param>
-/// <param name="Dry">As sold, more than 0 g.</param>
+/// <param name="Dry">As sold, more than 0 g; for what is cooked already, the dry weight that it came from.</param>
 public abstract record Ingredient(string Id, Mass Dry);
 
 /// <summary>A pulse from one bag.</summary>
 /// <param name="Pace">What is known of the bag's speed.</param>
-public sealed record PulseIngredient(string Id, Mass Dry, Pulse Pulse, Pace Pace) : Ingredient(Id, Dry);
+public sealed record PulseIngredient(string Id, Mass Dry, Pulse Pulse, Pace Pace) : Ingredient(Id, Dry)
+{
+    /// <summary>How long and how the bag was stored.</summary>
+    public Lot Lot { get; init; } = Lot.Fresh;
+
+    /// <summary>Cooked already (tin, fridge or freezer), at this temperature; null for dry seed.</summary>
+    public Temperature? CookedAt { get; init; }
+
+    /// <summary>Salt that cooked pulses bring along, g per g of their cooked weight; 0 to 0.03.</summary>
+    public double CookedSaltShare { get; init; }
+
+    /// <summary>Dry weight behind this weight of cooked, drained pulses.</summary>
+    public static Mass DryOf(Pulse pulse, Mass cooked) => cooked * (1 / (1 + pulse.Absorbed.Typical - pulse.SolidsLoss));
+}
 
 /// <summary>Rice.</summary>
 /// <param name="RateFactor">1 for the table's rice; 0.5 takes twice as long. 0.2 to 5.</param>
-public sealed record RiceIngredient(string Id, Mass Dry, Rice Rice, double RateFactor = 1) : Ingredient(Id, Dry);
+public sealed record RiceIngredient(string Id, Mass Dry, Rice Rice, double RateFactor = 1) : Ingredient(Id, Dry)
+{
+    /// <summary>Stirred in hot fat first: the grain drinks a little more slowly and clings less.</summary>
+    public bool Toasted { get; init; }
+}
+
+/// <summary>Anything else that brings water, salt, acid or pieces: stock, coconut milk, tomato, cured meat, leaves.</summary>
+/// <param name="Dry">Its whole weight, g.</param>
+public sealed record ExtraIngredient(string Id, Mass Dry, Extra Extra, Temperature Temperature) : Ingredient(Id, Dry)
+{
+    /// <summary>Pieces that must come out again; 0 to 50.</summary>
+    public int Pieces { get; init; }
+}
 
 /// <summary>A bag's speed against the reference: log-normal.</summary>
 /// <param name="Median">1 is the reference, 2 cooks in half the time. 0.1 to 5.</param>
@@ -24,4 +49,12 @@ public sealed record Pace(double Median, double Spread)
     /// <summary>The pace that this share of such bags stays below.</summary>
     public double Quantile(double share) =>
         Median * Math.Exp(Spread * MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, share));
+}
+
+/// <summary>How long a bag was kept, and how.</summary>
+/// <param name="Years">Since the harvest, 0 to 20.</param>
+public sealed record Lot(double Years, Storage Storage)
+{
+    /// <summary>Under a year, cool and dry.</summary>
+    public static Lot Fresh { get; } = new(0, Storage.Cool);
 }

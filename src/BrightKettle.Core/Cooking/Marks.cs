@@ -8,6 +8,21 @@ public static class Marks
     public const string RiceSoakStarts = "rice_soak_starts";
     public const string Light = "light";
 
+    /// <summary>The short boil of a quick soak is over: flame off, lid on.</summary>
+    public const string QuickSoak = "quick_soak";
+
+    /// <summary>The lid is locked.</summary>
+    public const string Lock = "lock";
+
+    /// <summary>The pressure has been held long enough: heat off, left alone.</summary>
+    public const string HoldOver = "hold_over";
+
+    /// <summary>The pin is down and the lid comes off.</summary>
+    public const string Opened = "opened";
+
+    /// <summary>Into the slow cooker.</summary>
+    public const string SlowStarts = "slow_starts";
+
     /// <summary>The full boil is seen; for a pulse with lectin the hard boil counts from here.</summary>
     public const string Boils = "boils";
     public const string HardBoilOver = "hard_boil_over";

@@ -19,6 +19,13 @@ public static class PotGeometry
     public static (double Heap, double Solid) Of(Ingredient ingredient, double uptake, ModelConstants c)
     {
         var grams = ingredient.Dry.Grams;
+        if (ingredient is ExtraIngredient extra)
+        {
+            // What is not liquid stands in the pot as it is, about as dense as water.
+            var volume = grams * Math.Max(0, 1 - extra.Extra.FreeWater - extra.Extra.BoundWater + uptake);
+            return (extra.Extra.FreeWater > 0.5 ? 0 : volume * 1.3, extra.Extra.FreeWater > 0.5 ? 0 : volume);
+        }
+
         var (dryHeap, cookedHeap, full, density) = ingredient switch
         {
             PulseIngredient { Pulse: var p } => (

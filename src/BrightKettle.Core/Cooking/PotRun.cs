@@ -1,25 +1,32 @@
 namespace BrightKettle.Core.Cooking;
 
-/// <summary>One look at a simulated pot. Heights in cm, volumes in mL at the liquor's temperature.</summary>
-/// <param name="Seconds">Since the cook starts.</param>
-/// <param name="Doneness">One per ingredient.</param>
-/// <param name="BedCentimetres">Height of each ingredient's own layer, one per ingredient.</param>
+/// <summary>How one vessel stands at a moment. Volumes in mL at the liquor's temperature.</summary>
 /// <param name="LevelCentimetres">Of the liquor over the base.</param>
-public sealed record PotSample(
-    double Seconds,
-    double Celsius,
-    double LiquorMillilitres,
-    double LevelCentimetres,
-    IReadOnlyList<double> Doneness,
-    IReadOnlyList<double> BedCentimetres)
+public readonly record struct VesselLevel(double Celsius, double LiquorMillilitres, double LevelCentimetres);
+
+/// <summary>One look at a simulated pot. Heights in cm.</summary>
+/// <param name="Seconds">Since the cook starts.</param>
+/// <param name="First">The first vessel.</param>
+/// <param name="Doneness">One per ingredient.</param>
+/// <param name="BedCentimetres">Height of each ingredient's layer in its own vessel, one per ingredient.</param>
+public sealed record PotSample(double Seconds, VesselLevel First, IReadOnlyList<double> Doneness, IReadOnlyList<double> BedCentimetres)
 {
-    /// <summary>Liquor standing over the bed, cm; negative where the bed's top is dry.</summary>
-    public double OverBedCentimetres => LevelCentimetres - BedCentimetres.Sum();
+    /// <summary>The vessels after the first.</summary>
+    public IReadOnlyList<VesselLevel> Others { get; init; } = [];
+
+    public double Celsius => First.Celsius;
+
+    public double LiquorMillilitres => First.LiquorMillilitres;
+
+    public double LevelCentimetres => First.LevelCentimetres;
 }
+
+/// <summary>Something that happened by itself.</summary>
+public readonly record struct Happening(PotEvent What, double Seconds, int Vessel);
 
 /// <summary>What an action did to one pot.</summary>
 /// <param name="Seconds">When it was done, since the cook starts.</param>
-/// <param name="LiquorBefore">Free liquor just before, g.</param>
+/// <param name="LiquorBefore">Free liquor of its vessel just before, g.</param>
 /// <param name="LiquorAfter">Free liquor just after, g.</param>
 /// <param name="Doneness">Of each ingredient at that moment.</param>
 /// <param name="OverBedBefore">Liquor over the bed just before, cm.</param>
@@ -39,27 +46,37 @@ public readonly record struct ActionDone(
 
 /// <summary>One pot through a whole cook.</summary>
 /// <param name="Done">One per action; null for those that were never reached.</param>
-/// <param name="BoilsAt">Each time the boil was reached, seconds.</param>
+/// <param name="Happenings">In the order of the clock.</param>
 /// <param name="StalledAt">The action whose condition never came, or null.</param>
 /// <param name="Samples">Empty when none were asked for.</param>
-/// <param name="Final">The seeds at the end.</param>
-/// <param name="FinalLiquor">Free liquor at the end, g.</param>
-/// <param name="PeakMillilitres">The fullest the pot was.</param>
+/// <param name="Final">The ingredients at the end.</param>
+/// <param name="Vessels">The vessels at the end.</param>
+/// <param name="PeakMillilitres">The fullest the first vessel was.</param>
 /// <param name="PeakSeconds">When.</param>
-/// <param name="WorstLedgerError">Largest difference of the two water accounts over the run, g.</param>
+/// <param name="DrySeconds">How long a heat burned under a bed without liquor.</param>
+/// <param name="WaterAdded">Poured in over the whole cook, bowls included, g.</param>
+/// <param name="JugGrams">Kept in the jug at the end, g.</param>
+/// <param name="WorstLedgerError">Largest difference of the two accounts of water or salt over the run, g.</param>
 public sealed record PotRun(
     IReadOnlyList<ActionDone?> Done,
-    IReadOnlyList<double> BoilsAt,
+    IReadOnlyList<Happening> Happenings,
     int? StalledAt,
     IReadOnlyList<PotSample> Samples,
     IReadOnlyList<SeedState> Final,
-    double FinalLiquor,
-    double FinalSalt,
+    IReadOnlyList<VesselState> Vessels,
     double PeakMillilitres,
     double PeakSeconds,
     double DrySeconds,
+    double WaterAdded,
+    double JugGrams,
     double WorstLedgerError)
 {
+    /// <summary>Each time the boil was reached, seconds.</summary>
+    public IReadOnlyList<double> BoilsAt => [.. Happenings.Where(h => h.What == PotEvent.Boils).Select(h => h.Seconds)];
+
+    /// <summary>Free liquor of the first vessel at the end, g.</summary>
+    public double FinalLiquor => Vessels[0].LiquorGrams;
+
     /// <summary>When the last action was done, seconds since the cook starts.</summary>
     /// <exception cref="InvalidOperationException">The run stalled.</exception>
     public double EndSeconds => Done[^1] is { } end ? end.Seconds : throw new InvalidOperationException("The run stalled before its end.");
@@ -67,4 +84,7 @@ public sealed record PotRun(
     /// <summary>What this action did.</summary>
     /// <exception cref="InvalidOperationException">The run stalled before it.</exception>
     public ActionDone At(int action) => Done[action] ?? throw new InvalidOperationException("The run stalled before this action.");
+
+    /// <summary>Seconds at which the nth event of this kind came, or null.</summary>
+    public double? Nth(PotEvent what, int n = 1) => Happenings.Where(h => h.What == what).Skip(n - 1).Select(h => (double?)h.Seconds).FirstOrDefault();
 }

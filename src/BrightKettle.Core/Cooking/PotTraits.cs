@@ -10,6 +10,9 @@ namespace BrightKettle.Core.Cooking;
 /// <param name="BurnerPower">On what the burner brings.</param>
 public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, double Evaporation, double BurnerPower)
 {
+    /// <summary>On how far a weight lets the cooker fall with each whistle.</summary>
+    public double Whistle { get; init; } = 1;
+
     /// <summary>The reference pot: every factor in its middle.</summary>
     public static PotTraits Reference(Cook cook) => AtPaceShare(cook, 0.5);
 
@@ -29,18 +32,19 @@ public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, do
     public static PotTraits[] Many(Cook cook, ModelConstants constants, int count)
     {
         var random = new SplitMix(cook.Seed);
-        double[] Column(double median, double spread) =>
-            [.. random.Permutation(count).Select(k => median * Math.Exp(spread * Normal.InvCDF(0, 1, (k + 0.5) / count)))];
+        var quantiles = Enumerable.Range(0, count).Select(k => Normal.InvCDF(0, 1, (k + 0.5) / count)).ToArray();
+        double[] Column(double median, double spread) => [.. random.Permutation(count).Select(k => median * Math.Exp(spread * quantiles[k]))];
 
         var pace = cook.Ingredients.Select(i => i switch
         {
             PulseIngredient pulse => Column(pulse.Pace.Median, pulse.Pace.Spread),
             RiceIngredient rice => Column(rice.RateFactor, constants.RiceSpread),
-            _ => Column(1, 0),
+            _ => null,
         }).ToArray();
         var thirst = Column(1, constants.RiceThirstSpread);
         var evaporation = Column(1, constants.EvaporationSpread);
         var power = Column(1, constants.BurnerSpread);
-        return [.. Enumerable.Range(0, count).Select(n => new PotTraits([.. pace.Select(p => p[n])], thirst[n], evaporation[n], power[n]))];
+        var whistle = Column(1, constants.WhistleSpread);
+        return [.. Enumerable.Range(0, count).Select(n => new PotTraits([.. pace.Select(p => p?[n] ?? 1)], thirst[n], evaporation[n], power[n]) { Whistle = whistle[n] })];
     }
 }

@@ -1,287 +1,148 @@
 using BrightKettle.Core.Catalogue;
-using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Cooking.Engine;
 using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
 
-/// <summary>Runs a cook on one pot. The only place where cooking time is computed.</summary>
+/// <summary>One pot to be run: a cook and what is hidden in it.</summary>
+public readonly record struct PotJob(Cook Cook, PotTraits Traits);
+
+/// <summary>What is wanted of a run beside its end.</summary>
+/// <param name="Sample">Whether to keep a sample each minute.</param>
+public sealed record RunOptions(bool Sample = false)
+{
+    /// <summary>The longest step, at most 10 s; shorter only to test that it does not matter.</summary>
+    public Duration Step { get; init; } = Simulator.DefaultStep;
+
+    /// <summary>Whether to find the fullest the pot was.</summary>
+    public bool Peaks { get; init; } = true;
+
+    /// <summary>Water that no account is told of: proves that the balance is watched.</summary>
+    internal double LeakGramsPerSecond { get; init; }
+
+    /// <summary>Whether to compare the books after every step.</summary>
+    internal bool Audit { get; init; }
+}
+
+/// <summary>Runs cooks on pots. The only place where cooking time is computed.</summary>
 public sealed class Simulator(ModelConstants constants)
 {
     /// <summary>Names the equations; stored with each saved forecast.</summary>
-    public const string ModelVersion = "1";
+    public const string ModelVersion = "2";
 
     /// <summary>The longest step while anything is warm.</summary>
     public static readonly Duration DefaultStep = Duration.FromSeconds(10);
 
-    /// <summary>How long a run waits for an event or for a look to be answered with yes.</summary>
-    private const double PatienceSeconds = 9 * 3600;
+    private const int FewPots = 2;
 
-    private const double SampleSeconds = 60;
-    private const double QuietSeconds = 900;
+    private static readonly RunOptions Plain = new();
 
     public ModelConstants Constants { get; } = constants;
 
-    /// <summary>Runs every action in turn.</summary>
+    /// <summary>Runs every action in turn on one pot.</summary>
     /// <param name="cook">Valid by <see cref="CookRules"/>.</param>
-    /// <param name="sample">Whether to keep a sample each minute.</param>
-    /// <param name="step">The longest step, at most 10 s; shorter only to test that it does not matter.</param>
-    public PotRun Run(Cook cook, PotTraits traits, bool sample = false, Duration? step = null) =>
-        new Runner(cook, new Pot(cook, traits, Constants), sample, (step ?? DefaultStep).TotalSeconds).Run();
+    public PotRun Run(Cook cook, PotTraits traits, RunOptions? options = null) => RunMany([new PotJob(cook, traits)], options)[0];
 
-    /// <summary>As <see cref="Run"/>, with a pot that loses water which no account is told of: proves that the balance is watched.</summary>
-    internal PotRun RunWithLeak(Cook cook, PotTraits traits, double leakGramsPerSecond) =>
-        new Runner(cook, new Pot(cook, traits, Constants, leakGramsPerSecond), false, DefaultStep.TotalSeconds).Run();
-
-    private sealed class Runner
+    /// <summary>Runs many pots, eight side by side, on as many threads as there are; the answers do not depend on how many.</summary>
+    /// <param name="jobs">Each cook valid by <see cref="CookRules"/>.</param>
+    public PotRun[] RunMany(IReadOnlyList<PotJob> jobs, RunOptions? options = null)
     {
-        private readonly Cook _cook;
-        private readonly Pot _pot;
-        private readonly double _step;
-        private readonly ActionDone?[] _done;
-        private readonly List<double> _boils = [];
-        private readonly List<PotSample>? _samples;
-        private readonly double _area;
-        private readonly List<(int Action, double Due)> _bowls;
-        private int _bowl;
-        private double _worst;
-        private double _peak;
-        private double _peakAt;
-
-        public Runner(Cook cook, Pot pot, bool sample, double step)
+        var runs = new PotRun[jobs.Count];
+        if (jobs.Count <= FewPots)
         {
-            _cook = cook;
-            _pot = pot;
-            _step = step;
-            _done = new ActionDone?[cook.Actions.Count];
-            _samples = sample ? new(400) : null;
-            _area = cook.Kitchen.Vessel.AreaSquareCentimetres;
-            _bowls = [.. BowlLane.Due(cook).Select(b => (b.Action, (b.At - cook.Starts).TotalSeconds)).OrderBy(b => b.Item2).ThenBy(b => b.Action)];
+            // One or two pots in eight lanes would leave most of them idle.
+            foreach (var group in Groups(jobs, OneLane.Width))
+            {
+                RunGroup<OneLane>(jobs, group, options ?? Plain, runs);
+            }
+
+            return runs;
         }
 
-        public PotRun Run()
+        var groups = Groups(jobs, EightLanes.Width);
+        if (groups.Count == 1)
         {
-            int? stalled = null;
-            TakeSample();
-            for (var i = 0; i < _cook.Actions.Count; i++)
-            {
-                if (BowlLane.Holds(_cook.Actions[i]))
-                {
-                    continue;
-                }
-
-                if (!Await(_cook.Actions[i]))
-                {
-                    stalled = i;
-                    break;
-                }
-
-                Do(i);
-            }
-
-            TakeSample();
-            return new(_done, _boils, stalled, _samples ?? [], _pot.Seeds, _pot.Liquor, _pot.Salt, _peak, _peakAt, _pot.DrySeconds, _worst);
+            RunGroup<EightLanes>(jobs, groups[0], options ?? Plain, runs);
+        }
+        else
+        {
+            Parallel.ForEach(groups, group => RunGroup<EightLanes>(jobs, group, options ?? Plain, runs));
         }
 
-        private bool Await(CookAction action)
+        return runs;
+    }
+
+    /// <summary>The same on this thread alone: eight side by side, or, to compare, one pot after the other by a plain loop of the same equations.</summary>
+    internal PotRun[] RunOnOneCore(IReadOnlyList<PotJob> jobs, RunOptions options, bool plainLoop)
+    {
+        var runs = new PotRun[jobs.Count];
+        foreach (var group in Groups(jobs, plainLoop ? OneLane.Width : EightLanes.Width))
         {
-            var when = action.When;
-            var start = _pot.Now;
-            var from = start;
-            if (when.After is { } what)
+            if (plainLoop)
             {
-                while (Since(what) is null)
-                {
-                    if (_pot.Now - start > PatienceSeconds || (_pot.Flame == Flame.Off && what == PotEvent.Boils))
-                    {
-                        return false;
-                    }
-
-                    AdvanceTo(_pot.Now + _step);
-                }
-
-                from = Math.Max(start, Since(what)!.Value);
+                RunGroup<OneLane>(jobs, group, options, runs);
             }
-
-            var due = from + (when.Delay?.TotalSeconds ?? 0);
-            if (when.NotBefore is { } instant)
+            else
             {
-                due = Math.Max(due, (instant - _cook.Starts).TotalSeconds);
-            }
-
-            if (action is CookAction.Add add)
-            {
-                due = Math.Max(due, BowlDone(add.IngredientId));
-            }
-
-            AdvanceTo(due);
-            return when.Look is not { } look || AwaitLook(look);
-        }
-
-        /// <summary>An ingredient cannot leave its bowl before its own soak and drain are done.</summary>
-        private double BowlDone(string id)
-        {
-            var last = 0.0;
-            foreach (var (action, due) in _bowls)
-            {
-                if (BowlLane.IngredientOf(_cook.Actions[action]) == id)
-                {
-                    last = Math.Max(last, due);
-                }
-            }
-
-            return last;
-        }
-
-        private bool AwaitLook(Look look)
-        {
-            var index = _cook.IndexOf(look.IngredientId);
-            var last = _pot.Now + PatienceSeconds;
-            while (_pot.Seeds[index].Doneness < look.Doneness)
-            {
-                if (_pot.Now >= last)
-                {
-                    return false;
-                }
-
-                AdvanceTo(_pot.Now + look.Again.TotalSeconds);
-            }
-
-            return true;
-        }
-
-        private double? Since(PotEvent what) => what == PotEvent.Boils ? _pot.BoilingSince : _pot.SurfaceDrySince;
-
-        private void AdvanceTo(double until)
-        {
-            while (_bowl < _bowls.Count && _bowls[_bowl].Due <= until + 1e-9)
-            {
-                Pass(_bowls[_bowl].Due);
-                Do(_bowls[_bowl++].Action);
-            }
-
-            Pass(until);
-        }
-
-        private void Pass(double until)
-        {
-            while (_pot.Now < until - 1e-9)
-            {
-                var grid = _pot.IsQuiet ? QuietSeconds : SampleSeconds;
-                var next = (Math.Floor((_pot.Now + 1e-6) / grid) + 1) * grid;
-                // A quiet _pot is moved on by closed forms that are exact for any _step.
-                var most = _pot.IsQuiet ? QuietSeconds : _step;
-                var boiling = _pot.BoilingSince;
-                _pot.Advance(Math.Min(Math.Min(until, next) - _pot.Now, most));
-                if (_pot.BoilingSince is { } since && boiling is null)
-                {
-                    _boils.Add(since);
-                }
-
-                _worst = Math.Max(_worst, _pot.LedgerError);
-                if (Math.Abs(_pot.Now - next) < 1e-6)
-                {
-                    NotePeak();
-                    TakeSample();
-                }
+                RunGroup<EightLanes>(jobs, group, options, runs);
             }
         }
 
-        private void Do(int at)
+        return runs;
+    }
+
+    /// <summary>Jobs that can run side by side, in their own order.</summary>
+    private static List<(Layout Layout, int[] Jobs)> Groups(IReadOnlyList<PotJob> jobs, int width)
+    {
+        var groups = new List<(Layout, int[])>();
+        var layouts = new Dictionary<Cook, Layout>(ReferenceEqualityComparer.Instance as IEqualityComparer<Cook>);
+        foreach (var alike in Enumerable.Range(0, jobs.Count).GroupBy(i => LayoutOf(jobs[i].Cook)))
         {
-            var action = _cook.Actions[at];
-            var before = _pot.Liquor;
-            var overBefore = OverBed();
-            switch (action)
-            {
-                case CookAction.Soak a:
-                    _pot.Cover(_cook.IndexOf(a.IngredientId), a.Water.Grams, a.Temperature.Celsius);
-                    break;
-                case CookAction.Drain { IngredientId: { } id }:
-                    _pot.EmptyBowl(_cook.IndexOf(id));
-                    break;
-                case CookAction.Drain:
-                    _pot.PourOff(double.PositiveInfinity);
-                    break;
-                case CookAction.Chill a:
-                    _pot.Seeds[_cook.IndexOf(a.IngredientId)].OutsideCelsius = a.Temperature.Celsius;
-                    break;
-                case CookAction.Add a:
-                    _pot.IntoPot(_cook.IndexOf(a.IngredientId));
-                    break;
-                case CookAction.AddWater a:
-                    _pot.PourWater(a.Water.Grams, a.Temperature.Celsius);
-                    break;
-                case CookAction.AddSalt a:
-                    _pot.AddSalt(a.Salt.Grams);
-                    break;
-                case CookAction.Measure a:
-                    if (a.Liquor.Grams > _pot.Liquor)
-                    {
-                        _pot.PourWater(a.Liquor.Grams - _pot.Liquor, BoilingPoint.At(_cook.Kitchen.AltitudeMetres).Celsius);
-                    }
-                    else
-                    {
-                        _pot.PourOff(_pot.Liquor - a.Liquor.Grams);
-                    }
-
-                    break;
-                case CookAction.Heat a:
-                    _pot.Flame = a.Flame;
-                    break;
-                case CookAction.Cover a:
-                    _pot.Lid = a.Lid;
-                    break;
-            }
-
-            _worst = Math.Max(_worst, _pot.LedgerError);
-            NotePeak();
-            var doneness = new double[_pot.Seeds.Length];
-            for (var i = 0; i < doneness.Length; i++)
-            {
-                doneness[i] = _pot.Seeds[i].Doneness;
-            }
-
-            _done[at] = new(_pot.Now, before, _pot.Liquor, doneness, _pot.Celsius, overBefore, OverBed());
+            groups.AddRange(alike.Chunk(width).Select(chunk => (alike.Key, chunk)));
         }
 
-        private double OverBed()
+        return groups;
+
+        Layout LayoutOf(Cook cook) => layouts.TryGetValue(cook, out var known) ? known : layouts[cook] = Layout.Of(cook);
+    }
+
+    private void RunGroup<T>(IReadOnlyList<PotJob> jobs, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs)
+        where T : struct, ILanes<T>
+    {
+        var g = new PotGroup(group.Layout, Constants, T.Width);
+        var lanes = new LaneRun[group.Jobs.Length];
+        var open = 0u;
+        for (var lane = 0; lane < T.Width; lane++)
         {
-            var (heap, solid) = _pot.Bed();
-            var liquor = PotGeometry.LiquorMillilitres(Math.Max(0, _pot.Liquor), _pot.Celsius);
-            return PotGeometry.Level(heap, solid, liquor, _area) - (heap / _area);
+            // Lanes that nobody asked for hold a copy that stands still, so that no lane ever holds nonsense.
+            var job = jobs[group.Jobs[Math.Min(lane, lanes.Length - 1)]];
+            var run = new LaneRun(g, lane, job.Cook, job.Traits, options);
+            if (lane >= lanes.Length)
+            {
+                run.Rest();
+                continue;
+            }
+
+            lanes[lane] = run;
+            open |= run.IsOver ? 0 : 1u << lane;
         }
 
-        private void NotePeak()
+        var count = 0;
+        while (open != 0)
         {
-            var (heap, solid) = _pot.Bed();
-            var liquor = PotGeometry.LiquorMillilitres(Math.Max(0, _pot.Liquor), _pot.Celsius);
-            var filled = PotGeometry.Level(heap, solid, liquor, _area) * _area;
-            filled = Math.Max(filled, heap);
-            if (filled > _peak)
+            var attention = GroupStep<T>.Advance(g, ref count) & open;
+            while (attention != 0)
             {
-                _peak = filled;
-                _peakAt = _pot.Now;
+                var lane = System.Numerics.BitOperations.TrailingZeroCount(attention);
+                attention &= attention - 1;
+                lanes[lane].Attend();
+                open &= lanes[lane].IsOver ? ~(1u << lane) : ~0u;
             }
         }
 
-        private void TakeSample()
+        for (var lane = 0; lane < lanes.Length; lane++)
         {
-            if (_samples is null)
-            {
-                return;
-            }
-
-            var (heap, solid) = _pot.Bed();
-            var liquor = PotGeometry.LiquorMillilitres(Math.Max(0, _pot.Liquor), _pot.Celsius);
-            var beds = new double[_pot.Seeds.Length];
-            var doneness = new double[_pot.Seeds.Length];
-            for (var i = 0; i < beds.Length; i++)
-            {
-                beds[i] = _pot.Seeds[i].Place == Place.Pot ? _pot.Heap(i).Heap / _area : 0;
-                doneness[i] = _pot.Seeds[i].Doneness;
-            }
-
-            _samples.Add(new(_pot.Now, _pot.Celsius, liquor, heap > 0 || liquor > 0 ? PotGeometry.Level(heap, solid, liquor, _area) : 0, doneness, beds));
+            runs[group.Jobs[lane]] = lanes[lane].Result;
         }
     }
 }

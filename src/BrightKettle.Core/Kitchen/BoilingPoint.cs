@@ -16,7 +16,15 @@ public static class BoilingPoint
             throw new ArgumentOutOfRangeException(nameof(altitudeMetres));
         }
 
-        var kilopascals = 101.325 * Math.Pow(1 - (2.25577e-5 * altitudeMetres), 5.25588);
+        return UnderPressure(altitudeMetres, 0);
+    }
+
+    /// <summary>Where water boils under a lid that holds this much pressure over the air's.</summary>
+    /// <param name="altitudeMetres">-400 to 5500.</param>
+    /// <param name="gaugeKilopascals">0 to 120 kPa.</param>
+    public static Temperature UnderPressure(double altitudeMetres, double gaugeKilopascals)
+    {
+        var kilopascals = (101.325 * Math.Pow(1 - (2.25577e-5 * altitudeMetres), 5.25588)) + gaugeKilopascals;
         return Temperature.FromCelsius((1730.63 / (8.07131 - Math.Log10(kilopascals * 7.50062))) - 233.426);
     }
 }

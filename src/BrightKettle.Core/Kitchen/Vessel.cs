@@ -15,6 +15,9 @@ public sealed record Vessel(string Id, string Name, Length Diameter, Volume Brim
     /// <summary>The same for pulses that foam freely.</summary>
     public const double UsableShareFoaming = 0.67;
 
+    /// <summary>What it does beyond a pot; null for a plain pot.</summary>
+    public Cooker? Cooker { get; init; }
+
     /// <summary>Cross-section, cm².</summary>
     public double AreaSquareCentimetres => Math.PI * Diameter.Centimetres * Diameter.Centimetres / 4;
 
@@ -22,5 +25,5 @@ public sealed record Vessel(string Id, string Name, Length Diameter, Volume Brim
     public double HeightCentimetres => Brim.Millilitres / AreaSquareCentimetres;
 
     /// <summary>Heat capacity of the empty pot, J/K: steel, 0.5 kg and 0.25 kg a litre at 0.5 kJ/(kg K) (confidence C).</summary>
-    public double HeatCapacity => 500 * (0.5 + (0.25 * Brim.Millilitres / 1000));
+    public double HeatCapacity => Cooker?.ShellJoulesPerKelvin ?? 500 * (0.5 + (0.25 * Brim.Millilitres / 1000));
 }

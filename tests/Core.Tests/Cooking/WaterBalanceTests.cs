@@ -43,11 +43,11 @@ public class WaterBalanceTests
 
     [Fact]
     public void Water_balances_in_two_accounts_at_every_step_of_any_cook() =>
-        AnyCook.Sample(cook => Run(cook).WorstLedgerError < 0.01, iter: 150);
+        AnyCook.Sample(cook => Model.Run(cook, PotTraits.Reference(cook), new RunOptions { Audit = true }).WorstLedgerError < 0.01, iter: 150);
 
     [Fact]
     public void A_leak_of_a_milligram_a_second_is_caught() =>
-        AnyCook.Sample(cook => Model.RunWithLeak(cook, PotTraits.Reference(cook), 0.001).WorstLedgerError > 0.01, iter: 20);
+        AnyCook.Sample(cook => Model.Run(cook, PotTraits.Reference(cook), new RunOptions { LeakGramsPerSecond = 0.001 }).WorstLedgerError > 0.01, iter: 20);
 
     [Fact]
     public void No_state_is_negative_or_not_a_number_in_any_cook() =>

@@ -1,0 +1,55 @@
+namespace BrightKettle.Core.Catalogue;
+
+/// <summary>Something of the kitchen beside pulses and rice. Shares are g per g of it as it goes in.</summary>
+public sealed record Extra
+{
+    public required string Id { get; init; }
+
+    public required string Name { get; init; }
+
+    public required IReadOnlyList<string> Aliases { get; init; }
+
+    /// <summary>liquid, acid, alkali, salt, sweet, meat, vegetable, dough, leaf, fat or powder.</summary>
+    public required string Kind { get; init; }
+
+    /// <summary>Water that is free at once.</summary>
+    public required double FreeWater { get; init; }
+
+    /// <summary>Water that it holds when it goes in.</summary>
+    public double BoundWater { get; init; }
+
+    /// <summary>Water that it holds when it is cooked: less gives juice, more drinks.</summary>
+    public double CookedWater { get; init; }
+
+    /// <summary>Minutes in which it comes 63 % of that way.</summary>
+    public double Minutes { get; init; } = 20;
+
+    /// <summary>Salt, low to high.</summary>
+    public Triple Salt { get; init; }
+
+    /// <summary>Share of the salt that is left after a blanch that is poured away; null where none is usual.</summary>
+    public double? SaltAfterBlanch { get; init; }
+
+    /// <summary>Minutes in which 63 % of its salt has gone into the pot; 0 at once.</summary>
+    public double SaltMinutes { get; init; }
+
+    /// <summary>Sugar.</summary>
+    public double Sugar { get; init; }
+
+    /// <summary>Acid that beans feel, mmol per g; negative for an alkali.</summary>
+    public double AcidMillimoles { get; init; }
+
+    /// <summary>Factor on the sugar's slowing, for calcium in it; 1 for none.</summary>
+    public double Firming { get; init; } = 1;
+
+    /// <summary>Sodium that does not taste of salt, g per g.</summary>
+    public double HiddenSodium { get; init; }
+
+    /// <summary>It must come out again before the table.</summary>
+    public bool ComesOut { get; init; }
+
+    /// <summary>A to D.</summary>
+    public required string Confidence { get; init; }
+
+    public string Note { get; init; } = string.Empty;
+}

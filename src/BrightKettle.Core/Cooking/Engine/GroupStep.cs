@@ -1,0 +1,67 @@
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>One step of all pots of a group: each lane by its own length, at most to its next grid line, its next duty or its ceiling.</summary>
+internal static class GroupStep<T>
+    where T : struct, ILanes<T>
+{
+    /// <summary>Salt and acid move slowly: they are followed every so many steps.</summary>
+    private const int ChemistryEvery = 6;
+
+    /// <summary>Moves every lane on; answers a bit for each lane that wants attending to.</summary>
+    public static uint Advance(PotGroup g, ref int count)
+    {
+        ref var now = ref g.WideRow<T>(Layout.Now);
+        ref var due = ref g.WideRow<T>(Layout.Due);
+        var toGrid = T.Load(ref g.Row<T>(Layout.ToGrid));
+        var step = T.Max(T.All(0), T.Min(toGrid, T.Difference(ref due, ref now)));
+        var vessels = g.Layout.Vessels;
+        if (vessels > 1)
+        {
+            T.All(0).Store(ref g.Row<T>(Layout.VesselFloat(0) + Layout.FromBelow));
+            for (var v = 1; v < vessels; v++)
+            {
+                if (g.Layout.IsAbove(v))
+                {
+                    HeatStep<T>.Above(g, v);
+                }
+            }
+        }
+
+        for (var v = 0; v < vessels; v++)
+        {
+            step = HeatStep<T>.Look(g, v, step);
+        }
+
+        for (var v = 0; v < vessels; v++)
+        {
+            var (boil, middle) = HeatStep<T>.Move(g, v, step);
+            WaterStep<T>.Settle(g, v, step, boil, middle);
+            if (g.Layout.IsAbove(v))
+            {
+                WaterStep<T>.Condense(g, v, step);
+            }
+        }
+
+        if (g.Layout.Chemistry)
+        {
+            var elapsed = T.Load(ref g.Row<T>(Layout.Elapsed)) + step;
+            elapsed.Store(ref g.Row<T>(Layout.Elapsed));
+            if (++count % ChemistryEvery == 0)
+            {
+                for (var v = 0; v < vessels; v++)
+                {
+                    ChemistryStep<T>.Settle(g, v, elapsed);
+                }
+
+                Chemistry.Settle(g);
+            }
+        }
+
+        step.AddTo(ref now);
+        var left = toGrid - step;
+        T.Where(T.Less(left, T.All(1e-3f)), T.Load(ref g.Row<T>(Layout.Grid)), left).Store(ref g.Row<T>(Layout.ToGrid));
+        var reached = T.Less(T.All(0.5f), T.Load(ref g.Row<T>(Layout.Reached)));
+        var attention = T.Where(reached, T.All(-1), T.Difference(ref due, ref now));
+        return T.Bits(T.Less(attention, T.All(1e-3f)));
+    }
+}

@@ -1,0 +1,120 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
+
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>Puts one pot into a lane: its vessels cold and empty, its ingredients on the shelf.</summary>
+internal static class PotSetup
+{
+    /// <summary>Part of the rest that counts as cooking: the closed pot cools while it rests (about 0.8 at 95 °C).</summary>
+    private const double RestShare = 0.8;
+
+    /// <summary>The same for rice that does nothing but stand, at about 90 °C and falling.</summary>
+    private const double StandingShare = 0.35;
+
+    public const float OnShelf = -1;
+
+    public static void Load(PotGroup g, int lane, Cook cook, PotTraits traits, float grid)
+    {
+        g.At(Layout.Grid, lane) = grid;
+        g.At(Layout.ToGrid, lane) = grid;
+        g.Wide(Layout.Due, lane) = 0;
+        for (var v = 0; v < g.Layout.Vessels; v++)
+        {
+            var place = cook.Kitchen[v];
+            g.Vessel(v, Layout.Celsius, lane) = (float)cook.Kitchen.RoomCelsius;
+            g.Vessel(v, Layout.Room, lane) = (float)cook.Kitchen.RoomCelsius;
+            g.Vessel(v, Layout.Shell, lane) = place.Above ? 200 : (float)place.Vessel.HeatCapacity;
+            g.Vessel(v, Layout.RatesAt, lane) = float.NaN;
+            g.Vessel(v, Layout.VapourAt, lane) = float.NaN;
+        }
+
+        for (var i = 0; i < cook.Ingredients.Count; i++)
+        {
+            var ingredient = cook.Ingredients[i];
+            g.Of(i, Layout.Place, lane) = OnShelf;
+            g.Of(i, Layout.Dry, lane) = (float)ingredient.Dry.Grams;
+            g.Of(i, Layout.PerDry, lane) = (float)(1 / ingredient.Dry.Grams);
+            g.Of(i, Layout.SoftFactor, lane) = 1;
+            g.Of(i, Layout.WetFactor, lane) = 1;
+            g.Of(i, Layout.LotFactor, lane) = 1;
+            switch (ingredient)
+            {
+                case PulseIngredient p:
+                    Pulse(g, i, lane, p, traits.Pace[i], cook.Kitchen.HardnessMilligramsPerLitre);
+                    break;
+                case RiceIngredient r:
+                    Rice(g, i, lane, r, traits.Pace[i], traits.RiceThirst);
+                    break;
+                case ExtraIngredient x:
+                    Extra(g, i, lane, x);
+                    break;
+            }
+        }
+    }
+
+    private static void Pulse(PotGroup g, int i, int lane, PulseIngredient p, double pace, double hardness)
+    {
+        var c = g.Constants;
+        var pulse = p.Pulse;
+        g.Of(i, Layout.Rate98, lane) = (float)(pace * pulse.HydrationPerHourAt98C / 3600);
+        g.Of(i, Layout.EnergyK, lane) = (float)RateLaws.EnergyKBetween(pulse.HydrationPerHourAt20C.Typical, pulse.HydrationPerHourAt98C);
+        g.Of(i, Layout.CoatRate, lane) = pulse.LagHoursAt20C > 0 ? (float)(pace / (pulse.LagHoursAt20C * 3600)) : 0;
+        g.Of(i, Layout.Coat, lane) = pulse.LagHoursAt20C > 0 ? 0 : 1;
+        g.Of(i, Layout.Ceil, lane) = (float)pulse.ColdCeiling;
+        g.Of(i, Layout.Cooked, lane) = (float)(pulse.Absorbed.Typical - pulse.ColdCeiling);
+        g.Of(i, Layout.Over, lane) = (float)(pulse.Absorbed.High - pulse.Absorbed.Typical);
+        g.Of(i, Layout.Soft98, lane) = (float)(pace / (pulse.SofteningMinutesAt98C * 60));
+        g.Of(i, Layout.Solids, lane) = (float)pulse.SolidsLoss;
+        g.Of(i, Layout.SaltRate, lane) = (float)(1 / (pulse.Kind == "split" ? c.SaltTimeSplit : c.SaltTimeBean));
+        g.Of(i, Layout.Capacity, lane) = (float)(p.Dry.Grams * c.SpecificHeatDry);
+        g.Of(i, Layout.LotFactor, lane) = (float)(Chemistry.Age(p.Lot, c) * c.Curve("hardness").Typical(hardness));
+        g.Of(i, Layout.SoftFactor, lane) = Chemistry.Speed(g.Of(i, Layout.LotFactor, lane));
+        if (p.CookedAt is not null)
+        {
+            var dry = p.Dry.Grams;
+            g.Of(i, Layout.Coat, lane) = 1;
+            g.Of(i, Layout.Soft, lane) = 1.05f;
+            g.OfWide(i, Layout.Wet, lane) = dry * pulse.ColdCeiling;
+            g.OfWide(i, Layout.Swollen, lane) = dry * (pulse.Absorbed.Typical - pulse.ColdCeiling);
+            g.OfWide(i, Layout.Book, lane) = dry * pulse.Absorbed.Typical;
+            g.Wide(Layout.Shelf, lane) -= dry * pulse.Absorbed.Typical;
+            var salt = p.CookedSaltShare * dry * (1 + pulse.Absorbed.Typical);
+            g.OfWide(i, Layout.SaltIn, lane) = salt;
+            g.OfWide(i, Layout.SaltInBook, lane) = salt;
+            g.Wide(Layout.SaltAdded, lane) -= salt;
+        }
+    }
+
+    private static void Rice(PotGroup g, int i, int lane, RiceIngredient r, double rate, double thirst)
+    {
+        var rice = r.Rice;
+        var seconds = 60 * (rice.SimmerMinutes.Typical + ((rice.Method == "cover" ? StandingShare : RestShare) * rice.RestMinutes.Typical));
+        rate *= r.Toasted ? 1 - g.Constants.RiceToasted : 1;
+        g.Of(i, Layout.Soft98, lane) = (float)(rate / seconds);
+        g.Of(i, Layout.Rate98, lane) = (float)(rate * Math.Log(WaterStep<OneLane>.Headroom / (WaterStep<OneLane>.Headroom - 1)) / seconds);
+        g.Of(i, Layout.Ceil, lane) = (float)(rice.Absorbed.Typical * thirst);
+        g.Of(i, Layout.Over, lane) = (float)(rice.Method == "steam" ? Bowls.SteamedShare * rice.Absorbed.Typical : Bowls.RiceCeiling);
+        g.Of(i, Layout.SaltRate, lane) = (float)(1 / g.Constants.SaltTimeSplit);
+        g.Of(i, Layout.Capacity, lane) = (float)(r.Dry.Grams * g.Constants.SpecificHeatDry);
+    }
+
+    private static void Extra(PotGroup g, int i, int lane, ExtraIngredient x)
+    {
+        var extra = x.Extra;
+        var grams = x.Dry.Grams;
+        g.Of(i, Layout.Rate98, lane) = (float)(1 / (60 * extra.Minutes));
+        g.Of(i, Layout.Ceil, lane) = (float)extra.CookedWater;
+        g.Of(i, Layout.SaltRate, lane) = extra.SaltMinutes > 0 ? (float)(1 / (60 * extra.SaltMinutes)) : 0;
+        g.Of(i, Layout.Solids, lane) = (float)extra.AcidMillimoles;
+        g.Of(i, Layout.Cooked, lane) = (float)extra.Sugar;
+        g.Of(i, Layout.Over, lane) = (float)extra.Firming;
+        g.Of(i, Layout.Capacity, lane) = (float)(grams * (1 - extra.FreeWater - extra.BoundWater) * g.Constants.SpecificHeatDry);
+        g.OfWide(i, Layout.Wet, lane) = grams * extra.BoundWater;
+        g.OfWide(i, Layout.Book, lane) = grams * extra.BoundWater;
+        g.Wide(Layout.Shelf, lane) -= grams * extra.BoundWater;
+        g.OfWide(i, Layout.SaltIn, lane) = grams * extra.Salt.Typical;
+        g.OfWide(i, Layout.SaltInBook, lane) = grams * extra.Salt.Typical;
+        g.Wide(Layout.SaltAdded, lane) -= grams * extra.Salt.Typical;
+    }
+}

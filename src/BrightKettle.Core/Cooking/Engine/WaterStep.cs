@@ -1,0 +1,285 @@
+using System.Runtime.CompilerServices;
+
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>Water and doneness in one vessel over one step: who drinks how much of what is there, and what that does to them.</summary>
+/// <remarks>Rates are floats; every flow is then added in doubles to the amounts and, apart from them, to the two accounts of the book.</remarks>
+internal static class WaterStep<T>
+    where T : struct, ILanes<T>
+{
+    /// <summary>Below this much liquor per gram dry the bed is no longer wetted all over.</summary>
+    private const float WettingShare = 0.08f;
+
+    /// <summary>Solids in the liquor, g per g, at which bean liquor counts as full.</summary>
+    public const float FullBroth = 0.04f;
+
+    /// <summary>How far the driving force of rice's uptake lies above the fluffy amount, so that it gets there in time.</summary>
+    public const float Headroom = 1.06f;
+
+    /// <summary>Further swelling per doubling of tender, share of the fluffy amount: porridge holds about twice as much (confidence C).</summary>
+    private const float PorridgeSwelling = 0.9f;
+
+    /// <summary>Least share of its water that a tender grain needs: 0.15 g/g short of about 1.8 reads firm.</summary>
+    private const float NeededShare = 0.92f;
+
+    /// <summary>How much further a seed swells past tender: half of the rest per this much softening.</summary>
+    private const float OverSwelling = 0.4f;
+
+    /// <summary>A hold of "many hours": four (confidence D).</summary>
+    private const float FirmingSeconds = 4 * 3600;
+
+    public static void Settle(PotGroup g, int vessel, T step, T boilWatts, T middle)
+    {
+        var v = Layout.VesselFloat(vessel);
+        ref var liquorRow = ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.Liquor);
+        ref var liquorBook = ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.LiquorBook);
+        // A quiet simmer is a little cooler in the mean than a rolling boil; under the boil the pot is what it is.
+        var quiet = T.All(1) - T.Min(T.All(1), boilWatts * T.All(1 / g.Step.Rolling));
+        var celsius = T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet)) - T.Load(ref g.Row<T>(v + Layout.Cooler));
+        SetRates(g, v, vessel, celsius);
+
+        var liquor = T.Max(T.All(0), T.FromWide(ref liquorRow));
+        var broth = Broth(g, v, vessel, liquor);
+        var (wanted, dry) = Want(g, v, vessel, step, celsius, broth);
+        var wet = T.Min(T.All(1), liquor / ((T.All(WettingShare) * dry) + T.All(1e-6f)));
+        var given = T.Min(wet, T.All(0.9f) * liquor / T.Max(T.All(1e-6f), wanted));
+        Feed(g, v, vessel, step, given, broth, ref liquorRow, ref liquorBook);
+
+        Boil(g, v, step, boilWatts, dry, ref liquorRow, ref liquorBook);
+    }
+
+    /// <summary>Steam leaves; a heat under a bare base is noted.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static void Boil(PotGroup g, int v, T step, T boilWatts, T dry, ref double liquorRow, ref double liquorBook)
+    {
+        var liquor = T.Max(T.All(0), T.FromWide(ref liquorRow));
+        var steam = T.Min(liquor * T.All(0.999999f), (T.Load(ref g.Row<T>(v + Layout.Surface)) + (boilWatts * T.All(1 / HeatStep<T>.Latent))) * step);
+        steam.TakeFrom(ref liquorRow);
+        steam.TakeFrom(ref liquorBook);
+        steam.AddTo(ref g.WideRow<T>(Layout.Steam));
+        (T.Load(ref g.Row<T>(v + Layout.Vented)) + steam).Store(ref g.Row<T>(v + Layout.Vented));
+        var power = T.Load(ref g.Row<T>(v + Layout.Power));
+        var bare = T.Where(T.Less(liquor, dry * T.All(0.01f)) & T.Less(T.All(1), power), step, T.All(0));
+        (T.Load(ref g.Row<T>(v + Layout.DrySeconds)) + bare).Store(ref g.Row<T>(v + Layout.DrySeconds));
+        (T.Load(ref g.Row<T>(v + Layout.DryEnergy)) + (bare * power)).Store(ref g.Row<T>(v + Layout.DryEnergy));
+    }
+
+    /// <summary>What condenses on a bowl above runs into it: out of the liquor below, by way of steam.</summary>
+    public static void Condense(PotGroup g, int bowl, T step)
+    {
+        var watts = T.Max(T.All(0), T.Load(ref g.Row<T>(Layout.VesselFloat(bowl) + Layout.FromBelow)));
+        ref var below = ref g.WideRow<T>(Layout.VesselDouble(0) + Layout.Liquor);
+        var flow = T.Min(T.Max(T.All(0), T.FromWide(ref below)) * T.All(0.5f), watts * step * T.All(g.Step.Condensate / HeatStep<T>.Latent));
+        flow.TakeFrom(ref below);
+        flow.TakeFrom(ref g.WideRow<T>(Layout.VesselDouble(0) + Layout.LiquorBook));
+        flow.AddTo(ref g.WideRow<T>(Layout.VesselDouble(bowl) + Layout.Liquor));
+        flow.AddTo(ref g.WideRow<T>(Layout.VesselDouble(bowl) + Layout.LiquorBook));
+    }
+
+    /// <summary>Rates at this temperature; worked out again only when it moves.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static void SetRates(PotGroup g, int v, int vessel, T celsius)
+    {
+        if (T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.RatesAt))))
+        {
+            return;
+        }
+
+        celsius.Store(ref g.Row<T>(v + Layout.RatesAt));
+        RateLaws.Softening(celsius, g.Step).Store(ref g.Row<T>(v + Layout.Softening));
+        RateLaws.Rice(celsius, g.Step).Store(ref g.Row<T>(v + Layout.RiceRate));
+        for (var i = 0; i < g.Count; i++)
+        {
+            if (g.Kind[i] != Matter.Pulse)
+            {
+                continue;
+            }
+
+            var f = g.FloatAt[i];
+            var here = HeatStep<T>.Here(g, f, vessel);
+            var now = T.Load(ref g.Row<T>(f + Layout.Rate98)) * RateLaws.Hydration(celsius, T.Load(ref g.Row<T>(f + Layout.EnergyK)), g.Step);
+            T.Where(here, now, T.Load(ref g.Row<T>(f + Layout.HydrationNow))).Store(ref g.Row<T>(f + Layout.HydrationNow));
+            var coat = T.Load(ref g.Row<T>(f + Layout.CoatRate)) * RateLaws.Coat(celsius, g.Step);
+            T.Where(here, coat, T.Load(ref g.Row<T>(f + Layout.CoatNow))).Store(ref g.Row<T>(f + Layout.CoatNow));
+        }
+    }
+
+    /// <summary>0 in water, 1 where the pulses have given off as many solids as bean liquor usually holds.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static T Broth(PotGroup g, int v, int vessel, T liquor)
+    {
+        var solids = T.Load(ref g.Row<T>(v + Layout.Thick));
+        for (var i = 0; i < g.Count; i++)
+        {
+            if (g.Kind[i] != Matter.Pulse)
+            {
+                continue;
+            }
+
+            var f = g.FloatAt[i];
+            var given = T.Load(ref g.Row<T>(f + Layout.Dry)) * T.Load(ref g.Row<T>(f + Layout.Solids)) * T.Min(T.All(1.3f), T.Load(ref g.Row<T>(f + Layout.Soft)));
+            solids += T.Where(HeatStep<T>.Here(g, f, vessel), given, T.All(0));
+        }
+
+        return T.Min(T.All(1), solids / (liquor + T.All(1)) * T.All(1 / FullBroth));
+    }
+
+    /// <summary>How much water the bed would take in this time if it were wet all over, g, and its dry mass.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static (T Wanted, T Dry) Want(PotGroup g, int v, int vessel, T step, T celsius, T broth)
+    {
+        var wanted = T.All(0);
+        var bed = T.All(0);
+        var warm = T.Max(T.All(0), T.Min(T.All(1), (celsius - T.All(50)) * T.All(0.05f)));
+        for (var i = 0; i < g.Count; i++)
+        {
+            var f = g.FloatAt[i];
+            var d = g.WideAt[i];
+            var here = HeatStep<T>.Here(g, f, vessel);
+            var dry = T.Load(ref g.Row<T>(f + Layout.Dry));
+            var perDry = T.Load(ref g.Row<T>(f + Layout.PerDry));
+            var wet = T.FromWide(ref g.WideRow<T>(d + Layout.Wet)) * perDry;
+            T drink;
+            var swell = T.All(0);
+            switch (g.Kind[i])
+            {
+                case Matter.Pulse:
+                    drink = Drink(g, f, wet, step, here);
+                    Firm(g, f, step, celsius, here);
+                    swell = Swelling(g, f, T.FromWide(ref g.WideRow<T>(d + Layout.Swollen)) * perDry, step);
+                    break;
+                case Matter.Rice:
+                    drink = RiceDrinks(g, v, f, wet, step, broth);
+                    break;
+                default:
+                    drink = (T.Load(ref g.Row<T>(f + Layout.Ceil)) - wet) * RateLaws.Taken(T.Load(ref g.Row<T>(f + Layout.Rate98)) * warm * step);
+                    break;
+            }
+
+            drink = T.Where(here, drink * dry, T.All(0));
+            swell = T.Where(here, swell * dry, T.All(0));
+            drink.Store(ref g.Row<T>(f + Layout.Drink));
+            swell.Store(ref g.Row<T>(f + Layout.Swell));
+            wanted += T.Max(T.All(0), drink) + swell;
+            if (g.Kind[i] != Matter.Extra)
+            {
+                bed += T.Where(here, dry, T.All(0));
+            }
+        }
+
+        return (wanted, bed);
+    }
+
+    /// <summary>First-order uptake behind a coat that opens; g per g dry.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static T Drink(PotGroup g, int f, T wet, T step, T here)
+    {
+        var coat = T.Load(ref g.Row<T>(f + Layout.Coat));
+        var open = step;
+        if (!T.Same(coat, T.All(1)))
+        {
+            var opening = RateLaws.Taken(T.Min(T.All(0.5f), T.Load(ref g.Row<T>(f + Layout.CoatNow)) * step));
+            var next = coat + ((T.All(1) - coat) * opening);
+            next = T.Where(T.Less(T.All(0.9999f), next), T.All(1), next);
+            open = step * (coat + next) * T.All(0.5f);
+            T.Where(here, next, coat).Store(ref g.Row<T>(f + Layout.Coat));
+        }
+
+        var rate = T.Load(ref g.Row<T>(f + Layout.HydrationNow)) * T.Load(ref g.Row<T>(f + Layout.WetFactor));
+        return T.Max(T.All(0), T.Load(ref g.Row<T>(f + Layout.Ceil)) - wet) * RateLaws.Taken(rate * open);
+    }
+
+    /// <summary>Notes how long a seed has stood at 50 to 70 °C, which firms it for good.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static void Firm(PotGroup g, int f, T step, T celsius, T here)
+    {
+        var between = here & T.Less(T.All(50), celsius) & T.Less(celsius, T.All(70));
+        (T.Load(ref g.Row<T>(f + Layout.Warm)) + T.Where(between, step, T.All(0))).Store(ref g.Row<T>(f + Layout.Warm));
+    }
+
+    /// <summary>Swelling follows softening with a minute's delay, so that a wetted bed does not gulp; g per g dry.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static T Swelling(PotGroup g, int f, T swollen, T step)
+    {
+        var soft = T.Load(ref g.Row<T>(f + Layout.Soft));
+        var over = T.Max(T.All(0), soft - T.All(1));
+        var target = (T.Load(ref g.Row<T>(f + Layout.Cooked)) * T.Min(T.All(1), soft))
+            + (T.Load(ref g.Row<T>(f + Layout.Over)) * over / (over + T.All(OverSwelling)));
+        return T.Max(T.All(0), target - swollen) * T.Min(T.All(1), step * T.All(1f / 60));
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static T Slowed(PotGroup g, T broth) => T.All(1) / (T.All(1) + (T.All(g.Step.RiceSlowing) * broth));
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static T RiceWants(PotGroup g, int f, T broth) => T.Load(ref g.Row<T>(f + Layout.Ceil)) * (T.All(1) + (T.All(g.Step.RiceThirst) * broth));
+
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static T RiceDrinks(PotGroup g, int v, int f, T wet, T step, T broth)
+    {
+        // Past tender the grain goes on swelling, to a porridge in the end.
+        var over = T.Max(T.All(0), T.Load(ref g.Row<T>(f + Layout.Soft)) - T.All(1));
+        var ceiling = RiceWants(g, f, broth) * (T.All(Headroom) + (T.All(PorridgeSwelling) * over));
+        var rate = T.Load(ref g.Row<T>(f + Layout.Rate98)) * T.Load(ref g.Row<T>(v + Layout.RiceRate)) * Slowed(g, broth);
+        return T.Max(T.All(0), ceiling - wet) * RateLaws.Taken(rate * step);
+    }
+
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static void Feed(PotGroup g, int v, int vessel, T step, T given, T broth, ref double liquorRow, ref double liquorBook)
+    {
+        for (var i = 0; i < g.Count; i++)
+        {
+            var f = g.FloatAt[i];
+            var d = g.WideAt[i];
+            var drink = T.Load(ref g.Row<T>(f + Layout.Drink));
+            var swell = T.Load(ref g.Row<T>(f + Layout.Swell)) * given;
+            // Juice leaves whether or not the bed is wet; drinking needs liquor.
+            drink = T.Where(T.Less(drink, T.All(0)), drink, drink * given);
+            ref var wetRow = ref g.WideRow<T>(d + Layout.Wet);
+            var perDry = T.Load(ref g.Row<T>(f + Layout.PerDry));
+            // Softening goes by the wetness of the middle of the step, so that halving it changes next to nothing.
+            var halfway = (T.FromWide(ref wetRow) + (drink * T.All(0.5f))) * perDry;
+            var flow = drink + swell;
+            drink.AddTo(ref wetRow);
+            swell.AddTo(ref g.WideRow<T>(d + Layout.Swollen));
+            flow.TakeFrom(ref liquorRow);
+            flow.TakeFrom(ref liquorBook);
+            flow.AddTo(ref g.WideRow<T>(d + Layout.Book));
+            var kind = g.Kind[i];
+            if (kind == Matter.Extra)
+            {
+                continue;
+            }
+
+            var soft = T.Load(ref g.Row<T>(f + Layout.Soft));
+            var gain = kind == Matter.Pulse ? Soften(g, v, f, halfway) : RiceCooks(g, v, f, halfway, soft, broth);
+            T.Where(HeatStep<T>.Here(g, f, vessel), soft + (gain * step), soft).Store(ref g.Row<T>(f + Layout.Soft));
+        }
+    }
+
+    /// <summary>A dry seed does not soften: the gate opens with hydration, smoothly, so that the states on the way rise smoothly.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static T Soften(PotGroup g, int v, int f, T wet)
+    {
+        var share = ((wet / T.Load(ref g.Row<T>(f + Layout.Ceil))) - T.All(g.Step.GateStart)) * T.All(g.Step.PerGate);
+        share = T.Max(T.All(0), T.Min(T.All(1), share));
+        var gate = share;
+        for (var n = 1; n < g.Step.GatePower; n++)
+        {
+            gate *= share;
+        }
+
+        var rate = T.Load(ref g.Row<T>(f + Layout.Soft98)) * T.Load(ref g.Row<T>(v + Layout.Softening)) * T.Load(ref g.Row<T>(f + Layout.SoftFactor)) * gate;
+        var warm = T.Load(ref g.Row<T>(f + Layout.Warm));
+        return T.Same(warm, T.All(0)) ? rate : rate / (T.All(1) + (T.All(g.Step.Firming) * T.Min(T.All(1.5f), warm * T.All(1 / FirmingSeconds))));
+    }
+
+    /// <summary>Stalls when the grain lacks the water for it.</summary>
+    [MethodImpl(MethodImplOptions.NoInlining)]
+    private static T RiceCooks(PotGroup g, int v, int f, T wet, T soft, T broth)
+    {
+        var supported = wet / (T.All(NeededShare) * RiceWants(g, f, broth));
+        var free = T.Max(T.All(0), T.Min(T.All(1), (supported - soft) * T.All(10)));
+        return T.Load(ref g.Row<T>(f + Layout.Soft98)) * T.Load(ref g.Row<T>(v + Layout.RiceRate)) * T.Load(ref g.Row<T>(f + Layout.SoftFactor)) * Slowed(g, broth) * free;
+    }
+}

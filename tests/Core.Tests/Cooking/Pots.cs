@@ -1,0 +1,68 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Tests.Cooking;
+
+/// <summary>Short ways of writing cooks, for tests of the model.</summary>
+internal static class Pots
+{
+    public static Vessel Cooker(CookerKind kind, double litres = 6) => new($"{kind}", $"{kind}", Length.FromCentimetres(22), Volume.FromMillilitres(litres * 1000))
+    {
+        Cooker = kind switch
+        {
+            CookerKind.Weight => Core.Kitchen.Cooker.WithWeight(litres * 1000),
+            CookerKind.Spring => Core.Kitchen.Cooker.WithSpring(litres * 1000),
+            CookerKind.Electric => Core.Kitchen.Cooker.Electric(litres * 1000),
+            _ => Core.Kitchen.Cooker.SlowPot(litres * 1000),
+        },
+    };
+
+    public static PulseIngredient Pulse(string id, double grams, double spread = 0, string name = "p") =>
+        new(name, Mass.FromGrams(grams), Kitchens.Pulse(id), new Pace(1, spread));
+
+    public static RiceIngredient Rice(string id, double grams, string name = "r") => new(name, Mass.FromGrams(grams), Kitchens.Rice(id));
+
+    public static ExtraIngredient Extra(string id, double grams, double celsius = 20, string? name = null) =>
+        new(name ?? id, Mass.FromGrams(grams), Kitchens.Catalogue.FindExtra(id)!, Temperature.FromCelsius(celsius));
+
+    public static CookAction Add(string id) => new CookAction.Add(When.Next, id);
+
+    public static CookAction Water(double grams, double celsius = 20, double ice = 0) =>
+        new CookAction.AddWater(When.Next, Mass.FromGrams(grams), Temperature.FromCelsius(celsius)) { IceShare = ice };
+
+    public static CookAction Heat(Flame flame, When? when = null) => new CookAction.Heat(when ?? When.Next, flame);
+
+    public static CookAction Lid(Core.Cooking.Lid lid) => new CookAction.Cover(When.Next, lid);
+
+    public static CookAction Salt(double grams, When? when = null) => new CookAction.AddSalt(when ?? When.Next, Mass.FromGrams(grams));
+
+    public static When After(double minutes) => When.Later(Duration.FromMinutes(minutes));
+
+    public static When Boils(double minutes = 0) => When.Once(PotEvent.Boils, Duration.FromMinutes(minutes));
+
+    public static CookAction Serve(When? when = null) => new CookAction.Serve(when ?? When.Next);
+
+    public static CookAction UntilTender(string id = "p", double doneness = Doneness.Tender) =>
+        new CookAction.Serve(new When(Look: new Look(id, doneness, Duration.FromSeconds(10))));
+
+    public static IEnumerable<CookAction> Soak(double hours, double grams = 250, string id = "p", double salt = 0, double soda = 0) =>
+    [
+        new CookAction.Soak(When.Next, id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)) { SaltShare = salt, SodaGramsPerLitre = soda },
+        new CookAction.Drain(When.Later(Duration.FromHours(hours)), id),
+    ];
+
+    public static Cook Cook(Vessel vessel, IReadOnlyList<Ingredient> ingredients, IEnumerable<CookAction> actions, double altitude = 0, double hardness = 0, double watts = 1500) => new(
+        new CookKitchen(vessel, Kitchens.Burner(watts), altitude, 20) { HardnessMilligramsPerLitre = hardness },
+        ingredients,
+        [.. actions],
+        Instant.FromUnixTimeSeconds(0),
+        1);
+
+    public static PotRun Run(this Cook cook, RunOptions? options = null) =>
+        CookRules.Check(cook) is { } fault ? throw new InvalidOperationException(fault.ToString()) : Kitchens.Model.Run(cook, PotTraits.Reference(cook), options);
+
+    /// <summary>Minutes from the first boil to the end.</summary>
+    public static double FromBoil(this PotRun run) => (run.EndSeconds - run.BoilsAt[0]) / 60;
+}

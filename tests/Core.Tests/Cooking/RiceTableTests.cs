@@ -1,0 +1,97 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using NodaTime;
+using Xunit;
+using static BrightKettle.Core.Tests.Cooking.Pots;
+
+namespace BrightKettle.Core.Tests.Cooking;
+
+/// <summary>All rices, two cups alone, by the method that their table names.</summary>
+public class RiceTableTests(ITestOutputHelper output)
+{
+    public static TheoryData<string> All => [.. Kitchens.Catalogue.Rices.Select(r => r.Id)];
+
+    /// <summary>The run with this many minutes between the boil (or the steam) and the flame's going out.</summary>
+    private static PotRun Run(Core.Catalogue.Rice rice, double minutes)
+    {
+        var grams = 2 * rice.GramsPerCup;
+        var water = 2 * 236.6 * rice.WaterByVolume.Typical * 0.998;
+        List<CookAction> soak = rice.SoakMinutes.Typical > 0 && rice.Method != "absorb" || rice.SoakMinutes.Low > 0
+            ? [new CookAction.Soak(When.Next, "r", Mass.FromGrams(grams * 2), Temperature.FromCelsius(20)), new CookAction.Drain(After(rice.SoakMinutes.Typical), "r")]
+            : [];
+        var rest = Serve(After(rice.RestMinutes.Typical));
+        var pot = Kitchens.Pot(20, 3.5);
+        switch (rice.Method)
+        {
+            case "steam":
+                var bowl = new CookVessel(Kitchens.Pot(16, 2), Kitchens.Burner(), Above: true);
+                var kitchen = new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), 0, 20) { Others = [bowl] };
+                return new Cook(
+                    kitchen,
+                    [Rice(rice.Id, grams)],
+                    [.. soak, Add("r") with { In = bowl.Vessel.Id, Mark = "in" }, new CookAction.AddWater(When.Next with { AfterMark = "in" }, Mass.FromGrams(1500), Temperature.FromCelsius(20)), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Heat(Flame.Off, After(minutes)), rest],
+                    Instant.FromUnixTimeSeconds(0),
+                    1).Run();
+            case "cover":
+                return Cook(pot, [Rice(rice.Id, grams)], [Water(water), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), new CookAction.Add(Boils(), "r"), Heat(Flame.Off, After(minutes)), rest]).Run();
+            case "boil_drain":
+                return Cook(pot, [Rice(rice.Id, grams)], [Add("r"), Water(grams * 5), Lid(Core.Cooking.Lid.Ajar), Heat(Flame.Full), Heat(Flame.Lively, Boils()), new CookAction.Drain(After(minutes), null), Heat(Flame.Off), rest]).Run();
+            default:
+                return Cook(pot, [Rice(rice.Id, grams)], [.. soak, Add("r"), Water(water), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Lid(rice.Id == "spanish_short" ? Core.Cooking.Lid.Open : Core.Cooking.Lid.Sealed), Heat(Flame.Off, After(minutes)), rest]).Run();
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(All))]
+    public void Two_cups_alone_are_done_in_the_printed_time(string id)
+    {
+        var rice = Kitchens.Rice(id);
+        var printed = rice.SimmerMinutes.Typical;
+        // The minutes that make it just tender after its usual rest.
+        double low = 0, high = (2 * printed) + 20;
+        for (var i = 0; i < 30; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Run(rice, middle).Final[0].Doneness >= 97 ? (low, middle) : (middle, high);
+        }
+
+        var run = Run(rice, high);
+        output.WriteLine($"{id}: {high:0.0} min, printed {printed:0}; left over {run.FinalLiquor + run.Vessels.Skip(1).Sum(v => v.LiquorGrams):0} g of liquor; uptake {run.Final[0].Uptake:0.00} g/g");
+        Assert.InRange(high, printed - Math.Max(2, 0.15 * printed), printed + Math.Max(2, 0.15 * printed));
+    }
+
+    [Fact]
+    public void Toasted_rice_takes_a_little_longer()
+    {
+        double Doneness(bool toasted) => Cook(
+            Kitchens.Pot(20, 3.5),
+            [Rice("long_white", 370) with { Toasted = toasted }],
+            [Add("r"), Water(830), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(After(12))]).Run().Final[0].Doneness;
+        Assert.InRange(Doneness(false) - Doneness(true), 1, 12);
+    }
+
+    [Fact]
+    public void A_dry_base_on_the_flame_makes_a_crust_and_in_the_end_scorches()
+    {
+        VesselState After(double minutes) => Cook(
+            Kitchens.Pot(20, 3.5),
+            [Rice("long_white", 370)],
+            [Add("r"), Water(690), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lowest, Boils()), Lid(Core.Cooking.Lid.Sealed), Serve(Pots.After(minutes))]).Run().Vessels[0];
+        Assert.True(After(12).CrustJoules < 5);
+        Assert.InRange(After(32).CrustJoules, 15, 700);
+        Assert.True(After(70).CrustJoules > After(32).CrustJoules + 100);
+    }
+
+    [Fact]
+    public void Rice_in_bean_liquor_is_slower_and_thirstier_than_in_water()
+    {
+        PotRun With(double thick) => Cook(
+            Kitchens.Pot(20, 3.5),
+            [Rice("long_white", 300)],
+            [Add("r"), Water(1200, 95), .. thick > 0 ? [new CookAction.Thicken(When.Next, Mass.FromGrams(thick), Mass.FromGrams(0))] : Array.Empty<CookAction>(), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(After(14))]).Run();
+        // Liquor of 2 to 6 % solids slows by 5 to 15 % and wants 5 to 20 % more.
+        var slower = With(0).Final[0].Doneness / With(50).Final[0].Doneness;
+        Assert.InRange(slower, 1.03, 1.15);
+    }
+}
