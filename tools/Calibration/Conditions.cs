@@ -6,51 +6,147 @@ using NodaTime;
 
 namespace BrightKettle.Calibration;
 
-/// <summary>What the tables' simmer columns mean, as a cook that the simulator can run.</summary>
-/// <remarks>
-/// 300 g in 2.2 L, a 24 cm pot of 5 L at sea level in a 20 °C room, 1500 W net, into cold water, lid ajar, a lively
-/// simmer; the clock starts at the boil and stops when 95 of 100 seeds are tender. Soaked: the middle of the usual soak
-/// at 20 °C, or 3.5 h where none is usual; drained.
-/// </remarks>
-internal static class Conditions
+/// <summary>One column of the table of times.</summary>
+internal enum Column
+{
+    SimmerSoaked,
+    SimmerUnsoaked,
+    PressureSoaked,
+    PressureUnsoaked,
+    SlowHigh,
+    SlowLow,
+}
+
+/// <summary>What the columns mean, as cooks that the simulator can run. The figures stand in conditions.json; nothing here knows a pulse by name.</summary>
+internal sealed record Conditions(
+    double Grams,
+    double WaterGrams,
+    double PotDiameterCentimetres,
+    double PotMillilitres,
+    double BurnerWatts,
+    double RoomCelsius,
+    double ShortSoakHours,
+    double PressureMillilitres,
+    double PressureGrams,
+    double PressureWaterSoaked,
+    double PressureWaterUnsoaked,
+    double SlowMillilitres,
+    double SlowGrams,
+    double SlowWaterGrams,
+    double PreboilMinutes)
 {
     private const string Id = "pulse";
+    private static readonly Instant Start = Instant.FromUnixTimeSeconds(0);
 
-    public static double SoakHours(Pulse pulse) =>
-        pulse.SoakHours.High <= 0 ? 3.5 : Math.Max(0.5, (pulse.SoakHours.Low + pulse.SoakHours.High) / 2);
+    /// <summary>The middle of the recommended soak, or a few hours where none is.</summary>
+    public double SoakHours(Pulse pulse) =>
+        pulse.SoakHours.High <= 0 ? ShortSoakHours : Math.Max(0.5, (pulse.SoakHours.Low + pulse.SoakHours.High) / 2);
 
-    /// <summary>Minutes from the boil to tender, or NaN when it never gets there.</summary>
-    public static double SimmerMinutes(Simulator simulator, Pulse pulse, bool soaked)
+    public static Span Range(Pulse pulse, Column column) => column switch
     {
-        var cook = SimmerCook(pulse, soaked);
-        var run = simulator.Run(cook, PotTraits.Reference(cook));
-        return run.StalledAt is null ? (run.EndSeconds - run.BoilsAt[0]) / 60 : double.NaN;
+        Column.SimmerSoaked => pulse.SimmerSoakedMinutes,
+        Column.SimmerUnsoaked => pulse.SimmerUnsoakedMinutes,
+        Column.PressureSoaked => pulse.PressureSoakedMinutes,
+        Column.PressureUnsoaked => pulse.PressureUnsoakedMinutes,
+        Column.SlowHigh => new(pulse.SlowHighHours.Low * 60, pulse.SlowHighHours.High * 60),
+        _ => new(pulse.SlowLowHours.Low * 60, pulse.SlowLowHours.High * 60),
+    };
+
+    /// <summary>Whether a slow cooker's pulses are boiled first: where the gate asks for it.</summary>
+    private static bool Preboiled(Pulse pulse) => pulse.LectinRisk != LectinRisk.Low;
+
+    /// <summary>Whether a slow cooker's pulses are soaked first: all but lentils and splits, which go in dry.</summary>
+    private static bool SlowSoaked(Pulse pulse) => pulse.Kind is "bean" or "pea";
+
+    /// <summary>A cook that ends when 95 of 100 seeds are tender, by looks ten seconds apart; the clock of a cell starts at the mark "clock".</summary>
+    /// <param name="holdMinutes">For pressure: how long it is held before it is left to itself; ignored elsewhere.</param>
+    public Cook CookOf(Pulse pulse, Column column, double holdMinutes = 0) => column switch
+    {
+        Column.SimmerSoaked => Simmer(pulse, true),
+        Column.SimmerUnsoaked => Simmer(pulse, false),
+        Column.PressureSoaked => Pressure(pulse, true, holdMinutes),
+        Column.PressureUnsoaked => Pressure(pulse, false, holdMinutes),
+        Column.SlowHigh => Slow(pulse, Flame.High),
+        _ => Slow(pulse, Flame.Low),
+    };
+
+    private static IEnumerable<CookAction> Soak(double grams, double hours) =>
+    [
+        new CookAction.Soak(When.Next, Id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)),
+        new CookAction.Drain(When.Later(Duration.FromHours(hours)), Id),
+    ];
+
+    private static CookAction.Serve Tender() => new CookAction.Serve(new When(Look: new Look(Id, Doneness.Tender, Duration.FromSeconds(10))));
+
+    private static IReadOnlyList<Ingredient> Ingredients(Pulse pulse, double grams) => [new PulseIngredient(Id, Mass.FromGrams(grams), pulse, new Pace(1, 0))];
+
+    private Cook Simmer(Pulse pulse, bool soaked)
+    {
+        var cold = Temperature.FromCelsius(20);
+        List<CookAction> actions =
+        [
+            .. soaked ? Soak(Grams, SoakHours(pulse)) : [],
+            new CookAction.Add(When.Next, Id),
+            new CookAction.AddWater(When.Next, Mass.FromGrams(WaterGrams), cold),
+            new CookAction.Cover(When.Next, Lid.Ajar),
+            new CookAction.Heat(When.Next, Flame.Full),
+            new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively) { Mark = "clock" },
+            Tender(),
+        ];
+        var pot = new Vessel("v", "pot", Length.FromCentimetres(PotDiameterCentimetres), Volume.FromMillilitres(PotMillilitres));
+        return new Cook(new CookKitchen(pot, Hob, 0, RoomCelsius), Ingredients(pulse, Grams), actions, Start, 1);
     }
 
-    private static Cook SimmerCook(Pulse pulse, bool soaked)
+    private Cook Pressure(Pulse pulse, bool soaked, double holdMinutes)
     {
-        var start = Instant.FromUnixTimeSeconds(0);
-        var cold = Temperature.FromCelsius(20);
-        var kitchen = new CookKitchen(
-            new Vessel("v", "24 cm", Length.FromCentimetres(24), Volume.FromMillilitres(5000)),
-            new Burner("b", "hob", Power.FromWatts(1500), Power.FromWatts(120)),
-            0,
-            20);
-        var actions = new List<CookAction>();
-        var light = When.Next;
-        if (soaked)
+        List<CookAction> actions =
+        [
+            .. soaked ? Soak(PressureGrams, SoakHours(pulse)) : [],
+            new CookAction.Add(When.Next, Id),
+            new CookAction.AddWater(When.Next, Mass.FromGrams(soaked ? PressureWaterSoaked : PressureWaterUnsoaked), Temperature.FromCelsius(20)),
+            new CookAction.Pressurise(When.Next),
+            new CookAction.Heat(When.Next, Flame.Full),
+            new CookAction.Heat(When.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes)), Flame.Off) { Mark = "clock" },
+            new CookAction.Release(When.Next, ReleaseKind.Natural),
+            new CookAction.Serve(When.Once(PotEvent.PinDown)),
+        ];
+        var cooker = new Vessel("v", "electric cooker", Length.FromCentimetres(22), Volume.FromMillilitres(PressureMillilitres)) { Cooker = Cooker.Electric(PressureMillilitres) };
+        return new Cook(new CookKitchen(cooker, Hob, 0, RoomCelsius), Ingredients(pulse, PressureGrams), actions, Start, 1);
+    }
+
+    private Cook Slow(Pulse pulse, Flame setting)
+    {
+        var boiling = Temperature.FromCelsius(100);
+        var pot = new Vessel("hob", "pot", Length.FromCentimetres(PotDiameterCentimetres), Volume.FromMillilitres(PotMillilitres));
+        var crock = new Vessel("v", "slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(SlowMillilitres)) { Cooker = Cooker.SlowPot(SlowMillilitres) };
+        List<CookAction> actions = [];
+        if (Preboiled(pulse))
         {
-            actions.Add(new CookAction.Soak(When.Next, Id, Mass.FromGrams(1200), cold));
-            actions.Add(new CookAction.Drain(When.Later(Duration.FromHours(SoakHours(pulse))), Id));
+            actions.AddRange(
+            [
+                .. Soak(SlowGrams, SoakHours(pulse)),
+                new CookAction.Add(When.Next, Id) { In = "hob" },
+                new CookAction.AddWater(When.Next, Mass.FromGrams(WaterGrams), Temperature.FromCelsius(20)) { In = "hob" },
+                new CookAction.Heat(When.Next, Flame.Full) { In = "hob" },
+                new CookAction.Heat(When.Once(PotEvent.Boils, Duration.FromMinutes(PreboilMinutes)), Flame.Off) { In = "hob" },
+                new CookAction.Transfer(When.Next, "v", TransferWhat.Ingredient) { In = "hob", IngredientId = Id, Mark = "over" },
+                new CookAction.AddWater(When.Next with { AfterMark = "over" }, Mass.FromGrams(SlowWaterGrams), boiling),
+            ]);
+        }
+        else
+        {
+            actions.AddRange(
+            [
+                .. SlowSoaked(pulse) ? Soak(SlowGrams, SoakHours(pulse)) : [],
+                new CookAction.Add(When.Next, Id),
+                new CookAction.AddWater(When.Next, Mass.FromGrams(SlowWaterGrams), boiling),
+            ]);
         }
 
-        actions.Add(new CookAction.Add(light, Id));
-        actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(2200), cold));
-        actions.Add(new CookAction.Cover(When.Next, Lid.Ajar));
-        actions.Add(new CookAction.Heat(When.Next, Flame.Full));
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively));
-        // A look every minute, and the crossing is then found by the fit on a smooth enough line.
-        actions.Add(new CookAction.Serve(new When(Look: new Look(Id, Doneness.Tender, Duration.FromSeconds(10)))));
-        return new Cook(kitchen, [new PulseIngredient(Id, Mass.FromGrams(300), pulse, new Pace(1, 0))], actions, start, 1);
+        actions.AddRange([new CookAction.Cover(When.Next, Lid.On), new CookAction.Heat(When.Next, setting) { Mark = "clock" }, Tender()]);
+        var kitchen = new CookKitchen(crock, Hob, 0, RoomCelsius) { Others = [new CookVessel(pot, Hob)] };
+        return new Cook(kitchen, Ingredients(pulse, SlowGrams), actions, Start, 1);
     }
+
+    private Burner Hob => new("b", "hob", Power.FromWatts(BurnerWatts), Power.FromWatts(120));
 }

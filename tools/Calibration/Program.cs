@@ -4,26 +4,27 @@ using BrightKettle.Calibration;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 
-// Fits two figures per pulse (softening time and hydration rate at 98 °C) to the middles of its two simmer columns,
-// and writes them beside the catalogue with a report. Usage: Calibration KINETICS.json REPORT.md
+// Fits the model to the six columns of times and writes what it found beside the catalogue, with a report.
+// Usage: Calibration CATALOGUE-FOLDER CONDITIONS.json REPORT.md DRAWING.svg [quick]
+CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
+var web = new JsonSerializerOptions(JsonSerializerDefaults.Web);
+var conditions = JsonSerializer.Deserialize<Conditions>(File.ReadAllText(args[1]), web)!;
 var catalogue = PulseCatalogue.Shipped;
-var simulator = new Simulator(catalogue.Constants);
-var fitted = catalogue.Pulses.AsParallel().AsOrdered().Select(p => Fit.Pulse(simulator, p)).ToList();
-var json = new JsonSerializerOptions(JsonSerializerDefaults.Web);
-File.WriteAllText(args[0], "[\n" + string.Join(",\n", fitted.Select(f => "  " + JsonSerializer.Serialize(
-    new Kinetics(f.Id, Math.Round(f.SofteningMinutesAt98C, 2), Math.Round(f.HydrationPerHourAt98C, 3)), json))) + "\n]\n");
-
-var cells = catalogue.Pulses.SelectMany(p =>
-{
-    var pulse = p with { SofteningMinutesAt98C = Math.Round(fitted.First(f => f.Id == p.Id).SofteningMinutesAt98C, 2), HydrationPerHourAt98C = Math.Round(fitted.First(f => f.Id == p.Id).HydrationPerHourAt98C, 3) };
-    return new[]
-    {
-        (pulse.Name, Column: "soaked", Range: p.SimmerSoakedMinutes, Minutes: Conditions.SimmerMinutes(simulator, pulse, true)),
-        (pulse.Name, Column: "unsoaked", Range: p.SimmerUnsoakedMinutes, Minutes: Conditions.SimmerMinutes(simulator, pulse, false)),
-    };
-}).ToList();
-File.WriteAllText(args[1], Report.Write(cells));
+var fit = new Fit(catalogue, conditions);
+var quick = args.Length > 4 && args[4] == "quick";
+var (constants, pulses) = quick
+    ? (catalogue.Constants, fit.Pulses(new Simulator(catalogue.Constants), catalogue.Pulses, Cells.Columns, 120))
+    : fit.All(Console.WriteLine);
+var simulator = new Simulator(constants);
+var cells = Cells.Run(simulator, conditions, pulses, Cells.Columns);
+var leftOut = LeftOut.Run(fit, simulator, conditions, pulses);
+var collapse = Collapse.Anchors(simulator, conditions, pulses);
+Output.Write(args[0], constants, pulses, collapse);
+File.WriteAllText(args[2], Report.Write(constants, cells, leftOut));
+File.WriteAllText(args[3], Drawing.Write(cells));
 foreach (var column in cells.GroupBy(c => c.Column))
 {
-    Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"simmer, {column.Key}: {column.Count(c => c.Range.Contains(c.Minutes, 0.05))} of {column.Count()} inside the table's range"));
+    Console.WriteLine($"{column.Key}: {column.Count(c => c.Inside)} of {column.Count()} inside");
 }
+
+Console.WriteLine($"all: {cells.Count(c => c.Inside)} of {cells.Count} inside ({100.0 * cells.Count(c => c.Inside) / cells.Count:0.0} %)");
