@@ -20,6 +20,20 @@ public enum SoakChoice
 {
     None,
     Overnight,
+
+    /// <summary>Two or three minutes at the boil, an hour covered off the heat, drained.</summary>
+    Quick,
+}
+
+/// <summary>In what the pulses are cooked.</summary>
+public enum Method
+{
+    OpenPot,
+    Pressure,
+    SlowCooker,
+
+    /// <summary>Cooked already: from a tin, the fridge or the freezer.</summary>
+    Cooked,
 }
 
 /// <summary>What is wanted, by when, with what.</summary>
@@ -47,6 +61,14 @@ public sealed record Dish(
 {
     /// <summary>1 for the table's rice; other values only to ask what a slower rice would change.</summary>
     public double RiceRateFactor { get; init; } = 1;
+
+    public Method Method { get; init; } = Method.OpenPot;
+
+    /// <summary>The cooker for <see cref="Method.Pressure"/> and <see cref="Method.SlowCooker"/>; null otherwise.</summary>
+    public Vessel? Cooker { get; init; }
+
+    /// <summary>How the bag was kept.</summary>
+    public Lot Lot { get; init; } = Lot.Fresh;
 
     public Mass TotalDry => Rice is null ? PulseDry : PulseDry + RiceDry;
 

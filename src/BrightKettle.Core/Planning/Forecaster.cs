@@ -23,7 +23,7 @@ public sealed class Forecaster(Simulator simulator)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(pots, 10);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(pots, 2000);
-        var reference = simulator.Run(cook, PotTraits.Reference(cook), sample: true);
+        var reference = simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
         var runs = RunMany(cook, pots, sample: true);
         return new(
             cook,
@@ -49,9 +49,7 @@ public sealed class Forecaster(Simulator simulator)
     private PotRun[] RunMany(Cook cook, int pots, bool sample)
     {
         var traits = PotTraits.Many(cook, simulator.Constants, pots);
-        var runs = new PotRun[pots];
-        Parallel.For(0, pots, i => runs[i] = simulator.Run(cook, traits[i], sample));
-        return runs;
+        return simulator.RunMany([.. traits.Select(t => new PotJob(cook, t))], new RunOptions(sample) { Peaks = false });
     }
 
     /// <summary>Whether every ingredient is within what is wanted, and no bed scorched.</summary>

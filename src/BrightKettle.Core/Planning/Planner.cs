@@ -55,7 +55,7 @@ public sealed class Planner(Simulator simulator)
             return Refuse(PlanRefusal.TooSoon, "serveAt", new(EarliestTable: table, Minutes: (dish.ServeAt - light).TotalMinutes));
         }
 
-        var usable = dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
+        var usable = Usable(dish);
         if (solved.Run.PeakMillilitres > usable)
         {
             var join = WaySolver.IndexOf(solved.Cook, Marks.Join);
@@ -70,6 +70,11 @@ public sealed class Planner(Simulator simulator)
             ? Refuse(PlanRefusal.GateBlocks, "soak")
             : null;
     }
+
+    /// <summary>What of the first vessel may be filled at any moment, mL.</summary>
+    private static double Usable(Dish dish) => dish.Method == Method.Pressure
+        ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
+        : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
 
     private static bool AwakeThroughout(Dish dish, Instant light)
     {

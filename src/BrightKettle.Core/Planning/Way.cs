@@ -43,8 +43,26 @@ internal sealed record Way(Order Order, Instant LightAt)
     /// <summary>Doneness of the rice at which the flame may go out, since its rest brings it the remainder; null to go by the clock.</summary>
     public double? RiceOff { get; init; }
 
+    /// <summary>Under pressure: minutes held.</summary>
+    public double HoldMinutes { get; init; }
+
     /// <summary>Water of the soak over the dry weight: enough to stay covered when they have swollen.</summary>
     private const double SoakWaterShare = 3;
+
+    /// <summary>Water of a quick soak over the dry weight.</summary>
+    private const double QuickSoakWaterShare = 4;
+
+    /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
+    private const double TinSaltShare = 0.006;
+
+    /// <summary>Marks that one vessel waits for.</summary>
+    private const string Over = "into_crock";
+    private const string Back = "into_pot";
+
+    private static readonly Duration QuickSoakBoil = Duration.FromMinutes(2.5);
+
+    /// <summary>Fresh water from the kettle, a little under the boil when it lands.</summary>
+    private static readonly Temperature Kettle = Temperature.FromCelsius(92);
 
     /// <summary>A rice that is not quite there when the clock says so is tasted again after this long.</summary>
     private static readonly Duration TasteAgain = Duration.FromMinutes(3);
@@ -88,8 +106,21 @@ internal sealed record Way(Order Order, Instant LightAt)
         }
 
         var starts = actions.Min(a => a.When.NotBefore ?? LightAt);
-        var kitchen = new CookKitchen(dish.Vessel, dish.Burner, dish.Household.AltitudeMetres, dish.Household.Room.Celsius);
-        var ingredients = new List<Ingredient> { new PulseIngredient(PulseId, dish.PulseDry, dish.Pulse, dish.Pace) };
+        var first = dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel;
+        var kitchen = new CookKitchen(first, dish.Burner, dish.Household.AltitudeMetres, dish.Household.Room.Celsius)
+        {
+            HardnessMilligramsPerLitre = dish.Household.HardnessMilligramsPerLitre,
+            Others = dish.Method == Method.SlowCooker ? [new CookVessel(dish.Cooker!, dish.Burner)] : [],
+        };
+        var ingredients = new List<Ingredient>
+        {
+            new PulseIngredient(PulseId, dish.PulseDry, dish.Pulse, dish.Pace)
+            {
+                Lot = dish.Lot,
+                CookedAt = dish.Method == Method.Cooked ? dish.Household.Room : null,
+                CookedSaltShare = dish.Method == Method.Cooked ? TinSaltShare : 0,
+            },
+        };
         if (dish.Rice is { } rice)
         {
             ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor));
@@ -131,30 +162,111 @@ internal sealed record Way(Order Order, Instant LightAt)
 
     private void AddPulseStart(List<CookAction> actions, Dish dish)
     {
-        actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
-        AddWaterAndFlame(actions, dish, Lid.Ajar);
+        if (dish.Soak == SoakChoice.Quick)
+        {
+            AddQuickSoak(actions, dish);
+            actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), Kettle));
+            actions.Add(new CookAction.Cover(When.Next, Lid.Ajar));
+            actions.Add(new CookAction.Heat(When.Next, Flame.Full));
+        }
+        else if (dish.Method == Method.Pressure && !NeedsHardBoil(dish))
+        {
+            actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+            actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), dish.Household.Room));
+        }
+        else if (dish.Method == Method.SlowCooker && !NeedsHardBoil(dish))
+        {
+            AddSlow(actions, dish, When.At(LightAt));
+            return;
+        }
+        else
+        {
+            actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+            AddWaterAndFlame(actions, dish, Lid.Ajar);
+        }
+
         if (NeedsHardBoil(dish))
         {
             var minutes = LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious);
             actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Rolling) { Mark = Marks.Boils });
-            actions.Add(new CookAction.Heat(When.Later(minutes), Flame.Lively) { Mark = Marks.HardBoilOver });
+            actions.Add(new CookAction.Heat(When.Later(minutes), dish.Method == Method.OpenPot ? Flame.Lively : Flame.Off) { Mark = Marks.HardBoilOver });
         }
-        else
+        else if (dish.Method is Method.OpenPot or Method.Cooked)
         {
             actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively) { Mark = Marks.Boils });
         }
 
+        switch (dish.Method)
+        {
+            case Method.Pressure:
+                AddPressure(actions);
+                break;
+            case Method.SlowCooker:
+                actions.Add(new CookAction.Transfer(When.Next, dish.Cooker!.Id, TransferWhat.Everything) { Mark = Over });
+                AddSlow(actions, dish, null);
+                break;
+            default:
+                AddLook(actions, new When(NotBefore: FirstLook));
+                break;
+        }
+    }
+
+    private void AddLook(List<CookAction> actions, When when)
+    {
         if (Wait is { } state)
         {
-            actions.Add(new CookAction.Heat(
-                new When(NotBefore: FirstLook, Look: new Look(PulseId, Doneness.Anchor(state), LookAgain)), Flame.Off)
-            { Mark = Marks.Ready });
+            actions.Add(new CookAction.Heat(when with { Look = new Look(PulseId, Doneness.Anchor(state), LookAgain) }, Flame.Off) { Mark = Marks.Ready });
             actions.Add(new CookAction.Cover(When.Next, Lid.On));
         }
     }
 
+    private void AddQuickSoak(List<CookAction> actions, Dish dish)
+    {
+        actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+        actions.Add(new CookAction.AddWater(When.Next, dish.PulseDry * QuickSoakWaterShare, dish.Household.Room));
+        actions.Add(new CookAction.Cover(When.Next, Lid.On));
+        actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.Light });
+        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils, QuickSoakBoil), Flame.Off) { Mark = Marks.QuickSoak });
+        actions.Add(new CookAction.Drain(When.Later(LectinGate.QuickSoakRest), null) { Mark = Marks.SoakEnds });
+    }
+
+    /// <summary>Locked, up, held, left alone; then the lid comes off and a look decides.</summary>
+    private void AddPressure(List<CookAction> actions)
+    {
+        actions.Add(new CookAction.Pressurise(When.Next) { Mark = Marks.Lock });
+        actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = actions.Exists(a => a.Mark == Marks.Light) ? null : Marks.Light });
+        actions.Add(new CookAction.Heat(When.Once(PotEvent.PressureUp), Flame.Gentle));
+        actions.Add(new CookAction.Heat(When.Later(Duration.FromMinutes(HoldMinutes)), Flame.Off) { Mark = Marks.HoldOver });
+        actions.Add(new CookAction.Release(When.Next, ReleaseKind.Natural));
+        actions.Add(new CookAction.Heat(When.Once(PotEvent.PinDown), Flame.Lively) { Mark = Marks.Opened });
+        AddLook(actions, When.Next);
+    }
+
+    /// <summary>In the crock with boiling water until a look finds them soft; then back into the pot with all they have.</summary>
+    /// <param name="starts">When the dry seed goes in; null when they come over from the pot.</param>
+    private void AddSlow(List<CookAction> actions, Dish dish, When? starts)
+    {
+        var crock = dish.Cooker!.Id;
+        if (starts is null)
+        {
+            actions.Add(new CookAction.Cover(When.Next with { AfterMark = Over }, Lid.On) { In = crock });
+        }
+        else
+        {
+            actions.Add(new CookAction.Add(starts, PulseId) { In = crock });
+            actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), Kettle) { In = crock });
+            actions.Add(new CookAction.Cover(When.Next, Lid.On) { In = crock });
+        }
+
+        actions.Add(new CookAction.Heat(When.Next, Flame.High) { In = crock, Mark = starts is null ? Marks.SlowStarts : Marks.Light });
+        actions.Add(new CookAction.Heat(new When(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Off) { In = crock, Mark = Marks.Ready });
+        actions.Add(new CookAction.Transfer(When.Next, dish.Vessel.Id, TransferWhat.Everything) { In = crock, Mark = Back });
+        actions.Add(new CookAction.Cover(When.Next with { AfterMark = Back }, Lid.On));
+    }
+
     /// <summary>A hard boil clears the gate for a soaked pulse; for a dry one it clears nothing, but it is asked for all the same.</summary>
-    private static bool NeedsHardBoil(Dish dish) => dish.Pulse.LectinRisk != Catalogue.LectinRisk.Low;
+    private static bool NeedsHardBoil(Dish dish) =>
+        dish.Pulse.LectinRisk != Catalogue.LectinRisk.Low && dish.Method != Method.Cooked && !(dish.Method == Method.Pressure && dish.Soak == SoakChoice.None);
 
     private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
     {

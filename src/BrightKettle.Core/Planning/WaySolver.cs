@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -17,6 +18,12 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
     private const double FastShare = 0.9;
 
     private const int MostTries = 16;
+
+    /// <summary>Water under pressure over the dry weight: what they drink and enough to stay covered.</summary>
+    private const double PressureWaterShare = 2.2;
+
+    /// <summary>J/g, for a first guess at the water that a hard boil takes.</summary>
+    private const double HeatOfSteam = 2257;
 
     /// <summary>A rough forecast that misses by more than this will not be mended by an exact one.</summary>
     private const double HopelessBy = 8;
@@ -38,12 +45,23 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
     private readonly double _most = Doneness.MostWanted(dish.Pulse, dish.MeltingIsWelcome);
 
     /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft.</summary>
-    private double Aim => Math.Sqrt(Doneness.Wanted * _most);
+    private double Aim => dish.MeltingIsWelcome && dish.Pulse is { Kind: "split", FallsApartAt: { } melts }
+        ? Math.Min(_most, WellMelted * melts)
+        : Math.Sqrt(Doneness.Wanted * _most);
 
-    private bool AtRisk => dish.Pulse.LectinRisk != LectinRisk.Low;
+    /// <summary>A split that is to melt goes this far past the point at which it falls apart.</summary>
+    private const double WellMelted = 1.1;
+
+    private bool AtRisk => dish.Pulse.LectinRisk != LectinRisk.Low && dish.Method != Method.Cooked;
 
     public SolvedWay Solve()
     {
+        if (dish.Method is Method.Pressure or Method.SlowCooker)
+        {
+            var order = dish.Rice is null ? Order.PulseAlone : Order.PulseFirst;
+            return SolveWaiting(new Way(order, dish.ServeAt) { Wait = FeltState.Soft });
+        }
+
         if (dish.Rice is null)
         {
             return SolveWaiting(new Way(Order.PulseAlone, dish.ServeAt) { Wait = FeltState.Soft });
@@ -189,7 +207,16 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
             JoinLiquor = way.JoinLiquor > 0 || rice is null ? way.JoinLiquor : FirstGuess(rice),
             LastMinutes = way.LastMinutes > 0 || rice is null ? way.LastMinutes : rice.SimmerMinutes.Typical,
             Water = dish.PulseDry.Grams * 4,
+            FirstLook = way.LightAt,
         };
+        if (dish.Method == Method.Pressure)
+        {
+            // A hard boil before the lid is locked takes its steam from the same water.
+            var hard = AtRisk && dish.Soak != SoakChoice.None ? LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious) : Duration.Zero;
+            var steam = simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds;
+            way = way with { Water = Math.Max(dish.PulseDry.Grams * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.Millilitres) + steam };
+            way = way with { HoldMinutes = Hold(way) };
+        }
         for (var i = 0; i < 2; i++)
         {
             var slow = SecondsUntil(way, SlowShare);
@@ -213,6 +240,32 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
         }
 
         return Round(Settle(way));
+    }
+
+    /// <summary>Whole minutes under pressure after which the reference bag is just soft when the pin falls; eight tries side by side, twice.</summary>
+    private double Hold(Way way)
+    {
+        var (low, high) = (0.0, 64.0);
+        for (var round = 0; round < 2; round++)
+        {
+            var step = (high - low) / 8;
+            var holds = Enumerable.Range(1, 8).Select(k => low + (k * step)).ToArray();
+            var runs = simulator.RunMany([.. holds.Select(h => Opened(way with { HoldMinutes = h }))], new RunOptions { Peaks = false });
+            var enough = Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
+            high = enough < 0 ? high : holds[enough];
+            low = high - step;
+        }
+
+        return Math.Ceiling(high);
+    }
+
+    /// <summary>The cook up to the moment at which the lid comes off.</summary>
+    private PotJob Opened(Way way)
+    {
+        var cook = (way with { Order = Order.PulseAlone }).Build(dish);
+        var at = IndexOf(cook, Marks.Opened);
+        cook = cook with { Actions = [.. cook.Actions.Take(at), new CookAction.Serve(cook.Actions[at].When)] };
+        return new(cook, PotTraits.Reference(cook));
     }
 
     private static Way Schedule(Way way, double slow, double fast)

@@ -1,11 +1,15 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
 
 namespace BrightKettle.Core.Safety;
 
 /// <summary>Which cautions belong to a cook, as stable codes in the order in which they should be read.</summary>
 public static class Cautions
 {
+    /// <summary>Of soda in the cooking water, g per L: more is soapy, and a lot of sodium.</summary>
+    public const double MostSodaGramsPerLitre = 2.5;
+
     public static IReadOnlyList<string> For(Cook cook, IReadOnlyList<GateFinding> findings)
     {
         var codes = new List<string>();
@@ -16,8 +20,60 @@ public static class Cautions
             codes.Add("boil_over");
         }
 
+        AddForCookers(codes, cook);
+        AddForExtras(codes, cook);
         codes.Add(cook.Ingredients.OfType<RiceIngredient>().Any() ? "keep_rice" : "keep_pulses");
         codes.Add("local_guidance");
         return [.. codes.Distinct()];
+    }
+
+    private static void AddForCookers(List<string> codes, Cook cook)
+    {
+        var kinds = Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v].Vessel.Cooker?.Kind).ToList();
+        if (cook.Actions.Any(a => a is CookAction.Pressurise))
+        {
+            codes.AddRange(["cooker.fill", "cooker.vent", "cooker.silent", "cooker.never_force"]);
+            if (cook.Ingredients.OfType<PulseIngredient>().Any(p => p.Pulse.Foam == Foam.High) || cook.Actions.Any(a => a is CookAction.Release { Kind: ReleaseKind.Quick }))
+            {
+                codes.Add("cooker.release");
+            }
+        }
+
+        if (kinds.Contains(CookerKind.Slow))
+        {
+            codes.Add("slow_cooker");
+        }
+
+        if (cook.Actions.Any(a => a is CookAction.Cover { Lid: Lid.Wrapped } or CookAction.Heat { Flame: Flame.Warm }))
+        {
+            codes.Add("hold_hot");
+        }
+
+        if (cook.Actions.Any(a => a is CookAction.Cover { Lid: Lid.Sealed }))
+        {
+            codes.Add("seal");
+        }
+    }
+
+    private static void AddForExtras(List<string> codes, Cook cook)
+    {
+        var water = cook.Actions.OfType<CookAction.AddWater>().Sum(a => a.Water.Grams);
+        foreach (var extra in cook.Ingredients.OfType<ExtraIngredient>())
+        {
+            if (extra.Extra.Kind == "alkali")
+            {
+                codes.Add(extra.Dry.Grams > MostSodaGramsPerLitre * water / 1000 ? "soda.too_much" : "soda");
+            }
+
+            if (extra.Extra.Kind == "meat")
+            {
+                codes.Add("meat");
+            }
+
+            if (extra.Extra.ComesOut)
+            {
+                codes.Add("comes_out");
+            }
+        }
     }
 }

@@ -13,15 +13,19 @@ public sealed record GateFinding(string Code, string IngredientId, int? Action, 
 
 /// <summary>Whether a pulse with lectin may go on to gentle cooking. Judges actions and observations, never the texture model.</summary>
 /// <remarks>
-/// Soaked 5 h or more, the water thrown away, and boiled hard in fresh water: then anything goes. Unsoaked or not boiled
-/// hard: only in a pot that keeps boiling until a look has found nothing firm. Strictest of the guidance collected in
-/// the project's reference (10 minutes at least, 30 in the cautious setting and above 1000 m).
+/// Soaked 5 h or more (or quick-soaked), the water thrown away, and boiled hard in fresh water: then anything goes. Unsoaked
+/// or not boiled hard: only in a pot that keeps boiling, or under pressure, until a look has found nothing firm; never in a
+/// slow cooker or a wrapped pot. Strictest of the guidance collected in the project's reference (10 minutes at least, 30 in
+/// the cautious setting and above 1000 m). What was cooked in a tin is past all this.
 /// </remarks>
 public static class LectinGate
 {
     public static readonly Duration LeastSoak = Duration.FromHours(5);
     public static readonly Duration HardBoil = Duration.FromMinutes(10);
     public static readonly Duration HardBoilCautious = Duration.FromMinutes(30);
+    /// <summary>How long a quick soak stands covered off the heat, at least.</summary>
+    public static readonly Duration QuickSoakRest = Duration.FromMinutes(60);
+
     private const double HighAltitudeMetres = 1000;
 
     public static Duration RequiredBoil(double altitudeMetres, bool cautious) =>
@@ -32,7 +36,7 @@ public static class LectinGate
     {
         var required = RequiredBoil(cook.Kitchen.AltitudeMetres, cautious);
         return [.. cook.Ingredients.OfType<PulseIngredient>()
-            .Where(p => p.Pulse.LectinRisk != LectinRisk.Low)
+            .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null)
             .Select(p => JudgeOne(cook, p.Id, required))];
     }
 
@@ -63,33 +67,76 @@ public static class LectinGate
     private static GateFinding JudgeOne(Cook cook, string id, Duration required)
     {
         var minutes = required.TotalMinutes;
-        if (SoakedAndDrained(cook, id) && BoilsHard(cook, id) >= required)
+        if (KeepsSoakWater(cook, id) is { } kept)
         {
-            return new("lectin.hard_boil", id, null, false, minutes);
+            return new("lectin.soak_water_kept", id, kept, true);
         }
 
+        var boiledAt = SoakedAndDrained(cook, id) ? BoiledHardAt(cook, id, required) : -1;
         var inPot = false;
+        var locked = false;
         for (var i = 0; i < cook.Actions.Count; i++)
         {
             var action = cook.Actions[i];
             inPot |= action is CookAction.Add add && add.IngredientId == id;
-            if (!inPot)
+            locked = Locked(action, locked);
+            if (!inPot || DrainsSoak(cook, i))
             {
                 continue;
             }
 
-            if (action.When.Look is { } look && look.IngredientId == id && look.Doneness >= Doneness.Tender)
+            if (boiledAt >= 0 && i >= boiledAt)
+            {
+                return new("lectin.hard_boil", id, null, false, minutes);
+            }
+
+            if (action.When.Look is { } look && look.IngredientId == id && look.Doneness >= Doneness.Tender && !IsGentle(cook, action))
             {
                 return new("lectin.keep_boiling", id, i, false);
             }
 
-            if (action is CookAction.Heat { Flame: Flame.Off or Flame.Lowest } or CookAction.Serve)
+            if (IsGentle(cook, action) || (!locked && action is CookAction.Heat { Flame: Flame.Off or Flame.Lowest or Flame.Warm }) || action is CookAction.Serve)
             {
                 return new("lectin.not_boiled", id, i, true, minutes);
             }
         }
 
         return new("lectin.not_boiled", id, cook.Actions.Count - 1, true, minutes);
+    }
+
+    private static bool Locked(CookAction action, bool before) => action switch
+    {
+        CookAction.Pressurise { High: true } => true,
+        CookAction.Release { Kind: ReleaseKind.Quick } => false,
+        _ when action.When.After == PotEvent.PinDown => false,
+        _ => before,
+    };
+
+    /// <summary>A slow cooker on any setting, or a pot in blankets: heat that never boils.</summary>
+    private static bool IsGentle(Cook cook, CookAction action) =>
+        action is CookAction.Cover { Lid: Lid.Wrapped }
+        || (action is CookAction.Heat { Flame: not Flame.Off } && cook.Kitchen[cook.VesselOf(action)].Vessel.Cooker?.Kind == Kitchen.CookerKind.Slow);
+
+    /// <summary>Index of the action at which the pulse goes into the pot with the water it was soaked in, or null.</summary>
+    private static int? KeepsSoakWater(Cook cook, string id)
+    {
+        var wet = false;
+        for (var i = 0; i < cook.Actions.Count; i++)
+        {
+            switch (cook.Actions[i])
+            {
+                case CookAction.Soak soak when soak.IngredientId == id:
+                    wet = true;
+                    break;
+                case CookAction.Drain drain when drain.IngredientId == id:
+                    wet = false;
+                    break;
+                case CookAction.Add add when add.IngredientId == id:
+                    return wet ? i : null;
+            }
+        }
+
+        return null;
     }
 
     private static bool SoakedAndDrained(Cook cook, string id)
@@ -112,23 +159,56 @@ public static class LectinGate
             }
         }
 
-        return false;
+        return QuickSoakEnds(cook, id) >= 0;
     }
 
-    /// <summary>How long the pot is kept at a rolling boil, counted from the boil being seen with this pulse in it.</summary>
-    private static Duration BoilsHard(Cook cook, string id)
+    /// <summary>Index of the drain that ends a quick soak of this pulse: boiled, an hour off the heat, poured away; -1 for none.</summary>
+    private static int QuickSoakEnds(Cook cook, string id)
     {
         var inPot = false;
-        for (var i = 0; i < cook.Actions.Count - 1; i++)
+        var (off, rested) = (false, Duration.Zero);
+        for (var i = 0; i < cook.Actions.Count; i++)
+        {
+            var action = cook.Actions[i];
+            inPot |= action is CookAction.Add add && add.IngredientId == id;
+            if (off)
+            {
+                rested += action.When.Delay ?? Duration.Zero;
+            }
+
+            if (inPot && off && action is CookAction.Drain { IngredientId: null, Keep: false })
+            {
+                return rested >= QuickSoakRest ? i : -1;
+            }
+
+            if (action is CookAction.Heat heat)
+            {
+                (off, rested) = (inPot && heat.Flame == Flame.Off && heat.When.After == PotEvent.Boils, Duration.Zero);
+            }
+        }
+
+        return -1;
+    }
+
+    /// <summary>Whether this action belongs to a quick soak, whose water is thrown away before anything is cooked.</summary>
+    private static bool DrainsSoak(Cook cook, int action) =>
+        cook.Ingredients.OfType<PulseIngredient>().Any(p => QuickSoakEnds(cook, p.Id) is var end && action <= end);
+
+    /// <summary>Index of the first action after the pot has been kept at a rolling boil long enough, counted from the boil being seen with this pulse in it; -1 for never.</summary>
+    private static int BoiledHardAt(Cook cook, string id, Duration required)
+    {
+        var from = QuickSoakEnds(cook, id);
+        var inPot = from >= 0;
+        for (var i = from + 1; i < cook.Actions.Count - 1; i++)
         {
             inPot |= cook.Actions[i] is CookAction.Add add && add.IngredientId == id;
             if (inPot && cook.Actions[i] is CookAction.Heat { Flame: Flame.Rolling, When.After: PotEvent.Boils })
             {
                 var next = cook.Actions[i + 1].When;
-                return next.After is null ? next.Delay ?? Duration.Zero : Duration.Zero;
+                return next.After is null && (next.Delay ?? Duration.Zero) >= required ? i + 1 : -1;
             }
         }
 
-        return Duration.Zero;
+        return -1;
     }
 }

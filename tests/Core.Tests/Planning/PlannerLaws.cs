@@ -83,8 +83,9 @@ public class PlannerLaws
     {
         static double Width(Plan plan)
         {
-            var ready = plan.Forecast.Find(Marks.Ready)!;
-            return (ready.Late - ready.Early).TotalMinutes;
+            var hour = plan.Forecast.Find(Marks.Light)!.Reference + Duration.FromMinutes(75);
+            var then = plan.Forecast.Points.Last(p => p.At <= hour).Doneness[0];
+            return then.High - then.Low;
         }
 
         var unknown = Planned(Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight));

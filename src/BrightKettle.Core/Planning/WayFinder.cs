@@ -1,0 +1,68 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>One way to tonight's dish: planned, or refused with the reason.</summary>
+/// <param name="PulseId">Another pulse than the one asked for, where that is the offer; null otherwise.</param>
+public sealed record WayOffer(Method Method, SoakChoice Soak, string? CookerId, string? PulseId, PlanAnswer Answer)
+{
+    public Plan? Plan => (Answer as PlanAnswer.Planned)?.Plan;
+
+    public PlanRefusal? Refusal => (Answer as PlanAnswer.Refused)?.Refusal;
+}
+
+/// <summary>All ways that this kitchen has, side by side: what works by the hour and, with the reason, what does not.</summary>
+public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
+{
+    /// <summary>Enough to put ways in their order; the opened one is judged on more.</summary>
+    public const int Pots = 128;
+
+    private static readonly SoakChoice[] Soaks = [SoakChoice.Overnight, SoakChoice.Quick, SoakChoice.None];
+
+    /// <summary>Every way, those that work first, the surest first among them.</summary>
+    /// <param name="dish">Its method, cooker and soak are ignored.</param>
+    public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots)
+    {
+        var wishes = Wishes(dish).ToList();
+        var offers = new WayOffer[wishes.Count];
+        Parallel.For(0, wishes.Count, i => offers[i] = Offer(wishes[i], null, pots));
+        var quicker = offers.Any(o => o.Method != Method.Cooked && o.Plan is not null) ? null : Quicker(dish, pots);
+        return [.. offers.Concat(quicker is null ? [] : [quicker]).OrderBy(o => o.Plan is null).ThenByDescending(o => o.Plan?.ShareTender)];
+    }
+
+    private static IEnumerable<Dish> Wishes(Dish dish)
+    {
+        var useful = dish.Pulse.SoakHours.High > 0;
+        foreach (var soak in Soaks.Where(s => useful || s == SoakChoice.None))
+        {
+            yield return dish with { Method = Method.OpenPot, Cooker = null, Soak = soak };
+            foreach (var cooker in Kitchen(dish).Where(v => v.Cooker is not null))
+            {
+                var slow = cooker.Cooker!.Kind == CookerKind.Slow;
+                if (!slow || soak != SoakChoice.Quick)
+                {
+                    yield return dish with { Method = slow ? Method.SlowCooker : Method.Pressure, Cooker = cooker, Soak = soak };
+                }
+            }
+        }
+
+        yield return dish with { Method = Method.Cooked, Cooker = null, Soak = SoakChoice.None };
+    }
+
+    private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
+
+    private WayOffer Offer(Dish dish, string? pulseId, int pots) =>
+        new(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots));
+
+    /// <summary>When nothing of the dry bag works by the hour: the slowest of the quick pulses that does, since it is the nearest in kind.</summary>
+    private WayOffer? Quicker(Dish dish, int pots) => catalogue.Pulses
+        .Where(p => p.Kind is "lentil" or "split" && p.SimmerUnsoakedMinutes.Middle < dish.Pulse.SimmerUnsoakedMinutes.Middle)
+        .OrderByDescending(p => p.Id == PreferredQuick)
+        .ThenByDescending(p => p.SimmerUnsoakedMinutes.Middle)
+        .Select(p => Offer(dish with { Pulse = p, Method = Method.OpenPot, Cooker = null, Soak = SoakChoice.None }, p.Id, pots))
+        .FirstOrDefault(o => o.Plan is not null);
+
+    /// <summary>In most cupboards, and ready in a quarter of an hour.</summary>
+    private const string PreferredQuick = "lentil_red_split";
+}
