@@ -21,16 +21,62 @@ public sealed record CookKitchenDocument(
     double BurnerMostWatts,
     double BurnerLeastWatts,
     double AltitudeMetres,
-    double RoomCelsius);
+    double RoomCelsius,
+    string? VesselId = null,
+    CookerDocument? Cooker = null,
+    double? HardnessMilligramsPerLitre = null,
+    IReadOnlyList<OtherVesselDocument>? Others = null);
 
-/// <summary>A pulse or a rice of the catalogue.</summary>
-/// <param name="Kind">pulse or rice.</param>
+/// <summary>A further vessel of a cook.</summary>
+/// <param name="Above">It stands in the steam of the first one and has no heat of its own.</param>
+public sealed record OtherVesselDocument(
+    string Id,
+    string Name,
+    double DiameterCentimetres,
+    double BrimMillilitres,
+    double BurnerMostWatts,
+    double BurnerLeastWatts,
+    CookerDocument? Cooker = null,
+    bool Above = false);
+
+/// <summary>What a cooker does beyond a pot. Figures that are left out are the typical ones of its kind.</summary>
+/// <param name="Kind">weight, spring, electric or slow.</param>
+public sealed record CookerDocument(string Kind, double? HighKilopascals = null, double? LowKilopascals = null, double? HighWatts = null, double? LowWatts = null, double? LossWattsPerKelvin = null);
+
+/// <summary>A pulse, a rice or an extra of the catalogue.</summary>
+/// <param name="Kind">pulse, rice or extra.</param>
 /// <param name="PaceMedian">For a pulse: its bag's speed, 1 is the reference.</param>
 /// <param name="PaceSpread">For a pulse: standard deviation of ln(pace).</param>
-public sealed record IngredientDocument(string Id, string Kind, string CatalogueId, double Grams, double? PaceMedian = null, double? PaceSpread = null);
+/// <param name="AgeYears">For a pulse: since the harvest.</param>
+/// <param name="Storage">For a pulse: cool, cupboard, warm or hot.</param>
+/// <param name="CookedCelsius">For a pulse that is cooked already: its temperature; its grams are then the dry weight it came from.</param>
+/// <param name="CookedSaltShare">For a pulse that is cooked already: salt, g per g.</param>
+/// <param name="Toasted">For rice: stirred in hot fat first.</param>
+/// <param name="RateFactor">For rice: 1 is the table's.</param>
+/// <param name="Celsius">For an extra: as it goes in.</param>
+/// <param name="Pieces">For an extra: how many must come out again.</param>
+public sealed record IngredientDocument(
+    string Id,
+    string Kind,
+    string CatalogueId,
+    double Grams,
+    double? PaceMedian = null,
+    double? PaceSpread = null,
+    double? AgeYears = null,
+    string? Storage = null,
+    double? CookedCelsius = null,
+    double? CookedSaltShare = null,
+    bool? Toasted = null,
+    double? RateFactor = null,
+    double? Celsius = null,
+    int? Pieces = null);
 
 /// <summary>One action; which of the figures belong to it depends on what it does.</summary>
-/// <param name="Do">soak, drain, chill, rinse, add, water, salt, measure, heat, cover, stir or serve.</param>
+/// <param name="Do">soak, drain, chill, rinse, add, take_out, water, salt, measure, pour_back, heat, cover, pressurise, release, transfer, stir, mash, thicken or serve.</param>
+/// <param name="In">Id of its vessel; left out for the first.</param>
+/// <param name="Grams">Of water, salt, starch or liquor.</param>
+/// <param name="Setting">high or low for pressurise, natural or quick for release.</param>
+/// <param name="What">liquor, ingredient or everything for transfer.</param>
 public sealed record ActionDocument(
     string Do,
     WhenDocument? When = null,
@@ -39,10 +85,29 @@ public sealed record ActionDocument(
     double? Grams = null,
     double? Celsius = null,
     string? Flame = null,
-    string? Lid = null);
+    string? Lid = null,
+    string? In = null,
+    double? Watts = null,
+    double? SaltShare = null,
+    double? SodaGramsPerLitre = null,
+    double? IceShare = null,
+    bool? Keep = null,
+    string? Setting = null,
+    string? To = null,
+    string? What = null,
+    double? Share = null,
+    double? WaterGrams = null);
 
 /// <summary>What an action waits for after the one before it.</summary>
-/// <param name="After">boils or surface_dry.</param>
-public sealed record WhenDocument(DateTimeOffset? NotBefore = null, string? After = null, double? DelayMinutes = null, LookDocument? Look = null);
+/// <param name="After">boils, surface_dry, pressure_up, whistle or pin_down.</param>
+/// <param name="Count">The how-manieth whistle.</param>
+/// <param name="AfterMark">Mark of an action of another vessel.</param>
+public sealed record WhenDocument(
+    DateTimeOffset? NotBefore = null,
+    string? After = null,
+    double? DelayMinutes = null,
+    LookDocument? Look = null,
+    int? Count = null,
+    string? AfterMark = null);
 
 public sealed record LookDocument(string Ingredient, double Doneness, double AgainMinutes);

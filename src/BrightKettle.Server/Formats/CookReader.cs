@@ -45,18 +45,56 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
     }
 
     private CookKitchen Kitchen(CookKitchenDocument k) => new(
-        new Vessel(
-            "vessel",
-            k.VesselName ?? string.Empty,
-            Length.FromCentimetres(checks.Within(k.VesselDiameterCentimetres, 8, 60, "kitchen.vesselDiameterCentimetres")),
-            Volume.FromMillilitres(checks.Within(k.VesselBrimMillilitres, 200, 60_000, "kitchen.vesselBrimMillilitres"))),
-        new Burner(
-            "burner",
-            string.Empty,
-            Power.FromWatts(checks.Within(k.BurnerMostWatts, 50, 10_000, "kitchen.burnerMostWatts")),
-            Power.FromWatts(checks.Within(k.BurnerLeastWatts, 0, k.BurnerMostWatts, "kitchen.burnerLeastWatts"))),
+        Vessel(k.VesselId ?? "vessel", k.VesselName, k.VesselDiameterCentimetres, k.VesselBrimMillilitres, k.Cooker, "kitchen.vesselDiameterCentimetres", "kitchen.vesselBrimMillilitres", "kitchen.cooker"),
+        Burner(k.BurnerMostWatts, k.BurnerLeastWatts, "kitchen."),
         checks.Within(k.AltitudeMetres, -400, 5500, "kitchen.altitudeMetres"),
-        checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius"));
+        checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius"))
+    {
+        HardnessMilligramsPerLitre = checks.Within(k.HardnessMilligramsPerLitre ?? 0, 0, 1000, "kitchen.hardnessMilligramsPerLitre"),
+        Others = k.Others is not { Count: > 0 } others ? [] : [.. others.Select((o, i) => Other(o, $"kitchen.others[{i}]")).OfType<CookVessel>()],
+    };
+
+    private CookVessel? Other(OtherVesselDocument? o, string at) => o?.Id is null
+        ? checks.Refuse<CookVessel>("request.missing", $"{at}.id")
+        : new(
+            Vessel(o.Id, o.Name, o.DiameterCentimetres, o.BrimMillilitres, o.Cooker, $"{at}.diameterCentimetres", $"{at}.brimMillilitres", $"{at}.cooker"),
+            Burner(o.BurnerMostWatts, o.BurnerLeastWatts, $"{at}."),
+            o.Above);
+
+    private Vessel Vessel(string id, string? name, double diameter, double brim, CookerDocument? cooker, string diameterAt, string brimAt, string cookerAt) => new(
+        id,
+        name ?? string.Empty,
+        Length.FromCentimetres(checks.Within(diameter, 8, 60, diameterAt)),
+        Volume.FromMillilitres(checks.Within(brim, 200, 60_000, brimAt)))
+    {
+        Cooker = cooker is null ? null : Cooker(cooker, brim, cookerAt),
+    };
+
+    private Burner Burner(double most, double least, string at) => new(
+        "burner",
+        string.Empty,
+        Power.FromWatts(checks.Within(most, 50, 10_000, $"{at}burnerMostWatts")),
+        Power.FromWatts(checks.Within(least, 0, Math.Max(0, most), $"{at}burnerLeastWatts")));
+
+    private Cooker Cooker(CookerDocument d, double brim, string at)
+    {
+        var typical = Word<CookerKind>(d.Kind, $"{at}.kind") switch
+        {
+            CookerKind.Weight => Core.Kitchen.Cooker.WithWeight(brim),
+            CookerKind.Spring => Core.Kitchen.Cooker.WithSpring(brim),
+            CookerKind.Electric => Core.Kitchen.Cooker.Electric(brim),
+            _ => Core.Kitchen.Cooker.SlowPot(brim),
+        };
+        double Or(double? given, double otherwise, double low, double high, string field) => given is { } g ? checks.Within(g, low, high, $"{at}.{field}") : otherwise;
+        return typical with
+        {
+            HighKilopascals = Or(d.HighKilopascals, typical.HighKilopascals, 0, 120, "highKilopascals"),
+            LowKilopascals = Or(d.LowKilopascals, typical.LowKilopascals, 0, 120, "lowKilopascals"),
+            High = Power.FromWatts(Or(d.HighWatts, typical.High.Watts, 0, 3000, "highWatts")),
+            Low = Power.FromWatts(Or(d.LowWatts, typical.Low.Watts, 0, 3000, "lowWatts")),
+            LossWattsPerKelvin = Or(d.LossWattsPerKelvin, typical.LossWattsPerKelvin, 0.2, 20, "lossWattsPerKelvin"),
+        };
+    }
 
     private Ingredient? Ingredient(IngredientDocument d, string at)
     {
@@ -65,15 +103,29 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
             return checks.Refuse<Ingredient>("request.missing", at);
         }
 
-        var grams = Mass.FromGrams(checks.Within(d.Grams, 1, 20_000, $"{at}.grams"));
+        var grams = Mass.FromGrams(checks.Within(d.Grams, d.Kind == "extra" ? 0.1 : 1, 20_000, $"{at}.grams"));
         switch (d.Kind)
         {
             case "pulse" when catalogue.FindPulse(d.CatalogueId) is { } pulse:
                 var median = checks.Within(d.PaceMedian ?? 1, 0.1, 5, $"{at}.paceMedian");
                 var spread = checks.Within(d.PaceSpread ?? catalogue.Constants.LotSpread, 0, 1, $"{at}.paceSpread");
-                return new PulseIngredient(d.Id, grams, pulse, new Pace(median, spread));
+                return new PulseIngredient(d.Id, grams, pulse, new Pace(median, spread))
+                {
+                    Lot = d.AgeYears is null && d.Storage is null
+                        ? Lot.Fresh
+                        : new Lot(checks.Within(d.AgeYears ?? 0, 0, 20, $"{at}.ageYears"), Word<Storage>(d.Storage ?? "cupboard", $"{at}.storage")),
+                    CookedAt = d.CookedCelsius is { } cooked ? Temperature.FromCelsius(checks.Within(cooked, -25, 100, $"{at}.cookedCelsius")) : null,
+                    CookedSaltShare = checks.Within(d.CookedSaltShare ?? 0, 0, 0.03, $"{at}.cookedSaltShare"),
+                };
             case "rice" when catalogue.FindRice(d.CatalogueId) is { } rice:
-                return new RiceIngredient(d.Id, grams, rice);
+                return new RiceIngredient(d.Id, grams, rice, checks.Within(d.RateFactor ?? 1, 0.2, 5, $"{at}.rateFactor")) { Toasted = d.Toasted ?? false };
+            case "extra" when catalogue.FindExtra(d.CatalogueId) is { } extra:
+                return new ExtraIngredient(d.Id, grams, extra, Temperature.FromCelsius(checks.Within(d.Celsius ?? 20, -25, 100, $"{at}.celsius")))
+                {
+                    Pieces = (int)checks.Within(d.Pieces ?? 0, 0, 50, $"{at}.pieces"),
+                };
+            case "extra":
+                return checks.Refuse<Ingredient>("catalogue.unknown_extra", $"{at}.catalogueId");
             case "pulse":
                 return checks.Refuse<Ingredient>("catalogue.unknown_pulse", $"{at}.catalogueId");
             case "rice":
@@ -96,21 +148,41 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
         Temperature Celsius(double otherwise) => Temperature.FromCelsius(checks.Within(d.Celsius ?? otherwise, 0, 105, $"{at}.celsius"));
         CookAction? action = d.Do switch
         {
-            "soak" => new CookAction.Soak(when, Id(), Grams(), Celsius(20)),
-            "drain" => new CookAction.Drain(when, d.Ingredient),
+            "soak" => new CookAction.Soak(when, Id(), Grams(), Celsius(20)) { SaltShare = d.SaltShare ?? 0, SodaGramsPerLitre = d.SodaGramsPerLitre ?? 0 },
+            "drain" => new CookAction.Drain(when, d.Ingredient) { Keep = d.Keep ?? false },
             "chill" => new CookAction.Chill(when, Id(), Celsius(5)),
             "rinse" => new CookAction.Rinse(when, Id()),
             "add" => new CookAction.Add(when, Id()),
-            "water" => new CookAction.AddWater(when, Grams(), Celsius(20)),
+            "take_out" => new CookAction.TakeOut(when, Id()),
+            "water" => new CookAction.AddWater(when, Grams(), Celsius(20)) { IceShare = d.IceShare ?? 0 },
+            "pour_back" => new CookAction.PourBack(when, Grams()),
             "salt" => new CookAction.AddSalt(when, Grams()),
             "measure" => new CookAction.Measure(when, Grams()),
-            "heat" => new CookAction.Heat(when, Word<Flame>(d.Flame, $"{at}.flame")),
+            "heat" => new CookAction.Heat(when, Word<Flame>(d.Flame, $"{at}.flame"))
+            {
+                Net = d.Watts is { } watts ? Power.FromWatts(checks.Within(watts, 0, 10_000, $"{at}.watts")) : null,
+            },
+            "pressurise" => new CookAction.Pressurise(when, d.Setting switch { "high" or null => true, "low" => false, _ => Unknown($"{at}.setting") }),
+            "release" => new CookAction.Release(when, Word<ReleaseKind>(d.Setting, $"{at}.setting")),
+            "transfer" => new CookAction.Transfer(when, d.To ?? string.Empty, Word<TransferWhat>(d.What, $"{at}.what"))
+            {
+                IngredientId = d.Ingredient,
+                Most = d.Grams is null ? null : Grams(),
+            },
+            "mash" => new CookAction.Mash(when, Id(), d.Share ?? double.NaN),
+            "thicken" => new CookAction.Thicken(when, Grams(), Mass.FromGrams(checks.Within(d.WaterGrams ?? 0, 0, 5000, $"{at}.waterGrams"))),
             "cover" => new CookAction.Cover(when, Word<Lid>(d.Lid, $"{at}.lid")),
             "stir" => new CookAction.Stir(when),
             "serve" => new CookAction.Serve(when),
             _ => checks.Refuse<CookAction>("cook.unknown_action", $"{at}.do"),
         };
-        return action is null ? null : action with { Mark = d.Mark };
+        return action is null ? null : action with { Mark = d.Mark, In = d.In };
+    }
+
+    private bool Unknown(string at)
+    {
+        checks.Add("request.unknown_word", at);
+        return false;
     }
 
     private When When(WhenDocument? d, string at) => d is null
@@ -122,7 +194,11 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
             d.Look is not { } look ? null : new Look(
                 look.Ingredient ?? checks.Refuse<string>("request.missing", $"{at}.look.ingredient") ?? string.Empty,
                 checks.Within(look.Doneness, 0, 200, $"{at}.look.doneness"),
-                Duration.FromMinutes(checks.Within(look.AgainMinutes, 1, 240, $"{at}.look.againMinutes"))));
+                Duration.FromMinutes(checks.Within(look.AgainMinutes, 1, 240, $"{at}.look.againMinutes"))))
+        {
+            Count = d.Count ?? 1,
+            AfterMark = d.AfterMark,
+        };
 
     private T Word<T>(string? word, string at)
         where T : struct, Enum
