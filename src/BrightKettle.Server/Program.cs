@@ -25,6 +25,7 @@ services.AddSingleton(PulseCatalogue.Shipped);
 services.AddSingleton(s => new Simulator(s.GetRequiredService<PulseCatalogue>().Constants));
 services.AddSingleton<Planner>();
 services.AddSingleton<Forecaster>();
+services.AddSingleton<WayFinder>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
 services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>((s, o) => o

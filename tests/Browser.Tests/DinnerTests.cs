@@ -21,7 +21,7 @@ public sealed class DinnerTests(ITestOutputHelper output)
             k.Until(_ => k.Text("h1").Contains("Adzuki beans", StringComparison.Ordinal));
             output.WriteLine($"Change to picture: {k.Find(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms")} ms");
             k.Pick("rice", "short grain", "Short-grain");
-            k.ChooseLabel("Not soaked");
+            k.ChooseLabel("None");
             k.Settle();
             k.Until(_ => !k.Text("ol").Contains("Soak 240 g adzuki", StringComparison.Ordinal));
             Assert.Contains("Rice in", k.Text("ol"), StringComparison.Ordinal);
@@ -55,7 +55,7 @@ public sealed class DinnerTests(ITestOutputHelper output)
             k.Open("/");
             k.Pick("pulse", "rajma", "Red kidney");
             k.Pick("rice", "white rice", "Long-grain");
-            k.ChooseLabel("Not soaked");
+            k.ChooseLabel("None");
             k.Select("day", 0);
             var time = k.Find(By.Id("time"));
             time.SendKeys(Keys.Control + "a");
@@ -100,6 +100,27 @@ public sealed class DinnerTests(ITestOutputHelper output)
                 Path.Combine(Kitchen.Root, "artifacts", "logs", "change-to-picture.txt"),
                 $"median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms, {times.Count} changes\n");
             Assert.All(times, t => Assert.True(t > 0));
+        });
+    }
+
+    [Fact]
+    public void All_ways_are_listed_and_one_of_them_is_shown()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Pick("rice", "no rice", "No rice");
+            k.ChooseLabel("Saucy");
+            k.Settle();
+            k.Find(By.XPath("//summary[.='All ways in this kitchen']")).Click();
+            var show = k.Find(By.XPath("//li[.//p[contains(.,'Steam drum, pressure, soaked overnight')]]//button"));
+            show.Click();
+            k.Until(_ => k.Text("ol").Contains("lock the lid", StringComparison.Ordinal));
+            Assert.Equal("steam-drum", k.Find(By.Id("method")).GetAttribute("value"));
+            Assert.Contains("never force", k.Text("article").ToLowerInvariant(), StringComparison.Ordinal);
+            // A refused way says why.
+            k.Until(d => d.FindElements(By.XPath("//li[contains(.,'shown above')]")).Count == 1);
         });
     }
 

@@ -76,6 +76,12 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
         var schema = await JsonSchema.FromJsonAsync(await _http.GetStringAsync("/api/schemas/cook-1.json", Cancel), Cancel);
         var cook = await PlannedCook();
         Assert.Empty(schema.Validate(cook.ToJsonString()));
+        foreach (var method in new[] { ("pressure", "steam-drum"), ("slow_cooker", "day-crock") })
+        {
+            var other = (await Plan(KettleServer.Dish() with { RiceId = null, Rice = null, Style = "saucy", PulseId = "navy", Method = method.Item1, CookerId = method.Item2 })).Cook;
+            Assert.Empty(schema.Validate(JsonSerializer.Serialize(other, JsonSerializerOptions.Web)));
+        }
+
         foreach (var (field, value) in new[] { ("version", "2"), ("actions", "[]"), ("actions", """[{"do":"dance"}]"""), ("ingredients", """[{"id":"a"}]""") })
         {
             var broken = cook.DeepClone().AsObject();

@@ -18,7 +18,7 @@ public sealed class KitchenApiTests : IDisposable
     private async Task<KitchenDto> Kitchen() => (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
 
     private static KitchenChange Change(KitchenDto k) =>
-        new(k.Zone, k.AltitudeMetres, k.RoomCelsius, k.Wakes, k.Sleeps, k.SoaksAt, k.CupMillilitres, k.Cautious, k.Version);
+        new(k.Zone, k.AltitudeMetres, k.RoomCelsius, k.Wakes, k.Sleeps, k.SoaksAt, k.CupMillilitres, k.Cautious, k.HardnessMilligramsPerLitre, k.Version);
 
     [Fact]
     public async Task A_new_household_has_pots_to_begin_with_and_no_dinners()
@@ -35,9 +35,11 @@ public sealed class KitchenApiTests : IDisposable
     public async Task Settings_are_changed_checked_and_guarded_against_a_stale_page()
     {
         var kitchen = await Kitchen();
-        var moved = Change(kitchen) with { AltitudeMetres = 1500, Zone = "America/Bogota" };
+        var moved = Change(kitchen) with { AltitudeMetres = 1500, Zone = "America/Bogota", HardnessMilligramsPerLitre = 320 };
         var changed = await (await _http.PutAsJsonAsync("/api/kitchen", moved, Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel);
         Assert.Equal(95, changed!.BoilingCelsius, 0.15);
+        Assert.Equal(320, changed.HardnessMilligramsPerLitre);
+        Assert.Equal((400, "request.out_of_range", "hardnessMilligramsPerLitre"), await (await _http.PutAsJsonAsync("/api/kitchen", Change(changed) with { HardnessMilligramsPerLitre = -1 }, Cancel)).Problem());
         Assert.Equal((409, "kitchen.stale", null), await (await _http.PutAsJsonAsync("/api/kitchen", moved, Cancel)).Problem());
         var wrong = Change(changed) with { Zone = "Nowhere/Else", RoomCelsius = 90, Wakes = "dawn" };
         var response = await _http.PutAsJsonAsync("/api/kitchen", wrong, Cancel);
@@ -53,6 +55,10 @@ public sealed class KitchenApiTests : IDisposable
         var copper = added!.Vessels.Single(v => v.Name == "Copper");
         var changed = await (await _http.PutAsJsonAsync($"/api/kitchen/vessels/{copper.Id}", new VesselChange("Copper", 21, 3200), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel);
         Assert.Equal(21, changed!.Vessels.Single(v => v.Id == copper.Id).DiameterCentimetres);
+        var drum = await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("Drum", 22, 6000, "electric"), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel);
+        Assert.Equal("electric", drum!.Vessels.Single(v => v.Name == "Drum").Cooker);
+        Assert.Equal((400, "request.unknown_word", "cooker"), await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("Drum", 22, 6000, "steam"), Cancel)).Problem());
+        changed = await Kitchen();
         Assert.Equal((400, "request.out_of_range", "diameterCentimetres"), await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("Tank", 200, 3200), Cancel)).Problem());
         foreach (var vessel in changed.Vessels.Skip(1))
         {

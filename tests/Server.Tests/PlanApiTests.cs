@@ -31,6 +31,40 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal(1.48, plan.MeasureOut.PulseCups);
     }
 
+    private static DishDto Pressed() => KettleServer.Dish() with { RiceId = null, Rice = null, Style = "saucy", Method = "pressure", CookerId = "steam-drum" };
+
+    [Fact]
+    public async Task A_plan_under_pressure_has_its_own_steps_and_cautions()
+    {
+        var plan = await (await _http.PostAsJsonAsync("/api/plans", Pressed(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel);
+        var kinds = plan!.Steps.Select(s => s.Kind).ToList();
+        Assert.Equal(["lock", "hold_over", "opened", "look"], kinds.Where(k => k is "lock" or "hold_over" or "opened" or "look"));
+        Assert.Contains(plan.Forecast.Cautions, c => c.Code == "cooker.silent");
+        Assert.InRange(plan.Steps.Single(s => s.Kind == "hold_over").Facts.Minutes!.Value, 5, 25);
+    }
+
+    [Theory]
+    [InlineData("pressure", "blue-pot")]
+    [InlineData("pressure", "day-crock")]
+    [InlineData("slow_cooker", "steam-drum")]
+    [InlineData("slow_cooker", null)]
+    public async Task A_method_wants_a_cooker_of_its_kind(string method, string? cooker) =>
+        Assert.Equal((400, "kitchen.unknown_cooker", "cookerId"), await (await _http.PostAsJsonAsync("/api/plans", Pressed() with { Method = method, CookerId = cooker }, Cancel)).Problem());
+
+    [Fact]
+    public async Task All_ways_of_the_kitchen_are_told_with_their_table_or_the_reason()
+    {
+        var ways = (await (await _http.PostAsJsonAsync("/api/ways", KettleServer.Dish() with { Method = "open_pot" }, Cancel)).Content.ReadFromJsonAsync<List<WayDto>>(Cancel))!;
+        Assert.Contains(ways, w => w is { Method: "open_pot", Soak: "overnight", TableAt: not null, WithLooks: > 0.5 });
+        Assert.Contains(ways, w => w is { Method: "cooked", TableAt: not null });
+        Assert.Contains(ways, w => w is { Method: "pressure", CookerName: "Steam drum" });
+        Assert.All(ways.Where(w => w.TableAt is null), w => Assert.True(w.Title!.Length > 5 && w.Detail!.Length > 20));
+        // Those that work come first, the surest first among them.
+        var shares = ways.TakeWhile(w => w.TableAt is not null).Select(w => w.WithLooks!.Value).ToList();
+        Assert.Equal(ways.Count(w => w.TableAt is not null), shares.Count);
+        Assert.Equal(shares.OrderDescending(), shares);
+    }
+
     [Fact]
     public async Task Nobody_says_an_amount_and_it_follows_the_people()
     {

@@ -37,6 +37,9 @@ public static class Marks
     public const string Join = "join";
     public const string Seal = "seal";
     public const string HeatOff = "heat_off";
+
+    /// <summary>What has waited off the heat is brought back to the boil.</summary>
+    public const string Reheat = "reheat";
     public const string Finish = "finish";
     public const string Table = "table";
 }

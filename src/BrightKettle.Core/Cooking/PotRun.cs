@@ -6,19 +6,19 @@ public readonly record struct VesselLevel(double Celsius, double LiquorMillilitr
 
 /// <summary>One look at a simulated pot. Heights in cm.</summary>
 /// <param name="Seconds">Since the cook starts.</param>
-/// <param name="First">The first vessel.</param>
+/// <param name="Shown">The vessel that holds the first of the ingredients that are in one.</param>
 /// <param name="Doneness">One per ingredient.</param>
-/// <param name="BedCentimetres">Height of each ingredient's layer in its own vessel, one per ingredient.</param>
-public sealed record PotSample(double Seconds, VesselLevel First, IReadOnlyList<double> Doneness, IReadOnlyList<double> BedCentimetres)
+/// <param name="BedCentimetres">Height of each ingredient's layer in that vessel, one per ingredient; 0 for one that is elsewhere.</param>
+public sealed record PotSample(double Seconds, VesselLevel Shown, IReadOnlyList<double> Doneness, IReadOnlyList<double> BedCentimetres)
 {
-    /// <summary>The vessels after the first.</summary>
-    public IReadOnlyList<VesselLevel> Others { get; init; } = [];
+    /// <summary>All vessels of a cook that has several; empty where there is one.</summary>
+    public IReadOnlyList<VesselLevel> All { get; init; } = [];
 
-    public double Celsius => First.Celsius;
+    public double Celsius => Shown.Celsius;
 
-    public double LiquorMillilitres => First.LiquorMillilitres;
+    public double LiquorMillilitres => Shown.LiquorMillilitres;
 
-    public double LevelCentimetres => First.LevelCentimetres;
+    public double LevelCentimetres => Shown.LevelCentimetres;
 }
 
 /// <summary>Something that happened by itself.</summary>

@@ -49,6 +49,15 @@ public sealed record Cooker(
     /// <summary>Share of the brim up to which a slow cooker works as it should.</summary>
     public const double SlowFillShare = 0.7;
 
+    /// <summary>The typical cooker of its kind.</summary>
+    public static Cooker Typical(CookerKind kind, double brimMillilitres) => kind switch
+    {
+        CookerKind.Weight => WithWeight(brimMillilitres),
+        CookerKind.Spring => WithSpring(brimMillilitres),
+        CookerKind.Electric => Electric(brimMillilitres),
+        _ => SlowPot(brimMillilitres),
+    };
+
     public bool UnderPressure => Kind != CookerKind.Slow;
 
     /// <summary>It stands on a burner.</summary>

@@ -33,7 +33,7 @@ public sealed record JoinMoment(
 /// <summary>Amounts to measure out.</summary>
 /// <param name="FirstWater">Cold, for the pot.</param>
 /// <param name="SoakWater">For the bowl; null without a soak.</param>
-/// <param name="Salt">For 0.9 % of all that is eaten (0.7 to 1.1 % is ordinary, confidence B).</param>
+/// <param name="Salt">To add, with what other sources bring taken off, for 0.9 % of all that is eaten (0.7 to 1.1 % is ordinary, confidence B).</param>
 public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass Edible);
 
 /// <summary>One solved way for the dish, with its forecast.</summary>

@@ -10,17 +10,15 @@ namespace BrightKettle.Core.Planning;
 /// <summary>From a dish to a plan: solves the way on one pot, judges it on many, refuses with what would work.</summary>
 public sealed class Planner(Simulator simulator)
 {
-    /// <summary>Salt at the table, share of all that is eaten.</summary>
-    private const double SaltShare = 0.009;
-
     private readonly Forecaster _forecaster = new(simulator);
 
-    public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots)
+    /// <param name="picture">See <see cref="Forecaster.Run"/>.</param>
+    public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool picture = true)
     {
         var solved = new WaySolver(simulator, dish).Solve();
         return Obstacle(dish, solved) is { } refusal
             ? new PlanAnswer.Refused(refusal with { Alternatives = new AlternativeFinder(this).For(dish, refusal, solved) })
-            : new PlanAnswer.Planned(Describe(dish, solved, pots));
+            : new PlanAnswer.Planned(Describe(dish, solved, pots, picture));
     }
 
     /// <summary>Solves the way and answers whether it can be done, without judging it on many pots.</summary>
@@ -89,13 +87,12 @@ public sealed class Planner(Simulator simulator)
         return true;
     }
 
-    private Plan Describe(Dish dish, SolvedWay solved, int pots)
+    private Plan Describe(Dish dish, SolvedWay solved, int pots, bool picture)
     {
         var cook = solved.Cook;
-        var forecast = _forecaster.Run(cook, dish.MeltingIsWelcome, pots);
+        var forecast = _forecaster.Run(cook, dish.MeltingIsWelcome, pots, picture);
         var gates = LectinGate.Judge(cook, dish.Household.Cautious);
-        var edible = dish.PulseDry.Grams * (1 + forecast.Reference.Final[0].Uptake) + forecast.Reference.FinalLiquor
-            + (dish.Rice is null ? 0 : dish.RiceDry.Grams * (1 + forecast.Reference.Final[1].Uptake));
+        var salt = SaltSheet.Of(cook, forecast.Reference);
         var soak = cook.Actions.OfType<CookAction.Soak>().FirstOrDefault(s => s.IngredientId == Way.PulseId);
         return new(
             dish,
@@ -104,7 +101,7 @@ public sealed class Planner(Simulator simulator)
             cook,
             forecast,
             Join(dish, solved, forecast),
-            new(cook.Actions.OfType<CookAction.AddWater>().First().Water, soak?.Water, Mass.FromGrams(edible * SaltShare), Mass.FromGrams(edible)),
+            new(cook.Actions.OfType<CookAction.AddWater>().Last().Water, soak?.Water, Mass.FromGrams(salt.ToAddGrams), Mass.FromGrams(salt.EdibleGrams)),
             forecast.ShareTender,
             _forecaster.BlindShare(cook, forecast.Reference, dish.MeltingIsWelcome, pots),
             gates,

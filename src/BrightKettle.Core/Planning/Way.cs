@@ -286,11 +286,15 @@ internal sealed record Way(Order Order, Instant LightAt)
         actions.Add(new CookAction.Serve(When.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical))) { Mark = Marks.Table });
     }
 
+    /// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
     private void AddAloneEnd(List<CookAction> actions, Dish dish)
     {
+        actions.Add(new CookAction.Heat(When.At(JoinAt), Flame.Full) { Mark = Marks.Reheat });
+        var boils = When.Once(PotEvent.Boils);
         actions.Add(dish.Style == Style.Dry
-            ? new CookAction.Drain(When.At(JoinAt), null) { Mark = Marks.Finish }
-            : new CookAction.Measure(When.At(JoinAt), Mass.FromGrams(dish.WantedLiquorGrams)) { Mark = Marks.Finish });
+            ? new CookAction.Drain(boils, null) { Mark = Marks.Finish }
+            : new CookAction.Measure(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { Mark = Marks.Finish });
+        actions.Add(new CookAction.Heat(When.Next, Flame.Off));
         actions.Add(new CookAction.Serve(When.Next) { Mark = Marks.Table });
     }
 }

@@ -53,7 +53,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 
     private WayOffer Offer(Dish dish, string? pulseId, int pots) =>
-        new(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots));
+        new(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, picture: false));
 
     /// <summary>When nothing of the dry bag works by the hour: the slowest of the quick pulses that does, since it is the nearest in kind.</summary>
     private WayOffer? Quicker(Dish dish, int pots) => catalogue.Pulses

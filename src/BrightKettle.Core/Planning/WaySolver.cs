@@ -284,7 +284,7 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
         var light = way.LightAt;
         var cook = (way with { FirstLook = light, LookAgain = Duration.FromSeconds(30), Order = Order.PulseAlone }).Build(dish);
         var ready = IndexOf(cook, Marks.Ready);
-        cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When)] };
+        cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }] };
         var run = simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare));
         return run.StalledAt is null ? run.EndSeconds - run.At(IndexOf(cook, Marks.Light)).Seconds : null;
     }

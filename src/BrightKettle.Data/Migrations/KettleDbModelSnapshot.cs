@@ -189,6 +189,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("REAL")
                         .HasColumnName("fridge_celsius");
 
+                    b.Property<double>("HardnessMilligramsPerLitre")
+                        .HasColumnType("REAL")
+                        .HasColumnName("hardness_milligrams_per_litre");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT")
@@ -237,6 +241,10 @@ namespace BrightKettle.Data.Migrations
                     b.Property<double>("BrimMillilitres")
                         .HasColumnType("REAL")
                         .HasColumnName("brim_millilitres");
+
+                    b.Property<string>("CookerKind")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("cooker_kind");
 
                     b.Property<double>("DiameterCentimetres")
                         .HasColumnType("REAL")

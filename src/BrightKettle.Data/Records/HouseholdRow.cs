@@ -29,6 +29,9 @@ public sealed class HouseholdRow
 
     public bool Cautious { get; set; }
 
+    /// <summary>Of the tap's water, mg/L as calcium carbonate.</summary>
+    public double HardnessMilligramsPerLitre { get; set; }
+
     public int Version { get; set; } = 1;
 }
 
@@ -42,6 +45,9 @@ public sealed class VesselRow
     public double DiameterCentimetres { get; set; }
 
     public double BrimMillilitres { get; set; }
+
+    /// <summary>weight, spring, electric or slow; null for a plain pot.</summary>
+    public string? CookerKind { get; set; }
 
     /// <summary>Sorted by this, then by name.</summary>
     public int Position { get; set; }

@@ -16,18 +16,20 @@ public sealed record KitchenDto(
     string SoaksAt,
     double CupMillilitres,
     bool Cautious,
+    double HardnessMilligramsPerLitre,
     int Version,
     IReadOnlyList<VesselDto> Vessels,
     IReadOnlyList<BurnerDto> Burners,
     DateTimeOffset Now,
     string NowLocal);
 
-public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre);
+public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre, string? Cooker);
 
 public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts);
 
 /// <summary>A pot as it is entered.</summary>
-public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres);
+/// <param name="Cooker">weight, spring, electric or slow; null for a plain pot.</param>
+public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres, string? Cooker = null);
 
 /// <summary>The settings as they are entered. Times as 21:30.</summary>
 public sealed record KitchenChange(
@@ -39,4 +41,5 @@ public sealed record KitchenChange(
     string SoaksAt,
     double CupMillilitres,
     bool Cautious,
+    double HardnessMilligramsPerLitre,
     int Version);

@@ -5,6 +5,7 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Core.Units;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
 using BrightKettle.Server.Problems;
 using NodaTime;
 using NodaTime.Text;
@@ -36,6 +37,8 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         checks.Within(dto.Seed, 0, 999_999, "seed");
         var soak = Word<SoakChoice>(dto.Soak, "soak", checks);
         var style = Word<Style>(dto.Style, "style", checks);
+        var method = Snake<Method>(dto.Method, "method", checks);
+        var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);
         if (pulse is null || vessel is null || burner is null || (dto.RiceId is not null && rice is null))
         {
@@ -60,7 +63,23 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 kitchen.Household,
                 serveAt,
                 now,
-                dto.Seed);
+                dto.Seed)
+            {
+                Method = method,
+                Cooker = cooker,
+            };
+    }
+
+    private Vessel? CookerOf(DishDto dto, Method method, FieldChecks checks)
+    {
+        if (method is Method.OpenPot or Method.Cooked)
+        {
+            return null;
+        }
+
+        var slow = method == Method.SlowCooker;
+        return kitchen.Vessels.FirstOrDefault(v => v.Id == dto.CookerId && v.Cooker is { } c && c.UnderPressure != slow)
+            ?? checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
     }
 
     private double Grams(AmountDto? amount, double gramsPerCup, double usual, string field, FieldChecks checks)
@@ -103,6 +122,21 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         return at;
+    }
+
+    private static T Snake<T>(string? word, string field, FieldChecks checks)
+        where T : struct, Enum
+    {
+        foreach (var value in Enum.GetValues<T>())
+        {
+            if (CookWriter.Word(value) == word)
+            {
+                return value;
+            }
+        }
+
+        checks.Add("request.unknown_word", field);
+        return default;
     }
 
     private static T Word<T>(string? word, string field, FieldChecks checks)

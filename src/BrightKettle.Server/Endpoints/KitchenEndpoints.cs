@@ -2,6 +2,7 @@ using BrightKettle.Core.Kitchen;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
 using BrightKettle.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
@@ -34,6 +35,7 @@ public static class KitchenEndpoints
         checks.Within(change.AltitudeMetres, -400, 5500, "altitudeMetres");
         checks.Within(change.RoomCelsius, 5, 45, "roomCelsius");
         checks.Within(change.CupMillilitres, 150, 300, "cupMillilitres");
+        checks.Within(change.HardnessMilligramsPerLitre, 0, 1000, "hardnessMilligramsPerLitre");
         var wakes = Time(change.Wakes, "wakes", checks);
         var sleeps = Time(change.Sleeps, "sleeps", checks);
         var soaksAt = Time(change.SoaksAt, "soaksAt", checks);
@@ -56,6 +58,7 @@ public static class KitchenEndpoints
         row.Sleeps = sleeps;
         row.SoaksAt = soaksAt;
         row.Cautious = change.Cautious;
+        row.HardnessMilligramsPerLitre = change.HardnessMilligramsPerLitre;
         row.Version++;
         await db.SaveChangesAsync(cancel);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
@@ -75,6 +78,7 @@ public static class KitchenEndpoints
             Name = change.Name.Trim(),
             DiameterCentimetres = change.DiameterCentimetres,
             BrimMillilitres = change.BrimMillilitres,
+            CookerKind = change.Cooker,
             Position = last + 1,
         });
         await db.SaveChangesAsync(cancel);
@@ -96,6 +100,7 @@ public static class KitchenEndpoints
         row.Name = change.Name.Trim();
         row.DiameterCentimetres = change.DiameterCentimetres;
         row.BrimMillilitres = change.BrimMillilitres;
+        row.CookerKind = change.Cooker;
         await db.SaveChangesAsync(cancel);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
     }
@@ -127,6 +132,11 @@ public static class KitchenEndpoints
 
         checks.Within(change.DiameterCentimetres, 10, 50, "diameterCentimetres");
         checks.Within(change.BrimMillilitres, 500, 40_000, "brimMillilitres");
+        if (change.Cooker is not null && KitchenStore.KindOf(change.Cooker) is null)
+        {
+            checks.Add("request.unknown_word", "cooker");
+        }
+
         return checks.Any ? KettleProblems.Invalid(checks) : null;
     }
 
@@ -157,8 +167,9 @@ public static class KitchenEndpoints
             row.SoaksAt.ToString("HH:mm"),
             row.CupMillilitres,
             row.Cautious,
+            row.HardnessMilligramsPerLitre,
             row.Version,
-            [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10))],
+            [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10, v.Cooker is { } c ? CookWriter.Word(c.Kind) : null))],
             [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts))],
             now,
             DishMapper.Local(state.Household.LocalOf(Instant.FromDateTimeOffset(now))));

@@ -2,6 +2,7 @@ using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Units;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
+using BrightKettle.Server.Formats;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 
@@ -27,13 +28,22 @@ public static class KitchenStore
         LocalTime.FromTimeOnly(row.Wakes),
         LocalTime.FromTimeOnly(row.Sleeps),
         LocalTime.FromTimeOnly(row.SoaksAt),
-        row.Cautious);
+        row.Cautious)
+    {
+        HardnessMilligramsPerLitre = row.HardnessMilligramsPerLitre,
+    };
 
     private static Vessel VesselOf(VesselRow row) => new(
         row.Id,
         row.Name,
         Length.FromCentimetres(row.DiameterCentimetres),
-        Volume.FromMillilitres(row.BrimMillilitres));
+        Volume.FromMillilitres(row.BrimMillilitres))
+    {
+        Cooker = row.CookerKind is { } word && KindOf(word) is { } kind ? Cooker.Typical(kind, row.BrimMillilitres) : null,
+    };
+
+    /// <summary>The kind that a word means, or null.</summary>
+    public static CookerKind? KindOf(string word) => Enum.GetValues<CookerKind>().Where(k => CookWriter.Word(k) == word).Select(k => (CookerKind?)k).FirstOrDefault();
 
     private static Burner BurnerOf(BurnerRow row) => new(row.Id, row.Name, Power.FromWatts(row.MostWatts), Power.FromWatts(row.LeastWatts));
 }

@@ -15,6 +15,7 @@ public static class PlanEndpoints
     public static void Map(IEndpointRouteBuilder routes)
     {
         routes.MapPost("/api/plans", Plan);
+        routes.MapPost("/api/ways", Ways);
         routes.MapPost("/api/forecast", Forecast);
         routes.MapGet("/api/schemas/cook-1.json", Schema);
     }
@@ -37,6 +38,18 @@ public static class PlanEndpoints
             PlanAnswer.Refused { Refusal: var refusal } => KettleProblems.Refused(refusal, wanted),
             _ => throw new InvalidOperationException("A planner answers with a plan or a refusal."),
         };
+    }
+
+    /// <summary>A dish in, all ways of this kitchen out: those that work first, the others with the reason.</summary>
+    public static async Task<Results<Ok<IReadOnlyList<WayDto>>, ProblemHttpResult>> Ways(
+        DishDto dish, KettleDb db, PulseCatalogue catalogue, WayFinder ways, TimeProvider clock, CancellationToken cancel)
+    {
+        var kitchen = await KitchenStore.ReadAsync(db, cancel);
+        var checks = new FieldChecks();
+        var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow()));
+        return mapper.Map(dish, checks) is { } wanted
+            ? TypedResults.Ok<IReadOnlyList<WayDto>>([.. ways.For(wanted).Select(w => WayMapper.Map(w, wanted, catalogue))])
+            : KettleProblems.Invalid(checks);
     }
 
     /// <summary>A cook in, its whole forecast out. Gates are told, not enforced: this runs what it is given.</summary>

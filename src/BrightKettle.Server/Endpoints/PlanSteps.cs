@@ -3,6 +3,7 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Core.Units;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
+using NodaTime;
 
 namespace BrightKettle.Server.Endpoints;
 
@@ -25,15 +26,21 @@ public static class PlanSteps
                 Grams: plan.Dish.PulseDry.Grams,
                 Millilitres: Cold(plan, ((CookAction.Soak)action).Water),
                 Place: next is CookAction.Chill ? "fridge" : "counter")),
+            Marks.SoakEnds when plan.Dish.Soak == SoakChoice.Quick => Make("quick_drain", m, new(Millilitres: Cold(plan, ((CookAction.AddWater)next!).Water))),
             Marks.SoakEnds => Make("drain", m, new(
                 Hours: Math.Round((m.Reference - plan.Forecast.Find(Marks.SoakStarts)!.Reference).TotalHours, 1),
                 Place: plan.Cook.Actions.Skip(m.Action).Take(3).Any(a => a is CookAction.Chill) ? "fridge" : "pot")),
             Marks.RiceSoakStarts => Make("rice_soak", m, new(Grams: plan.Dish.RiceDry.Grams, Minutes: plan.Dish.Rice!.SoakMinutes.Typical)),
             Marks.Light => Make("light", m, new(
                 Grams: plan.Order == Order.RiceFirst ? plan.Dish.RiceDry.Grams : plan.Dish.PulseDry.Grams,
-                Millilitres: Cold(plan, plan.Amounts.FirstWater),
+                Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
                 OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
                 Ingredient: plan.Order switch { Order.RiceFirst => "rice", Order.Together => "both", _ => "pulse" })),
+            Marks.QuickSoak => Make("quick_soak", m, new(Minutes: next?.When.Delay?.TotalMinutes)),
+            Marks.Lock => Make("lock", m, new(Millilitres: Cold(plan, plan.Amounts.FirstWater))),
+            Marks.HoldOver => Make("hold_over", m, new(Minutes: action.When.Delay?.TotalMinutes)),
+            Marks.Opened => Make("opened", m, new()),
+            Marks.SlowStarts => Make("slow_starts", m, new()),
             Marks.Boils => Make("boil", m, new(Minutes: next is CookAction.Heat { Mark: Marks.HardBoilOver, When.Delay: { } hard } ? hard.TotalMinutes : null)),
             Marks.Ready => Look(plan, m, (CookAction.Heat)action),
             Marks.Join when plan.Order != Order.Together => Make("join", m, new(
@@ -45,6 +52,7 @@ public static class PlanSteps
                 Ingredient: plan.Order == Order.RiceFirst ? "pulse" : "rice")),
             Marks.Seal => Make("seal", m, new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.When.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)),
             Marks.HeatOff => Make("heat_off", m, new(Minutes: plan.Dish.Rice!.RestMinutes.Typical)),
+            Marks.Reheat => Make("reheat", m, new()),
             Marks.Finish => Make("finish", m, new(
                 Millilitres: action is CookAction.Measure measure ? Hot(measure.Liquor) : null,
                 Drained: action is CookAction.Drain)),
@@ -56,7 +64,8 @@ public static class PlanSteps
     /// <summary>The looks start before the reference pot is ready, so the step stands at the first look.</summary>
     private static StepDto Look(Plan plan, Milestone m, CookAction.Heat action)
     {
-        var first = action.When.NotBefore ?? m.Early;
+        // Under pressure and in a slow cooker the first look is when it can be had at all.
+        var first = action.When.NotBefore ?? Instant.Max(m.Early, plan.Forecast.Find(Marks.Opened)?.Reference ?? m.Early);
         return new(
             "look",
             first.ToDateTimeOffset(),

@@ -78,13 +78,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
 
     private Cooker Cooker(CookerDocument d, double brim, string at)
     {
-        var typical = Word<CookerKind>(d.Kind, $"{at}.kind") switch
-        {
-            CookerKind.Weight => Core.Kitchen.Cooker.WithWeight(brim),
-            CookerKind.Spring => Core.Kitchen.Cooker.WithSpring(brim),
-            CookerKind.Electric => Core.Kitchen.Cooker.Electric(brim),
-            _ => Core.Kitchen.Cooker.SlowPot(brim),
-        };
+        var typical = Core.Kitchen.Cooker.Typical(Word<CookerKind>(d.Kind, $"{at}.kind"), brim);
         double Or(double? given, double otherwise, double low, double high, string field) => given is { } g ? checks.Within(g, low, high, $"{at}.{field}") : otherwise;
         return typical with
         {

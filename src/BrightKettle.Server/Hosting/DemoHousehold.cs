@@ -16,11 +16,13 @@ public static class DemoHousehold
     public static async Task SeedAsync(KettleDb db, PulseCatalogue catalogue, Planner planner, TimeProvider clock)
     {
         ArgumentNullException.ThrowIfNull(db);
-        db.Households.Add(new HouseholdRow { Name = "Quince Lane", Zone = Zone, AltitudeMetres = 120, RoomCelsius = 19 });
+        db.Households.Add(new HouseholdRow { Name = "Quince Lane", Zone = Zone, AltitudeMetres = 120, RoomCelsius = 19, HardnessMilligramsPerLitre = 60 });
         db.Vessels.AddRange(
             new VesselRow { Id = "milk-pan", Name = "Milk pan", DiameterCentimetres = 16, BrimMillilitres = 1800, Position = 1 },
             new VesselRow { Id = "blue-pot", Name = "Blue pot", DiameterCentimetres = 22, BrimMillilitres = 4500, Position = 2 },
-            new VesselRow { Id = "wide-pot", Name = "Wide white pot", DiameterCentimetres = 28, BrimMillilitres = 7600, Position = 3 });
+            new VesselRow { Id = "wide-pot", Name = "Wide white pot", DiameterCentimetres = 28, BrimMillilitres = 7600, Position = 3 },
+            new VesselRow { Id = "steam-drum", Name = "Steam drum", DiameterCentimetres = 22, BrimMillilitres = 6000, CookerKind = "electric", Position = 4 },
+            new VesselRow { Id = "day-crock", Name = "Day crock", DiameterCentimetres = 24, BrimMillilitres = 6000, CookerKind = "slow", Position = 5 });
         db.Burners.AddRange(
             new BurnerRow { Id = "front", Name = "Front burner", MostWatts = 1500, LeastWatts = 120, Position = 1 },
             new BurnerRow { Id = "back", Name = "Small back burner", MostWatts = 800, LeastWatts = 70, Position = 2 });

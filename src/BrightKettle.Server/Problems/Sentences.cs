@@ -19,6 +19,7 @@ public static class Sentences
         ["catalogue.unknown_rice"] = "No rice of this name is in the catalogue.",
         ["kitchen.unknown_vessel"] = "No such pot is in the kitchen.",
         ["kitchen.unknown_burner"] = "No such burner is in the kitchen.",
+        ["kitchen.unknown_cooker"] = "No such cooker is in the kitchen.",
         ["kitchen.last_vessel"] = "The kitchen needs one pot at least.",
         ["kitchen.stale"] = "The kitchen was changed elsewhere meanwhile. Nothing of this change was saved.",
         ["dish.past"] = "This time has passed.",
@@ -85,7 +86,7 @@ public static class Sentences
             PlanRefusal.FlameWhileAsleep => (
                 "A flame while you sleep",
                 $"It needs {Span(facts.Minutes)} of flame, and part of that lies in the night. No flame is planned while nobody is up."),
-            PlanRefusal.NeverBoils => ("This burner is too weak", $"It does not bring the {dish.Vessel.Name} to the boil."),
+            PlanRefusal.NeverBoils => ("This burner is too weak", $"It does not bring the {(dish.Cooker ?? dish.Vessel).Name} to the boil."),
             PlanRefusal.NeverTender => ("It does not get tender", $"{name} would still be firm after nine hours on this flame."),
             PlanRefusal.GateBlocks => ("Not safe this way", $"{name} carry a lectin. Soak them five hours or more, throw the water away and boil them hard, or keep them boiling until nothing is firm."),
             _ => throw new InvalidOperationException($"No sentence for {refusal.Code}."),
@@ -94,7 +95,7 @@ public static class Sentences
 
     private static string Full(Dish dish, PlanFacts facts, string what) => string.Create(
         CultureInfo.InvariantCulture,
-        $"It would be filled with {facts.NeededMillilitres / 1000:0.0} L: {what}. The {dish.Vessel.Name} takes {facts.UsableMillilitres / 1000:0.0} L with room to bubble.");
+        $"It would be filled with {facts.NeededMillilitres / 1000:0.0} L: {what}. The {(dish.Cooker ?? dish.Vessel).Name} takes {facts.UsableMillilitres / 1000:0.0} L with room to bubble.");
 
     private static string Span(double? minutes) => minutes is { } m
         ? m < 100 ? $"{Math.Round(m)} minutes" : string.Create(CultureInfo.InvariantCulture, $"{m / 60:0.0} hours")

@@ -4,7 +4,7 @@
   import { onMount } from 'svelte';
   import { household } from './lib/state/kitchen.svelte';
   import { theme } from './lib/state/theme.svelte';
-  import { p } from './router';
+  import { p, route } from './router';
 
   onMount(() => void household.load());
   $effect(() => {
@@ -30,6 +30,7 @@
         <a
           href={view.href}
           class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2.5 py-1.5 font-semibold whitespace-nowrap sm:px-3.5"
+          class:is-active={view.href === '/' && route.pathname.startsWith('/dinner')}
           {@attach isActiveLink()}>{view.name}</a
         >
       {/each}

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Units;
 using NodaTime;
 using Xunit;
@@ -43,6 +44,61 @@ public class CookRulesTests
         }
 
         var fault = CookRules.Check(Good with { Actions = list });
+        Assert.Equal((code, action), (fault?.Code, fault?.Action));
+    }
+
+    private static readonly Cook Pressed = Pots.Cook(
+        Pots.Cooker(CookerKind.Electric),
+        [Pots.Pulse("pinto", 300), Pots.Rice("long_white", 100)],
+        [
+            Pots.Add("p"),
+            Pots.Water(900),
+            new CookAction.Pressurise(When.Next),
+            Pots.Heat(Flame.Full),
+            Pots.Heat(Flame.Off, When.Once(PotEvent.PressureUp)),
+            new CookAction.Release(When.Next, ReleaseKind.Natural),
+            Pots.Serve(When.Once(PotEvent.PinDown)),
+        ]);
+
+    public static TheoryData<string, string, int?> PressureFaults => new()
+    {
+        { "rice into a locked cooker", "cook.lid_locked", 4 },
+        { "locked twice", "cook.lid_locked", 3 },
+        { "whistle of an electric cooker", "cook.no_whistle", 4 },
+        { "pressure without a lock", "cook.not_locked", 3 },
+        { "pin without a release", "cook.not_released", 5 },
+        { "a plain pot under pressure", "cook.no_pressure", 2 },
+        { "unknown vessel", "cook.unknown_vessel", 1 },
+        { "unknown mark", "cook.unknown_mark", 1 },
+        { "mashed rice", "cook.not_a_pulse", 7 },
+        { "too strong a brine", "cook.salt_share", 0 },
+        { "after the end", "cook.after_the_end", 6 },
+        { "poured to itself", "cook.unknown_vessel", 2 },
+    };
+
+    [Theory]
+    [MemberData(nameof(PressureFaults))]
+    public void A_deed_that_no_kitchen_allows_is_refused_with_its_action(string what, string code, int? action)
+    {
+        var list = Pressed.Actions.ToList();
+        var cook = Pressed;
+        switch (what)
+        {
+            case "rice into a locked cooker": list.Insert(4, Pots.Add("r")); break;
+            case "locked twice": list.Insert(3, new CookAction.Pressurise(When.Next)); break;
+            case "whistle of an electric cooker": list[4] = Pots.Heat(Flame.Off, When.Once(PotEvent.Whistle)); break;
+            case "pressure without a lock": list.RemoveAt(2); break;
+            case "pin without a release": list.RemoveAt(5); break;
+            case "a plain pot under pressure": cook = cook with { Kitchen = cook.Kitchen with { Vessel = Pot() } }; break;
+            case "unknown vessel": list[1] = list[1] with { In = "nowhere" }; break;
+            case "unknown mark": list[1] = list[1] with { When = When.Next with { AfterMark = "never" } }; break;
+            case "mashed rice": list[6] = Pots.Heat(Flame.Off, When.Once(PotEvent.PinDown)); list.AddRange([new CookAction.Mash(When.Next, "r", 0.2), Pots.Serve()]); list.Insert(1, Pots.Add("r")); list.RemoveAt(2); break;
+            case "too strong a brine": list.Insert(0, new CookAction.Soak(When.Next, "p", Mass.FromGrams(900), Temperature.FromCelsius(20)) { SaltShare = 0.2 }); break;
+            case "after the end": list.Add(Pots.Serve()); break;
+            case "poured to itself": list.Insert(2, new CookAction.Transfer(When.Next, Pressed.Kitchen.Vessel.Id, TransferWhat.Liquor)); break;
+        }
+
+        var fault = CookRules.Check(cook with { Actions = list });
         Assert.Equal((code, action), (fault?.Code, fault?.Action));
     }
 

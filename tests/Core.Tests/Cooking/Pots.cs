@@ -10,13 +10,7 @@ internal static class Pots
 {
     public static Vessel Cooker(CookerKind kind, double litres = 6) => new($"{kind}", $"{kind}", Length.FromCentimetres(22), Volume.FromMillilitres(litres * 1000))
     {
-        Cooker = kind switch
-        {
-            CookerKind.Weight => Core.Kitchen.Cooker.WithWeight(litres * 1000),
-            CookerKind.Spring => Core.Kitchen.Cooker.WithSpring(litres * 1000),
-            CookerKind.Electric => Core.Kitchen.Cooker.Electric(litres * 1000),
-            _ => Core.Kitchen.Cooker.SlowPot(litres * 1000),
-        },
+        Cooker = Core.Kitchen.Cooker.Typical(kind, litres * 1000),
     };
 
     public static PulseIngredient Pulse(string id, double grams, double spread = 0, string name = "p") =>

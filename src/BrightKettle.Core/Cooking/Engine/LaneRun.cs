@@ -542,15 +542,16 @@ internal sealed class LaneRun
         }
 
         _lastSample = _pot.Now;
+        var shown = Math.Max(0, Enumerable.Range(0, _cook.Ingredients.Count).Select(_pot.PlaceOf).FirstOrDefault(v => v >= 0, 0));
         var beds = new double[_cook.Ingredients.Count];
         var doneness = new double[_cook.Ingredients.Count];
         for (var i = 0; i < beds.Length; i++)
         {
-            beds[i] = _pot.PlaceOf(i) is var place && place >= 0 ? _pot.Heap(i).Heap / Area(place) : 0;
+            beds[i] = _pot.PlaceOf(i) == shown ? _pot.Heap(i).Heap / Area(shown) : 0;
             doneness[i] = _pot.Doneness(i);
         }
 
-        _samples.Add(new(_pot.Now, Level(0), doneness, beds) { Others = _tracks.Length == 1 ? [] : [.. Enumerable.Range(1, _tracks.Length - 1).Select(Level)] });
+        _samples.Add(new(_pot.Now, Level(shown), doneness, beds) { All = _tracks.Length == 1 ? [] : [.. Enumerable.Range(0, _tracks.Length).Select(Level)] });
     }
 
     private VesselLevel Level(int vessel)

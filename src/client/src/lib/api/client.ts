@@ -19,6 +19,7 @@ export type MeasureOut = Schemas['MeasureOutDto'];
 export type Plan = Schemas['PlanDto'];
 export type Series = Schemas['SeriesDto'];
 export type Step = Schemas['StepDto'];
+export type WayLine = Schemas['WayDto'];
 export type VesselChange = Schemas['VesselChange'];
 
 const http = createClient<paths>();
@@ -56,6 +57,7 @@ export const api = {
     answer(http.GET('/api/catalogue/rices', { params: { query: { q } }, signal })),
   effects: () => answer(http.GET('/api/effects')),
   plan: (body: Dish, signal: AbortSignal) => answer(http.POST('/api/plans', { body, signal })),
+  ways: (body: Dish, signal: AbortSignal) => answer(http.POST('/api/ways', { body, signal })),
   dinners: () => answer(http.GET('/api/cooks')),
   dinner: (id: string) => answer(http.GET('/api/cooks/{id}', at(id))),
   saveDinner: (id: string, body: Schemas['CookChange']) =>

@@ -28,6 +28,20 @@ export const styles: { id: string; name: string; hint: string }[] = [
   { id: 'soup', name: 'Soup', hint: 'a ladle of it' },
 ];
 
+export const soaks: { id: string; name: string; hint: string }[] = [
+  { id: 'overnight', name: 'Overnight', hint: 'in a bowl, drained before it is too long' },
+  { id: 'quick', name: 'Quick', hint: 'boiled up, an hour off the heat, drained' },
+  { id: 'none', name: 'None', hint: 'from dry' },
+];
+
+/** A way in a few words: how, and from what. */
+export function wayName(method: string, soak: string, cooker: string | null): string {
+  if (method === 'cooked') return 'From a tin';
+  const soaked = { overnight: 'soaked overnight', quick: 'quick-soaked' }[soak] ?? 'not soaked';
+  const how = { pressure: 'pressure', slow_cooker: 'slow' }[method];
+  return `${how ? `${cooker ?? ''}, ${how}` : 'Open pot'}, ${soaked}`;
+}
+
 export type Line = { title: string; detail: string };
 
 const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
@@ -72,6 +86,30 @@ export function stepLine(step: Step, plan: Plan): Line {
         title: 'Drain and rinse',
         detail: `after ${f.hours} h; ${f.place === 'fridge' ? 'drained, into the fridge' : 'then straight into the pot'}`,
       };
+    case 'quick_soak':
+      return {
+        title: 'Two or three minutes at the boil, then flame off',
+        detail: `lid on, ${f.minutes} min: this is the soak`,
+      };
+    case 'quick_drain':
+      return {
+        title: 'Drain, rinse, fresh water',
+        detail: `${millilitres(f.millilitres ?? 0)} from the kettle, full flame`,
+      };
+    case 'lock':
+      return {
+        title: 'Look through the vent, lock the lid',
+        detail: `${millilitres(f.millilitres ?? 0)} of water went in; full heat until the pressure is up`,
+      };
+    case 'hold_over':
+      return {
+        title: `Held ${f.minutes} min: heat off`,
+        detail: 'leave it alone until the pin is down by itself',
+      };
+    case 'opened':
+      return { title: 'Pin down: lid off, away from you', detail: 'a quiet simmer until the look' };
+    case 'slow_starts':
+      return { title: 'Into the slow cooker, on high', detail: 'with all their liquid, lid on and left on' };
     case 'rice_soak':
       return { title: `Rinse and soak ${grams(f.grams ?? 0)} rice`, detail: `${f.minutes} min, then drain` };
     case 'light': {
@@ -109,6 +147,8 @@ export function stepLine(step: Step, plan: Plan): Line {
       };
     case 'heat_off':
       return { title: 'Flame off, lid stays', detail: `rest ${f.minutes} min` };
+    case 'reheat':
+      return { title: 'Full flame, back to the boil', detail: 'they may have waited' };
     case 'finish':
       return f.drained
         ? { title: 'Drain', detail: 'keep a cup of the liquid' }

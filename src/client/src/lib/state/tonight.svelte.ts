@@ -17,6 +17,8 @@ export class Tonight {
     burnerId: null,
     serveAtLocal: '',
     seed: 1,
+    method: 'open_pot',
+    cookerId: null,
   });
   /** The last plan that could be made; it stays while a new one is asked for. */
   plan = $state.raw<Plan | null>(null);
@@ -43,6 +45,8 @@ export class Tonight {
     this.dish = draft ? { ...usual, ...draft } : usual;
     if (!kitchen.vessels.some((v) => v.id === this.dish.vesselId)) this.dish.vesselId = usual.vesselId;
     if (!kitchen.burners.some((b) => b.id === this.dish.burnerId)) this.dish.burnerId = usual.burnerId;
+    if (this.dish.cookerId && !kitchen.vessels.some((v) => v.id === this.dish.cookerId && v.cooker))
+      this.dish = { ...this.dish, method: 'open_pot', cookerId: null };
     if (this.dish.serveAtLocal < kitchen.nowLocal) this.dish.serveAtLocal = usual.serveAtLocal;
     return this.ask();
   }

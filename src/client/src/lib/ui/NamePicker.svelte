@@ -20,7 +20,8 @@
   let abort: AbortController | null = null;
   let input: HTMLInputElement;
   const open = $derived(typed !== null);
-  const lines = $derived([...(none && !typed ? [{ ...none, matched: null }] : []), ...found]);
+  const meant = $derived(!typed || none?.name.toLowerCase().startsWith(typed.toLowerCase()));
+  const lines = $derived([...(none && meant ? [{ ...none, matched: null }] : []), ...found]);
 
   async function look(asked: string) {
     typed = asked;

@@ -16,6 +16,7 @@
     soaksAt: kitchen.soaksAt,
     cupMillilitres: kitchen.cupMillilitres,
     cautious: kitchen.cautious,
+    hardnessMilligramsPerLitre: kitchen.hardnessMilligramsPerLitre,
   });
   let problem = $state<Problem | null>(null);
   const zones = Intl.supportedValuesOf('timeZone');
@@ -46,6 +47,16 @@
         bind:value={form.roomCelsius}
       />
       {#if fault('roomCelsius')}<span class="text-error block" role="alert">{fault('roomCelsius')}</span>{/if}
+    </label>
+    <label class="text-sm font-semibold"
+      >Water hardness, mg/L<input
+        class="input w-full text-base"
+        type="number"
+        bind:value={form.hardnessMilligramsPerLitre}
+      />
+      {#if fault('hardnessMilligramsPerLitre')}<span class="text-error block" role="alert"
+          >{fault('hardnessMilligramsPerLitre')}</span
+        >{/if}
     </label>
     <label class="text-sm font-semibold"
       >A cup<select class="select w-full text-base" bind:value={form.cupMillilitres}>

@@ -19,12 +19,26 @@
   let diameter = $state<number | null>(vessel?.diameterCentimetres ?? 24);
   // svelte-ignore state_referenced_locally
   let litres = $state<number | null>(vessel ? vessel.brimMillilitres / 1000 : 5);
+  // svelte-ignore state_referenced_locally
+  let cooker = $state(vessel?.cooker ?? '');
   let problem = $state<Problem | null>(null);
+  const kinds: Record<string, string> = {
+    '': 'A pot',
+    weight: 'Pressure cooker with a whistling weight',
+    spring: 'Pressure cooker with a spring valve',
+    electric: 'Electric pressure cooker',
+    slow: 'Slow cooker',
+  };
   const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
-    const change = { name, diameterCentimetres: diameter ?? 0, brimMillilitres: (litres ?? 0) * 1000 };
+    const change = {
+      name,
+      diameterCentimetres: diameter ?? 0,
+      brimMillilitres: (litres ?? 0) * 1000,
+      cooker: cooker || null,
+    };
     problem = vessel ? await household.changeVessel(vessel.id, change) : await household.addVessel(change);
     if (!problem) {
       editing = false;
@@ -60,6 +74,11 @@
       {#if fault('brimMillilitres')}<p class="text-error text-sm" role="alert">
           {fault('brimMillilitres')}
         </p>{/if}
+      <label class="text-sm font-semibold"
+        >What it is<select class="select w-full" bind:value={cooker}>
+          {#each Object.entries(kinds) as [id, kind] (id)}<option value={id}>{kind}</option>{/each}
+        </select></label
+      >
       <div class="mt-1 flex gap-2">
         <button class="btn btn-primary btn-sm" type="submit">Save</button>
         <button class="btn btn-ghost btn-sm" type="button" onclick={() => ((editing = false), ondone?.())}
@@ -85,6 +104,7 @@
       {vessel.diameterCentimetres} cm wide, {vessel.heightCentimetres} cm deep, {vessel.brimMillilitres /
         1000} L to the brim
     </p>
+    {#if vessel.cooker}<p class="text-sm font-semibold">{kinds[vessel.cooker]}</p>{/if}
     <p class="text-sm opacity-85">
       A centimetre of liquid in it is {vessel.millilitresPerCentimetre} mL.
     </p>

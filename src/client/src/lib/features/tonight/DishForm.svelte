@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, type Catalogue, type Kitchen } from '../../api/client';
   import { addDays, dayName, parseTime } from '../../format/time';
-  import { capital, styles } from '../../format/words';
+  import { capital, soaks, styles } from '../../format/words';
   import type { Tonight } from '../../state/tonight.svelte';
   import AmountField from '../../ui/AmountField.svelte';
   import Choice from '../../ui/Choice.svelte';
@@ -14,6 +14,13 @@
   const dish = $derived(tonight.dish);
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
   const rice = $derived(catalogue.rices.find((r) => r.id === dish.riceId));
+  const cookers = $derived(kitchen.vessels.filter((v) => v.cooker));
+  const pots = $derived(kitchen.vessels.filter((v) => !v.cooker || v.id === dish.vesselId));
+  const methodOf = (id: string) => {
+    const cooker = cookers.find((c) => c.id === id);
+    if (!cooker) return { method: id, cookerId: null, ...(id === 'cooked' ? { soak: 'none' } : {}) };
+    return { method: cooker.cooker === 'slow' ? 'slow_cooker' : 'pressure', cookerId: id };
+  };
   const vessel = $derived(kitchen.vessels.find((v) => v.id === dish.vesselId));
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const day = $derived(dish.serveAtLocal.slice(0, 10));
@@ -118,10 +125,7 @@
     legend="Soak"
     name="soak"
     value={dish.soak}
-    options={[
-      { id: 'overnight', name: 'Overnight' },
-      { id: 'none', name: 'Not soaked' },
-    ]}
+    options={soaks}
     onchange={(soak) => tonight.change({ soak })}
   />
   <Choice
@@ -131,6 +135,26 @@
     options={styles}
     onchange={(style) => tonight.change({ style })}
   />
+  {#if cookers.length}
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="method">Cooked in</label>
+      <select
+        id="method"
+        class="select w-full text-base"
+        value={dish.cookerId ?? dish.method ?? 'open_pot'}
+        onchange={(e) => tonight.change(methodOf(e.currentTarget.value))}
+      >
+        <option value="open_pot">An open pot</option>
+        {#each cookers as c (c.id)}
+          <option value={c.id}>{c.name}, {c.cooker === 'slow' ? 'slow cooker' : 'under pressure'}</option>
+        {/each}
+        <option value="cooked">From a tin, just warmed</option>
+      </select>
+      {#if tonight.fault('cookerId')}<p class="text-error mt-1 text-sm" role="alert">
+          {tonight.fault('cookerId')}
+        </p>{/if}
+    </div>
+  {/if}
   <div class="grid grid-cols-2 gap-3">
     <div>
       <label class="mb-1 block text-sm font-semibold" for="vessel"
@@ -142,7 +166,7 @@
         value={dish.vesselId}
         onchange={(e) => tonight.change({ vesselId: e.currentTarget.value })}
       >
-        {#each kitchen.vessels as v (v.id)}
+        {#each pots as v (v.id)}
           <option value={v.id}>{v.name}</option>
         {/each}
       </select>

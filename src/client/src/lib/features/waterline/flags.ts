@@ -5,6 +5,8 @@ export type Flag = { kind: string; text: string; at: string; early: string; late
 
 const said: Record<string, string> = {
   boil: 'boils',
+  lock: 'lid locked',
+  hold_over: 'heat off',
   look: 'look',
   join: 'rice in',
   heat_off: 'flame off',

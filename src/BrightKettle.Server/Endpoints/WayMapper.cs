@@ -1,0 +1,37 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
+using BrightKettle.Server.Problems;
+
+namespace BrightKettle.Server.Endpoints;
+
+/// <summary>From a way of the core to a line of the list.</summary>
+public static class WayMapper
+{
+    public static WayDto Map(WayOffer way, Dish dish, PulseCatalogue catalogue)
+    {
+        ArgumentNullException.ThrowIfNull(way);
+        ArgumentNullException.ThrowIfNull(dish);
+        ArgumentNullException.ThrowIfNull(catalogue);
+        var plan = way.Plan;
+        var table = plan?.Forecast.Find(Marks.Table);
+        var why = way.Refusal is { } refusal ? Sentences.For(refusal, plan?.Dish ?? dish) : ((string Title, string Detail)?)null;
+        return new(
+            CookWriter.Word(way.Method),
+            CookWriter.Word(way.Soak),
+            way.CookerId,
+            dish.OtherVessels.FirstOrDefault(v => v.Id == way.CookerId)?.Name,
+            way.PulseId,
+            way.PulseId is { } id ? catalogue.FindPulse(id)?.Said : null,
+            plan?.Cook.Starts.ToDateTimeOffset(),
+            table?.Early.ToDateTimeOffset(),
+            table?.Reference.ToDateTimeOffset(),
+            table?.Late.ToDateTimeOffset(),
+            plan?.ShareTender,
+            plan?.BlindShare,
+            why?.Title,
+            why?.Detail);
+    }
+}
