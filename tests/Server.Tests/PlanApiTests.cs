@@ -179,6 +179,10 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
     {
         var effects = await _http.GetFromJsonAsync<List<EffectDto>>("/api/effects", Cancel);
         Assert.Contains(effects!, e => e.Id == "lot_spread" && e.Typical == 0.28 && e.Confidence == "C");
+        // Curves too: each point with its range, so that no doubtful figure stands without one.
+        Assert.Contains(effects!, e => e.Id.StartsWith("hardness at 300", StringComparison.Ordinal) && e is { Low: 1.2, Typical: 1.4, High: 1.7 });
+        var extras = await _http.GetFromJsonAsync<List<ExtraDto>>("/api/catalogue/extras", Cancel);
+        Assert.Contains(extras!, e => e is { Id: "whole_chilli", ComesOut: true });
     }
 
     [Fact]

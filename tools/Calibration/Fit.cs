@@ -25,8 +25,11 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
     public static double Loss(Cell cell)
     {
         var miss = Math.Abs(cell.Miss);
-        return Weight(cell.Column) * ((0.04 * miss * miss) + (1 / (1 + Math.Exp((0.93 - miss) / 0.07))));
+        return Weight(cell.Column) * ((Pull(cell.Column) * miss * miss) + (1 / (1 + Math.Exp((0.93 - miss) / 0.07))));
     }
+
+    /// <summary>How strongly a cell is drawn to the middle of its range: the simmer columns, known best, are not to sit at its edge.</summary>
+    private static double Pull(Column column) => column is Column.SimmerSoaked or Column.SimmerUnsoaked ? 0.5 : 0.04;
 
     /// <summary>The simmer columns are known best and count twice; the column in which a few minutes decide counts more too, or it would pay for all others.</summary>
     private static double Weight(Column column) => column switch

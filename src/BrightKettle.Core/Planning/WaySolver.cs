@@ -105,8 +105,12 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
     }
 
     /// <summary>How many of a few bags, from slow to fast, come out as wanted.</summary>
-    private int BagsServed(Way way) => Bags.Count(share =>
-        Run(way, share) is { StalledAt: null } run && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most);
+    private int BagsServed(Way way)
+    {
+        var cook = way.Build(dish);
+        return simulator.RunMany([.. Bags.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], new RunOptions { Peaks = false })
+            .Count(run => run.StalledAt is null && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most);
+    }
 
     private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, Marks.Join)).Doneness[0];
 

@@ -17,6 +17,9 @@ public sealed record PulseDto(
 /// <summary>A rice for the picker.</summary>
 public sealed record RiceDto(string Id, string Name, string Said, IReadOnlyList<string> Aliases, double GramsPerCup, string Rinse, string Note);
 
+/// <summary>Something beside pulses and rice that can go into a pot. Salt in g per g.</summary>
+public sealed record ExtraDto(string Id, string Name, IReadOnlyList<string> Aliases, string Kind, double SaltShare, bool ComesOut, string Confidence, string Note);
+
 public sealed record CatalogueDto(IReadOnlyList<PulseDto> Pulses, IReadOnlyList<RiceDto> Rices);
 
 /// <summary>A pulse or rice found by name.</summary>

@@ -12,6 +12,7 @@ public static class CatalogueEndpoints
         routes.MapGet("/api/catalogue", All);
         routes.MapGet("/api/catalogue/pulses", FindPulses);
         routes.MapGet("/api/catalogue/rices", FindRices);
+        routes.MapGet("/api/catalogue/extras", Extras);
         routes.MapGet("/api/effects", Effects);
     }
 
@@ -38,7 +39,14 @@ public static class CatalogueEndpoints
         TypedResults.Ok(NameSearch.Find(q, catalogue.Rices.Select(r => (r.Id, r.Name, Names(r.Said, r.Aliases)))));
 
     public static Ok<IReadOnlyList<EffectDto>> Effects(PulseCatalogue catalogue) => TypedResults.Ok<IReadOnlyList<EffectDto>>(
-        [.. catalogue.Effects.Select(e => new EffectDto(e.Id, e.Low, e.Typical, e.High, e.Unit, e.Confidence, e.Basis))]);
+        [
+            .. catalogue.Effects.Select(e => new EffectDto(e.Id, e.Low, e.Typical, e.High, e.Unit, e.Confidence, e.Basis)),
+            .. catalogue.Curves.SelectMany(c => c.Points.Select(p => new EffectDto($"{c.Id} at {p[0]} {c.Unit}", p[1], p[2], p[3], "factor", c.Confidence, c.Basis))),
+        ]);
+
+    /// <summary>Everything of the kitchen's vocabulary beside pulses and rice.</summary>
+    public static Ok<IReadOnlyList<ExtraDto>> Extras(PulseCatalogue catalogue) => TypedResults.Ok<IReadOnlyList<ExtraDto>>(
+        [.. catalogue.Extras.Select(e => new ExtraDto(e.Id, e.Name, e.Aliases, e.Kind, e.Salt.Typical, e.ComesOut, e.Confidence, e.Note))]);
 
     private static IReadOnlyList<string> Names(string said, IReadOnlyList<string> aliases) => [said, .. aliases];
 }

@@ -204,6 +204,61 @@ public class CookerTests
         Assert.InRange(Stall(1) / Stall(0), 1.5, 2.1);
     }
 
+    [Theory]
+    [InlineData(1.5, 6, 10)]
+    [InlineData(3, 11, 17)]
+    [InlineData(4, 14, 22)]
+    public void A_stovetop_cooker_comes_up_in_the_tables_time(double fillKilograms, double low, double high)
+    {
+        // 5 to 6 L with 1.1 to 1.5 kW that reach it; 10 % either way.
+        var run = Cook(
+            Cooker(CookerKind.Spring, 5.5),
+            [Pulse("navy", fillKilograms * 250)],
+            [Add("p"), Water(fillKilograms * 750), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp)), new CookAction.Release(When.Next, ReleaseKind.Quick), Serve()],
+            watts: 1450).Run();
+        Assert.InRange(run.Nth(PotEvent.PressureUp)!.Value / 60, low * 0.9, high * 1.1);
+    }
+
+    [Theory]
+    [InlineData(Core.Cooking.Lid.Open, Flame.Rolling, 1200, 3000)]
+    [InlineData(Core.Cooking.Lid.Open, Flame.Lively, 500, 1200)]
+    [InlineData(Core.Cooking.Lid.Ajar, Flame.Lively, 120, 400)]
+    [InlineData(Core.Cooking.Lid.On, Flame.Lively, 80, 300)]
+    [InlineData(Core.Cooking.Lid.On, Flame.Gentle, 30, 140)]
+    public void A_pot_of_24_cm_loses_what_the_table_says_in_an_hour(Core.Cooking.Lid lid, Flame flame, double low, double high)
+    {
+        double Left(double minutes) => Cook(Kitchens.Pot(24, 6), [Rice("instant_precooked", 1)], [Add("r"), Water(4000), Lid(lid), Heat(Flame.Full), Heat(flame, Boils()), Serve(After(minutes))], watts: 1900).Run().FinalLiquor;
+        Assert.InRange(Left(0) - Left(60), low, high);
+    }
+
+    [Theory]
+    [InlineData(Flame.High, 25, 90)]
+    [InlineData(Flame.Low, 8, 40)]
+    public void A_slow_cooker_loses_what_the_table_says_in_an_hour(Flame setting, double low, double high)
+    {
+        double Left(double hours) => Slow(setting, 98, hours).FinalLiquor + (400 * Slow(setting, 98, hours).Final[0].Uptake);
+        Assert.InRange((Left(6) - Left(9)) / 3, low, high);
+    }
+
+    [Fact]
+    public void A_delayed_start_soaks_in_the_cooker_by_the_clock()
+    {
+        PotRun Start(double hours) => Cook(
+            Cooker(CookerKind.Electric),
+            [Pulse("navy", 300)],
+            [Add("p"), Water(1200), new CookAction.Pressurise(When.Later(Duration.FromHours(hours))), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(12))), new CookAction.Release(When.Next, ReleaseKind.Natural), Serve(When.Once(PotEvent.PinDown))]).Run();
+        Assert.Equal(3 * 3600, Start(3).EndSeconds - Start(0).EndSeconds, 120.0);
+        Assert.True(Start(3).Final[0].Doneness > Start(0).Final[0].Doneness + 5);
+    }
+
+    [Fact]
+    public void Into_boiling_water_is_sooner_tender_than_into_cold_but_not_counted_from_the_boil()
+    {
+        PotRun Into(double celsius) => Cook(Kitchens.Pot(24, 6), [Pulse("lentil_green", 250)], [Water(1800, celsius), Add("p"), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), UntilTender()]).Run();
+        Assert.True(Into(98).EndSeconds < Into(15).EndSeconds - 240);
+        Assert.True(Into(98).FromBoil() > Into(15).FromBoil());
+    }
+
     [Fact]
     public void A_numbered_mark_gives_its_own_watts()
     {

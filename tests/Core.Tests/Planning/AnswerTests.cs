@@ -125,6 +125,23 @@ public class AnswerTests
     }
 
     [Fact]
+    public void Whistles_become_minutes_and_minutes_whistles()
+    {
+        var answers = new WhistleAnswers(Model);
+        var cooker = Cooker(Core.Kitchen.CookerKind.Weight, 5);
+        var medium = Core.Units.Power.FromWatts(560);
+        var contents = Core.Units.Mass.FromGrams(1200);
+        var times = answers.Times(cooker, Burner(1500), contents, medium, 6);
+        // The first 4 to 10 min after the heat; then 1.5 to 3.5 min a whistle on a medium flame.
+        Assert.InRange(times[0].Minutes, 4, 10);
+        Assert.InRange((times[5].Minutes - times[0].Minutes) / 5, 1.5, 3.5);
+        Assert.All(times, t => Assert.True(t.Low <= t.Minutes && t.Minutes <= t.High));
+        var within = times[3].Minutes - times[0].Minutes + 0.1;
+        Assert.Equal(4, answers.CountOf(cooker, Burner(1500), contents, medium, within));
+        Assert.Throws<ArgumentException>(() => answers.Times(Pot(), Burner(), contents, medium, 2));
+    }
+
+    [Fact]
     public void A_spoon_of_flakes_weighs_far_less_than_one_of_fine_salt() =>
         Assert.True(SaltSpoons.TeaspoonsOf(12, SaltSpoons.Flakes) > 1.5 * SaltSpoons.TeaspoonsOf(12, SaltSpoons.Fine));
 }

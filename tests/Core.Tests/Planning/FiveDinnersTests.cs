@@ -65,7 +65,8 @@ public class FiveDinnersTests
         var lead = plan.MinuteOfDay(Marks.Join) - plan.MinuteOfDay(Marks.Boils);
         Assert.InRange(lead, 2, 18);
         Assert.Null(plan.Waits);
-        Assert.True(plan.Join!.Doneness < 40);
+        // Short of half cooked (some 15 of these are being wet through): too little for a hand to wait for.
+        Assert.InRange(plan.Join!.Doneness, 8, 48);
     }
 
     [Fact]

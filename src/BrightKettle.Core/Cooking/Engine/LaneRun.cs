@@ -4,7 +4,7 @@ using BrightKettle.Core.Kitchen;
 namespace BrightKettle.Core.Cooking.Engine;
 
 /// <summary>Follows one cook on one pot: does each action when what it waits for has come, notes what happened, says when it next wants attending to.</summary>
-internal sealed class LaneRun
+internal sealed partial class LaneRun
 {
     /// <summary>How long a run waits for an event.</summary>
     private const double PatienceSeconds = 9 * 3600;
@@ -164,18 +164,6 @@ internal sealed class LaneRun
 
     private void Note(int vessel, PotEvent what) => _happenings.Add(new(what, _pot.Now, vessel));
 
-    private bool DoBowls()
-    {
-        var any = false;
-        while (_bowl < _bowls.Length && _bowls[_bowl].Due <= _pot.Now + 1e-3)
-        {
-            Do(_bowls[_bowl++].Action);
-            any = true;
-        }
-
-        return any;
-    }
-
     /// <summary>Does the vessel's next action if its time has come.</summary>
     private bool Progress(int v)
     {
@@ -212,135 +200,6 @@ internal sealed class LaneRun
         track.Next = NextOf(v, at);
         Do(at);
         return true;
-    }
-
-    private bool Ready(int v, ref Track track, CookAction action)
-    {
-        var when = action.When;
-        var from = track.Since;
-        if (when.AfterMark is { } mark)
-        {
-            if (DoneAt(mark) is not { } doneAt)
-            {
-                return Wait(ref track, track.Since + LongestSeconds, track.Next);
-            }
-
-            from = Math.Max(from, doneAt);
-        }
-
-        if (when.After is { } what)
-        {
-            if (Since(v, ref track, what, when.Count) is not { } happened)
-            {
-                // No flame, no boil: waiting for it would be for ever.
-                var hopeless = what is PotEvent.Boils or PotEvent.PressureUp or PotEvent.Whistle && _pot.FlameOf(v) == Flame.Off;
-                return Wait(ref track, hopeless ? _pot.Now : track.Since + PatienceSeconds, track.Next);
-            }
-
-            from = Math.Max(from, happened);
-        }
-
-        var due = from + (when.Delay?.TotalSeconds ?? 0);
-        if (when.NotBefore is { } instant)
-        {
-            due = Math.Max(due, (instant - _cook.Starts).TotalSeconds);
-        }
-
-        if (action is CookAction.Add add)
-        {
-            due = Math.Max(due, BowlDone(add.IngredientId));
-        }
-
-        if (_pot.Now < due - 1e-3)
-        {
-            track.Due = due;
-            return false;
-        }
-
-        return when.Look is not { } look || LookIn(ref track, look);
-    }
-
-    private bool LookIn(ref Track track, Look look)
-    {
-        if (double.IsNaN(track.LookAt))
-        {
-            track.LookAt = _pot.Now;
-            track.LookEnds = _pot.Now + LookSeconds;
-        }
-
-        if (_pot.Now < track.LookAt - 1e-3)
-        {
-            track.Due = track.LookAt;
-            return false;
-        }
-
-        if (_pot.Doneness(_cook.IndexOf(look.IngredientId)) >= look.Doneness)
-        {
-            return true;
-        }
-
-        track.LookAt += look.Again.TotalSeconds;
-        return Wait(ref track, track.LookEnds, track.Next, track.LookAt);
-    }
-
-    /// <summary>Goes on waiting; the run stalls once patience is over. Always answers false.</summary>
-    private bool Wait(ref Track track, double until, int action, double next = double.PositiveInfinity)
-    {
-        if (_pot.Now >= until)
-        {
-            _stalled = action;
-            IsOver = true;
-            return false;
-        }
-
-        track.Due = Math.Min(until, next);
-        return false;
-    }
-
-    private double? Since(int v, ref Track track, PotEvent what, int count)
-    {
-        switch (what)
-        {
-            case PotEvent.Boils:
-                return _pot.IsBoiling(v) ? track.BoilingSince : null;
-            case PotEvent.PressureUp:
-                return track.PressureSince;
-            case PotEvent.Whistle:
-                return track.Whistles >= count ? track.WhistledAt : null;
-            case PotEvent.PinDown:
-                return track.PinDownAt;
-            default:
-                track.DrySince = _pot.SurfaceIsDry(v) ? track.DrySince ?? _pot.Now : null;
-                return track.DrySince;
-        }
-    }
-
-    private double? DoneAt(string mark)
-    {
-        for (var i = 0; i < _done.Length; i++)
-        {
-            if (_cook.Actions[i].Mark == mark && _done[i] is { } done)
-            {
-                return done.Seconds;
-            }
-        }
-
-        return null;
-    }
-
-    /// <summary>An ingredient cannot leave its bowl before its own soak and drain are done.</summary>
-    private double BowlDone(string id)
-    {
-        var last = 0.0;
-        foreach (var (action, due) in _bowls)
-        {
-            if (BowlLane.IngredientOf(_cook.Actions[action]) == id)
-            {
-                last = Math.Max(last, due);
-            }
-        }
-
-        return last;
     }
 
     private void Schedule()
@@ -406,100 +265,6 @@ internal sealed class LaneRun
         _g.At(Layout.ToGrid, _lane) = 0;
     }
 
-    private void Do(int at)
-    {
-        var action = _cook.Actions[at];
-        var v = _cook.VesselOf(action);
-        var before = _pot.Liquor(v);
-        var overBefore = OverBed(v);
-        Act(v, action);
-        if (_options.Peaks)
-        {
-            NotePeaks();
-        }
-
-        var doneness = new double[_cook.Ingredients.Count];
-        for (var i = 0; i < doneness.Length; i++)
-        {
-            doneness[i] = _pot.Doneness(i);
-        }
-
-        _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, OverBed(v));
-        if (action is CookAction.Serve)
-        {
-            IsOver = true;
-        }
-    }
-
-    private void Act(int v, CookAction action)
-    {
-        switch (action)
-        {
-            case CookAction.Soak a:
-                _pot.Fill(_cook.IndexOf(a.IngredientId), a.Water.Grams, a.Temperature.Celsius, a.SaltShare, a.SodaGramsPerLitre);
-                break;
-            case CookAction.Drain { IngredientId: { } id }:
-                _pot.EmptyBowl(_cook.IndexOf(id));
-                break;
-            case CookAction.Drain a:
-                _pot.DrainVessel(v, a.Keep);
-                break;
-            case CookAction.Chill a:
-                _pot.ChillBowl(_cook.IndexOf(a.IngredientId), a.Temperature.Celsius);
-                break;
-            case CookAction.Rinse a:
-                _pot.Rinse(_cook.IndexOf(a.IngredientId));
-                break;
-            case CookAction.Add a:
-                _pot.IntoVessel(v, _cook.IndexOf(a.IngredientId));
-                break;
-            case CookAction.TakeOut a:
-                _pot.TakeOut(_cook.IndexOf(a.IngredientId));
-                break;
-            case CookAction.AddWater a:
-                _pot.PourWater(v, a.Water.Grams, a.Temperature.Celsius, a.IceShare);
-                break;
-            case CookAction.AddSalt a:
-                _pot.AddSalt(v, a.Salt.Grams);
-                break;
-            case CookAction.Measure a when a.Liquor.Grams > _pot.Liquor(v):
-                _pot.PourWater(v, a.Liquor.Grams - _pot.Liquor(v), _pot.BoilingCelsius);
-                break;
-            case CookAction.Measure a:
-                _pot.PourOff(v, _pot.Liquor(v) - a.Liquor.Grams, keep: true);
-                break;
-            case CookAction.PourBack a:
-                _pot.PourBack(v, a.Liquor.Grams);
-                break;
-            case CookAction.Heat a:
-                _pot.SetFlame(v, a.Flame, a.Net?.Watts);
-                break;
-            case CookAction.Cover a:
-                _pot.SetLid(v, a.Lid);
-                break;
-            case CookAction.Pressurise a:
-                _tracks[v].Lock();
-                _pot.Lock(v, a.High);
-                break;
-            case CookAction.Release { Kind: ReleaseKind.Natural }:
-                _tracks[v].ByItself = true;
-                break;
-            case CookAction.Release:
-                _tracks[v].ByItself = false;
-                _pot.Open(v);
-                break;
-            case CookAction.Transfer a:
-                _pot.Move(v, _cook.Kitchen.IndexOf(a.To), a.What, a.IngredientId is { } moved ? _cook.IndexOf(moved) : -1, a.Most?.Grams ?? double.PositiveInfinity);
-                break;
-            case CookAction.Mash a:
-                _pot.Mash(_cook.IndexOf(a.IngredientId), a.Share);
-                break;
-            case CookAction.Thicken a:
-                _pot.Thicken(v, a.Starch.Grams, a.Water.Grams);
-                break;
-        }
-    }
-
     private int NextOf(int vessel, int after)
     {
         for (var i = after + 1; i < _cook.Actions.Count; i++)
@@ -511,54 +276,6 @@ internal sealed class LaneRun
         }
 
         return -1;
-    }
-
-    private double Area(int vessel) => _cook.Kitchen[vessel].Vessel.AreaSquareCentimetres;
-
-    private double OverBed(int vessel)
-    {
-        var (heap, solid) = _pot.Bed(vessel);
-        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(vessel), _pot.Celsius(vessel));
-        return PotGeometry.Level(heap, solid, liquor, Area(vessel)) - (heap / Area(vessel));
-    }
-
-    private void NotePeaks()
-    {
-        var (heap, solid) = _pot.Bed(0);
-        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(0), _pot.Celsius(0));
-        var filled = Math.Max(PotGeometry.Level(heap, solid, liquor, Area(0)) * Area(0), heap);
-        if (filled > _peak)
-        {
-            _peak = filled;
-            _peakAt = _pot.Now;
-        }
-    }
-
-    private void TakeSample()
-    {
-        if (_samples is null || _pot.Now <= _lastSample)
-        {
-            return;
-        }
-
-        _lastSample = _pot.Now;
-        var shown = Math.Max(0, Enumerable.Range(0, _cook.Ingredients.Count).Select(_pot.PlaceOf).FirstOrDefault(v => v >= 0, 0));
-        var beds = new double[_cook.Ingredients.Count];
-        var doneness = new double[_cook.Ingredients.Count];
-        for (var i = 0; i < beds.Length; i++)
-        {
-            beds[i] = _pot.PlaceOf(i) == shown ? _pot.Heap(i).Heap / Area(shown) : 0;
-            doneness[i] = _pot.Doneness(i);
-        }
-
-        _samples.Add(new(_pot.Now, Level(shown), doneness, beds) { All = _tracks.Length == 1 ? [] : [.. Enumerable.Range(0, _tracks.Length).Select(Level)] });
-    }
-
-    private VesselLevel Level(int vessel)
-    {
-        var (heap, solid) = _pot.Bed(vessel);
-        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(vessel), _pot.Celsius(vessel));
-        return new(_pot.Celsius(vessel), liquor, heap > 0 || liquor > 0 ? PotGeometry.Level(heap, solid, liquor, Area(vessel)) : 0);
     }
 
     /// <summary>Where one vessel's actions stand.</summary>

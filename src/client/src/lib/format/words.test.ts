@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Join, MeasureOut, Plan, Step } from '../api/client';
-import { core, felt, joinSentence, measureLines, stepLine } from './words';
+import { core, felt, joinSentence, measureLines, soaks, stepLine, wayName } from './words';
 
 const facts = {
   grams: null,
@@ -117,5 +117,18 @@ describe('felt states', () => {
       'Rice in when they are “nearly: a speck”',
     );
     expect(joinSentence({ joiner: 'pulse', waitFor: null } as Join)).toBe('Pulses in by the clock');
+  });
+});
+
+describe('ways', () => {
+  it('names the cooker, the method and the soak', () => {
+    expect(wayName('open_pot', 'overnight', null)).toBe('Open pot, soaked overnight');
+    expect(wayName('pressure', 'quick', 'Steam drum')).toBe('Steam drum, pressure, quick-soaked');
+    expect(wayName('slow_cooker', 'none', 'Day crock')).toBe('Day crock, slow, not soaked');
+    expect(wayName('cooked', 'none', null)).toBe('From a tin');
+  });
+
+  it('offers each soak that the server knows', () => {
+    expect(soaks.map((s) => s.id)).toEqual(['overnight', 'quick', 'none']);
   });
 });

@@ -1,0 +1,114 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
+
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>What each action does to the pot.</summary>
+internal sealed partial class LaneRun
+{
+    private void Do(int at)
+    {
+        var action = _cook.Actions[at];
+        var v = _cook.VesselOf(action);
+        var before = _pot.Liquor(v);
+        var overBefore = OverBed(v);
+        Act(v, action);
+        if (_options.Peaks)
+        {
+            NotePeaks();
+        }
+
+        var doneness = new double[_cook.Ingredients.Count];
+        for (var i = 0; i < doneness.Length; i++)
+        {
+            doneness[i] = _pot.Doneness(i);
+        }
+
+        _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, OverBed(v));
+        if (action is CookAction.Serve)
+        {
+            IsOver = true;
+        }
+    }
+
+    private void Act(int v, CookAction action)
+    {
+        switch (action)
+        {
+            case CookAction.Soak a:
+                _pot.Fill(_cook.IndexOf(a.IngredientId), a.Water.Grams, a.Temperature.Celsius, a.SaltShare, a.SodaGramsPerLitre);
+                break;
+            case CookAction.Drain { IngredientId: { } id }:
+                _pot.EmptyBowl(_cook.IndexOf(id));
+                break;
+            case CookAction.Drain a:
+                _pot.DrainVessel(v, a.Keep);
+                break;
+            case CookAction.Chill a:
+                _pot.ChillBowl(_cook.IndexOf(a.IngredientId), a.Temperature.Celsius);
+                break;
+            case CookAction.Rinse a:
+                _pot.Rinse(_cook.IndexOf(a.IngredientId));
+                break;
+            case CookAction.Add a:
+                _pot.IntoVessel(v, _cook.IndexOf(a.IngredientId));
+                break;
+            case CookAction.TakeOut a:
+                _pot.TakeOut(_cook.IndexOf(a.IngredientId));
+                break;
+            case CookAction.AddWater a:
+                _pot.PourWater(v, a.Water.Grams, a.Temperature.Celsius, a.IceShare);
+                break;
+            case CookAction.AddSalt a:
+                _pot.AddSalt(v, a.Salt.Grams);
+                break;
+            case CookAction.Measure a when a.Liquor.Grams > _pot.Liquor(v):
+                _pot.PourWater(v, a.Liquor.Grams - _pot.Liquor(v), _pot.BoilingCelsius);
+                break;
+            case CookAction.Measure a:
+                _pot.PourOff(v, _pot.Liquor(v) - a.Liquor.Grams, keep: true);
+                break;
+            case CookAction.PourBack a:
+                _pot.PourBack(v, a.Liquor.Grams);
+                break;
+            case CookAction.Heat a:
+                _pot.SetFlame(v, a.Flame, a.Net?.Watts);
+                break;
+            case CookAction.Cover a:
+                _pot.SetLid(v, a.Lid);
+                break;
+            case CookAction.Pressurise a:
+                _tracks[v].Lock();
+                _pot.Lock(v, a.High);
+                break;
+            case CookAction.Release { Kind: ReleaseKind.Natural }:
+                _tracks[v].ByItself = true;
+                break;
+            case CookAction.Release:
+                _tracks[v].ByItself = false;
+                _pot.Open(v);
+                break;
+            case CookAction.Transfer a:
+                _pot.Move(v, _cook.Kitchen.IndexOf(a.To), a.What, a.IngredientId is { } moved ? _cook.IndexOf(moved) : -1, a.Most?.Grams ?? double.PositiveInfinity);
+                break;
+            case CookAction.Mash a:
+                _pot.Mash(_cook.IndexOf(a.IngredientId), a.Share);
+                break;
+            case CookAction.Thicken a:
+                _pot.Thicken(v, a.Starch.Grams, a.Water.Grams);
+                break;
+        }
+    }
+
+    private bool DoBowls()
+    {
+        var any = false;
+        while (_bowl < _bowls.Length && _bowls[_bowl].Due <= _pot.Now + 1e-3)
+        {
+            Do(_bowls[_bowl++].Action);
+            any = true;
+        }
+
+        return any;
+    }
+}

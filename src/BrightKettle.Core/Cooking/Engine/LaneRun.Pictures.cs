@@ -1,0 +1,56 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
+
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>Samples and the fullest moment.</summary>
+internal sealed partial class LaneRun
+{
+    private double Area(int vessel) => _cook.Kitchen[vessel].Vessel.AreaSquareCentimetres;
+
+    private double OverBed(int vessel)
+    {
+        var (heap, solid) = _pot.Bed(vessel);
+        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(vessel), _pot.Celsius(vessel));
+        return PotGeometry.Level(heap, solid, liquor, Area(vessel)) - (heap / Area(vessel));
+    }
+
+    private void NotePeaks()
+    {
+        var (heap, solid) = _pot.Bed(0);
+        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(0), _pot.Celsius(0));
+        var filled = Math.Max(PotGeometry.Level(heap, solid, liquor, Area(0)) * Area(0), heap);
+        if (filled > _peak)
+        {
+            _peak = filled;
+            _peakAt = _pot.Now;
+        }
+    }
+
+    private void TakeSample()
+    {
+        if (_samples is null || _pot.Now <= _lastSample)
+        {
+            return;
+        }
+
+        _lastSample = _pot.Now;
+        var shown = Math.Max(0, Enumerable.Range(0, _cook.Ingredients.Count).Select(_pot.PlaceOf).FirstOrDefault(v => v >= 0, 0));
+        var beds = new double[_cook.Ingredients.Count];
+        var doneness = new double[_cook.Ingredients.Count];
+        for (var i = 0; i < beds.Length; i++)
+        {
+            beds[i] = _pot.PlaceOf(i) == shown ? _pot.Heap(i).Heap / Area(shown) : 0;
+            doneness[i] = _pot.Doneness(i);
+        }
+
+        _samples.Add(new(_pot.Now, Level(shown), doneness, beds) { All = _tracks.Length == 1 ? [] : [.. Enumerable.Range(0, _tracks.Length).Select(Level)] });
+    }
+
+    private VesselLevel Level(int vessel)
+    {
+        var (heap, solid) = _pot.Bed(vessel);
+        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(vessel), _pot.Celsius(vessel));
+        return new(_pot.Celsius(vessel), liquor, heap > 0 || liquor > 0 ? PotGeometry.Level(heap, solid, liquor, Area(vessel)) : 0);
+    }
+}

@@ -1,0 +1,137 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
+
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>Whether what an action waits for has come.</summary>
+internal sealed partial class LaneRun
+{
+    private bool Ready(int v, ref Track track, CookAction action)
+    {
+        var when = action.When;
+        var from = track.Since;
+        if (when.AfterMark is { } mark)
+        {
+            if (DoneAt(mark) is not { } doneAt)
+            {
+                return Wait(ref track, track.Since + LongestSeconds, track.Next);
+            }
+
+            from = Math.Max(from, doneAt);
+        }
+
+        if (when.After is { } what)
+        {
+            if (Since(v, ref track, what, when.Count) is not { } happened)
+            {
+                // No flame, no boil: waiting for it would be for ever.
+                var hopeless = what is PotEvent.Boils or PotEvent.PressureUp or PotEvent.Whistle && _pot.FlameOf(v) == Flame.Off;
+                return Wait(ref track, hopeless ? _pot.Now : track.Since + PatienceSeconds, track.Next);
+            }
+
+            from = Math.Max(from, happened);
+        }
+
+        var due = from + (when.Delay?.TotalSeconds ?? 0);
+        if (when.NotBefore is { } instant)
+        {
+            due = Math.Max(due, (instant - _cook.Starts).TotalSeconds);
+        }
+
+        if (action is CookAction.Add add)
+        {
+            due = Math.Max(due, BowlDone(add.IngredientId));
+        }
+
+        if (_pot.Now < due - 1e-3)
+        {
+            track.Due = due;
+            return false;
+        }
+
+        return when.Look is not { } look || LookIn(ref track, look);
+    }
+
+    private bool LookIn(ref Track track, Look look)
+    {
+        if (double.IsNaN(track.LookAt))
+        {
+            track.LookAt = _pot.Now;
+            track.LookEnds = _pot.Now + LookSeconds;
+        }
+
+        if (_pot.Now < track.LookAt - 1e-3)
+        {
+            track.Due = track.LookAt;
+            return false;
+        }
+
+        if (_pot.Doneness(_cook.IndexOf(look.IngredientId)) >= look.Doneness)
+        {
+            return true;
+        }
+
+        track.LookAt += look.Again.TotalSeconds;
+        return Wait(ref track, track.LookEnds, track.Next, track.LookAt);
+    }
+
+    /// <summary>Goes on waiting; the run stalls once patience is over. Always answers false.</summary>
+    private bool Wait(ref Track track, double until, int action, double next = double.PositiveInfinity)
+    {
+        if (_pot.Now >= until)
+        {
+            _stalled = action;
+            IsOver = true;
+            return false;
+        }
+
+        track.Due = Math.Min(until, next);
+        return false;
+    }
+
+    private double? Since(int v, ref Track track, PotEvent what, int count)
+    {
+        switch (what)
+        {
+            case PotEvent.Boils:
+                return _pot.IsBoiling(v) ? track.BoilingSince : null;
+            case PotEvent.PressureUp:
+                return track.PressureSince;
+            case PotEvent.Whistle:
+                return track.Whistles >= count ? track.WhistledAt : null;
+            case PotEvent.PinDown:
+                return track.PinDownAt;
+            default:
+                track.DrySince = _pot.SurfaceIsDry(v) ? track.DrySince ?? _pot.Now : null;
+                return track.DrySince;
+        }
+    }
+
+    private double? DoneAt(string mark)
+    {
+        for (var i = 0; i < _done.Length; i++)
+        {
+            if (_cook.Actions[i].Mark == mark && _done[i] is { } done)
+            {
+                return done.Seconds;
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>An ingredient cannot leave its bowl before its own soak and drain are done.</summary>
+    private double BowlDone(string id)
+    {
+        var last = 0.0;
+        foreach (var (action, due) in _bowls)
+        {
+            if (BowlLane.IngredientOf(_cook.Actions[action]) == id)
+            {
+                last = Math.Max(last, due);
+            }
+        }
+
+        return last;
+    }
+}

@@ -1,0 +1,83 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
+
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>What stands beside the pot in its own bowl.</summary>
+internal sealed partial class Pot
+{
+    public void Fill(int ingredient, double grams, double celsius, double saltShare, double sodaGramsPerLitre)
+    {
+        SoakOn(ingredient);
+        ref var bowl = ref _bowls[ingredient];
+        (bowl.Celsius, bowl.SaltShare, bowl.Soda) = (celsius, saltShare, sodaGramsPerLitre);
+        PostBowl(ingredient, grams);
+        var salt = grams * saltShare;
+        _g.OfWide(ingredient, Layout.SaltBowl, _lane) += salt;
+        _g.Wide(Layout.SaltAdded, _lane) -= salt;
+    }
+
+    public void EmptyBowl(int ingredient)
+    {
+        SoakOn(ingredient);
+        ref var bowl = ref _bowls[ingredient];
+        var share = Math.Min(1, bowl.WetSeconds / (8 * 3600));
+        var time = 1 + (share * ((_c.Curve("brine_soak").Typical(100 * bowl.SaltShare) * _c.Curve("soda_soak").Typical(bowl.Soda)) - 1));
+        _g.Of(ingredient, Layout.LotFactor, _lane) *= (float)time;
+        var grams = _g.OfWide(ingredient, Layout.Bowl, _lane);
+        _g.OfWide(ingredient, Layout.Bowl, _lane) = 0;
+        _g.OfWide(ingredient, Layout.BowlBook, _lane) -= grams;
+        _g.Wide(Layout.Gone, _lane) += grams;
+        _g.Wide(Layout.SaltGone, _lane) += _g.OfWide(ingredient, Layout.SaltBowl, _lane);
+        _g.OfWide(ingredient, Layout.SaltBowl, _lane) = 0;
+        (bowl.SaltShare, bowl.Soda) = (0, 0);
+        Freshen();
+    }
+
+    public void ChillBowl(int ingredient, double celsius)
+    {
+        SoakOn(ingredient);
+        _bowls[ingredient].Celsius = celsius;
+    }
+
+    /// <summary>A film of tap water stays on what was rinsed.</summary>
+    public void Rinse(int ingredient)
+    {
+        SoakOn(ingredient);
+        var film = _c.Cling * _cook.Ingredients[ingredient].Dry.Grams;
+        PostBowl(ingredient, Math.Max(0, film - _g.OfWide(ingredient, Layout.Bowl, _lane)));
+    }
+
+    /// <summary>Hydration in a bowl since it was last looked at, in closed form: its temperature stands.</summary>
+    private void SoakOn(int ingredient)
+    {
+        ref var bowl = ref _bowls[ingredient];
+        var seconds = Now - bowl.Since;
+        bowl.Since = Now;
+        var water = _g.OfWide(ingredient, Layout.Bowl, _lane);
+        if (seconds <= 0 || water <= 0 || PlaceOf(ingredient) >= 0)
+        {
+            return;
+        }
+
+        bowl.WetSeconds += seconds;
+        var dry = _cook.Ingredients[ingredient].Dry.Grams;
+        ref var wet = ref _g.OfWide(ingredient, Layout.Wet, _lane);
+        var gain = Math.Min(water, dry * Bowls.Gain(_g, ingredient, _lane, wet / dry, bowl.Celsius, seconds));
+        var salt = gain * bowl.SaltShare;
+        wet += gain;
+        _g.OfWide(ingredient, Layout.Book, _lane) += gain;
+        _g.OfWide(ingredient, Layout.Bowl, _lane) -= gain;
+        _g.OfWide(ingredient, Layout.BowlBook, _lane) -= gain;
+        _g.OfWide(ingredient, Layout.SaltIn, _lane) += salt;
+        _g.OfWide(ingredient, Layout.SaltInBook, _lane) += salt;
+        _g.OfWide(ingredient, Layout.SaltBowl, _lane) -= salt;
+    }
+
+    private void PostBowl(int ingredient, double grams)
+    {
+        _g.OfWide(ingredient, Layout.Bowl, _lane) += grams;
+        _g.OfWide(ingredient, Layout.BowlBook, _lane) += grams;
+        _g.Wide(Layout.Tap, _lane) -= grams;
+    }
+}

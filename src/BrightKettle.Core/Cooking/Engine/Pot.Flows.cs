@@ -1,0 +1,193 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
+
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>Water, salt and solids that hands move: each flow to two accounts.</summary>
+internal sealed partial class Pot
+{
+    public void PourWater(int vessel, double grams, double celsius, double iceShare = 0)
+    {
+        MixHeat(vessel, grams * HeatStep<OneLane>.SpecificHeatWater, celsius, iceShare * grams * 334);
+        Post(vessel, Layout.Tap, -grams);
+    }
+
+    /// <summary>Pours off, into the jug or the sink, at most what is free; salt goes along.</summary>
+    public double PourOff(int vessel, double grams, bool keep)
+    {
+        var gone = Math.Clamp(grams, 0, Liquor(vessel));
+        var share = gone <= 0 ? 0 : gone / Liquor(vessel);
+        var salt = share * _g.VesselWide(vessel, Layout.Salt, _lane);
+        Post(vessel, keep ? Layout.Jug : Layout.Gone, gone);
+        PostSalt(vessel, keep ? Layout.SaltJug : Layout.SaltGone, salt);
+        if (keep)
+        {
+            _g.Wide(Layout.JugBook, _lane) += gone;
+            _g.Wide(Layout.SaltJugBook, _lane) += salt;
+            _vessels[vessel].JugCelsius = Celsius(vessel);
+        }
+
+        return gone;
+    }
+
+    public void PourBack(int vessel, double grams)
+    {
+        var back = Math.Clamp(grams, 0, JugGrams);
+        var salt = back <= 0 ? 0 : back / JugGrams * _g.Wide(Layout.SaltJug, _lane);
+        MixHeat(vessel, back * HeatStep<OneLane>.SpecificHeatWater, _vessels[vessel].JugCelsius > 0 ? _vessels[vessel].JugCelsius : _cook.Kitchen.RoomCelsius);
+        Post(vessel, Layout.Jug, -back);
+        PostSalt(vessel, Layout.SaltJug, -salt);
+        _g.Wide(Layout.JugBook, _lane) -= back;
+        _g.Wide(Layout.SaltJugBook, _lane) -= salt;
+    }
+
+    /// <summary>All the liquor but the film that clings to the bed.</summary>
+    public void DrainVessel(int vessel, bool keep)
+    {
+        var film = 0.0;
+        for (var i = 0; i < _bowls.Length; i++)
+        {
+            film += PlaceOf(i) == vessel ? _c.Cling * _cook.Ingredients[i].Dry.Grams : 0;
+        }
+
+        PourOff(vessel, Math.Max(0, Liquor(vessel) - film), keep);
+    }
+
+    public void AddSalt(int vessel, double grams)
+    {
+        PostSalt(vessel, Layout.SaltAdded, -grams);
+        Freshen();
+    }
+
+    public void IntoVessel(int vessel, int ingredient)
+    {
+        SoakOn(ingredient);
+        var celsius = _bowls[ingredient].Celsius;
+        var own = _g.Of(ingredient, Layout.Capacity, _lane)
+            + ((_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane)) * HeatStep<OneLane>.SpecificHeatWater);
+        MixHeat(vessel, own, celsius);
+        var bowl = _g.OfWide(ingredient, Layout.Bowl, _lane);
+        MixHeat(vessel, bowl * HeatStep<OneLane>.SpecificHeatWater, celsius);
+        _g.OfWide(ingredient, Layout.Bowl, _lane) = 0;
+        _g.OfWide(ingredient, Layout.BowlBook, _lane) -= bowl;
+        _g.VesselWide(vessel, Layout.Liquor, _lane) += bowl;
+        _g.VesselWide(vessel, Layout.LiquorBook, _lane) += bowl;
+        var salt = _g.OfWide(ingredient, Layout.SaltBowl, _lane);
+        _g.OfWide(ingredient, Layout.SaltBowl, _lane) = 0;
+        _g.VesselWide(vessel, Layout.Salt, _lane) += salt;
+        _g.VesselWide(vessel, Layout.SaltBook, _lane) += salt;
+        if (_cook.Ingredients[ingredient] is ExtraIngredient extra)
+        {
+            var free = extra.Dry.Grams * extra.Extra.FreeWater;
+            MixHeat(vessel, free * HeatStep<OneLane>.SpecificHeatWater, celsius);
+            Post(vessel, Layout.Shelf, -free);
+            if (extra.Extra.SaltMinutes <= 0)
+            {
+                Dissolve(vessel, ingredient);
+            }
+        }
+
+        _g.Of(ingredient, Layout.Place, _lane) = vessel;
+        _g.Vessel(vessel, Layout.RatesAt, _lane) = float.NaN;
+        Freshen();
+    }
+
+    /// <summary>Pieces out of the pot, with what they hold.</summary>
+    public void TakeOut(int ingredient)
+    {
+        var water = _g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane);
+        var salt = _g.OfWide(ingredient, Layout.SaltIn, _lane);
+        _g.OfWide(ingredient, Layout.Wet, _lane) = _g.OfWide(ingredient, Layout.Swollen, _lane) = _g.OfWide(ingredient, Layout.SaltIn, _lane) = 0;
+        _g.OfWide(ingredient, Layout.Book, _lane) -= water;
+        _g.OfWide(ingredient, Layout.SaltInBook, _lane) -= salt;
+        _g.Wide(Layout.Gone, _lane) += water;
+        _g.Wide(Layout.SaltGone, _lane) += salt;
+        _g.Of(ingredient, Layout.Place, _lane) = PotSetup.OnShelf;
+    }
+
+    public void Move(int from, int to, TransferWhat what, int ingredient, double most)
+    {
+        var celsius = Celsius(from);
+        if (what is TransferWhat.Ingredient or TransferWhat.Everything)
+        {
+            for (var i = 0; i < _bowls.Length; i++)
+            {
+                if (PlaceOf(i) == from && (what == TransferWhat.Everything || i == ingredient))
+                {
+                    var water = _g.OfWide(i, Layout.Wet, _lane) + _g.OfWide(i, Layout.Swollen, _lane);
+                    _g.Of(i, Layout.Place, _lane) = PotSetup.OnShelf;
+                    MixHeat(to, _g.Of(i, Layout.Capacity, _lane) + (water * HeatStep<OneLane>.SpecificHeatWater), celsius);
+                    _g.Of(i, Layout.Place, _lane) = to;
+                    most = what == TransferWhat.Ingredient ? _c.LiquorFilm * (_cook.Ingredients[i].Dry.Grams + water) : most;
+                }
+            }
+        }
+
+        var gone = Math.Min(most, Liquor(from));
+        var share = gone <= 0 ? 0 : gone / Liquor(from);
+        var salt = share * _g.VesselWide(from, Layout.Salt, _lane);
+        MixHeat(to, gone * HeatStep<OneLane>.SpecificHeatWater, celsius);
+        foreach (var (row, amount) in new[] { (Layout.Liquor, gone), (Layout.LiquorBook, gone), (Layout.Salt, salt), (Layout.SaltBook, salt) })
+        {
+            _g.VesselWide(from, row, _lane) -= amount;
+            _g.VesselWide(to, row, _lane) += amount;
+        }
+
+        var thick = (float)share * _g.Vessel(from, Layout.Thick, _lane);
+        _g.Vessel(from, Layout.Thick, _lane) -= thick;
+        _g.Vessel(to, Layout.Thick, _lane) += thick;
+        _g.Vessel(from, Layout.RatesAt, _lane) = _g.Vessel(to, Layout.RatesAt, _lane) = float.NaN;
+        Freshen();
+    }
+
+    /// <summary>Solids that come into the liquor when this share of a pulse is crushed: most of what is not skin.</summary>
+    public void Mash(int ingredient, double share) =>
+        _g.Vessel(PlaceOf(ingredient), Layout.Thick, _lane) += (float)(0.6 * share * _cook.Ingredients[ingredient].Dry.Grams);
+
+    public void Thicken(int vessel, double starch, double water)
+    {
+        PourWater(vessel, water, _cook.Kitchen.RoomCelsius);
+        _g.Vessel(vessel, Layout.Thick, _lane) += (float)starch;
+    }
+
+    private void Dissolve(int vessel, int ingredient)
+    {
+        var salt = _g.OfWide(ingredient, Layout.SaltIn, _lane);
+        _g.OfWide(ingredient, Layout.SaltIn, _lane) = 0;
+        _g.OfWide(ingredient, Layout.SaltInBook, _lane) -= salt;
+        _g.VesselWide(vessel, Layout.Salt, _lane) += salt;
+        _g.VesselWide(vessel, Layout.SaltBook, _lane) += salt;
+    }
+
+    /// <summary>What went in is felt at once, not only at the next minute.</summary>
+    private void Freshen()
+    {
+        if (_g.Layout.Chemistry)
+        {
+            Chemistry.Settle(_g, _lane, 0);
+            return;
+        }
+
+        for (var i = 0; i < _bowls.Length; i++)
+        {
+            if (_g.Layout.KindOf(i) == Matter.Pulse)
+            {
+                _g.Of(i, Layout.SoftFactor, _lane) = Chemistry.Speed(_g.Of(i, Layout.LotFactor, _lane));
+            }
+        }
+    }
+
+    private void Post(int vessel, int account, double outOfVessel)
+    {
+        _g.VesselWide(vessel, Layout.Liquor, _lane) -= outOfVessel;
+        _g.VesselWide(vessel, Layout.LiquorBook, _lane) -= outOfVessel;
+        _g.Wide(account, _lane) += outOfVessel;
+    }
+
+    private void PostSalt(int vessel, int account, double outOfVessel)
+    {
+        _g.VesselWide(vessel, Layout.Salt, _lane) -= outOfVessel;
+        _g.VesselWide(vessel, Layout.SaltBook, _lane) -= outOfVessel;
+        _g.Wide(account, _lane) += outOfVessel;
+    }
+}
