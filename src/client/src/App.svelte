@@ -29,8 +29,10 @@
       {#each views as view (view.href)}
         <a
           href={view.href}
-          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2.5 py-1.5 font-semibold whitespace-nowrap sm:px-3.5"
-          class:is-active={view.href === '/' && route.pathname.startsWith('/dinner')}
+          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2.5 py-1.5 font-semibold whitespace-nowrap sm:px-3.5 {view.href ===
+            '/' && route.pathname.startsWith('/dinner')
+            ? 'bg-primary text-primary-content'
+            : ''}"
           {@attach isActiveLink()}>{view.name}</a
         >
       {/each}

@@ -162,7 +162,7 @@
       >
       <select
         id="vessel"
-        class="select w-full text-base"
+        class="select w-full text-[0.9rem]"
         value={dish.vesselId}
         onchange={(e) => tonight.change({ vesselId: e.currentTarget.value })}
       >
@@ -175,7 +175,7 @@
       <label class="mb-1 block text-sm font-semibold" for="burner">Flame</label>
       <select
         id="burner"
-        class="select w-full text-base"
+        class="select w-full text-[0.9rem]"
         value={dish.burnerId}
         onchange={(e) => tonight.change({ burnerId: e.currentTarget.value })}
       >
