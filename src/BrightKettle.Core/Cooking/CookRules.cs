@@ -13,6 +13,9 @@ public static class CookRules
     public const int MostIngredients = 16;
     public const int MostVessels = 4;
 
+    /// <summary>No scale in a kitchen shows less.</summary>
+    public const double LeastGrams = 0.01;
+
     /// <summary>The first fault, or null when the cook can be run.</summary>
     public static CookFault? Check(Cook cook)
     {
@@ -24,6 +27,11 @@ public static class CookRules
         if (cook.Ingredients.Select(i => i.Id).Distinct().Count() != cook.Ingredients.Count)
         {
             return new("cook.ingredient_twice", null, "ingredients");
+        }
+
+        if (cook.Ingredients.Any(i => i.Dry.Grams is not (>= LeastGrams and <= 60_000)))
+        {
+            return new("cook.ingredient_amount", null, "ingredients");
         }
 
         if (cook.Kitchen.VesselCount > MostVessels || Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v].Vessel.Id).Distinct().Count() != cook.Kitchen.VesselCount)

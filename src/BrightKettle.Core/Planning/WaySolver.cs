@@ -11,7 +11,7 @@ namespace BrightKettle.Core.Planning;
 internal sealed record SolvedWay(Way Way, Cook Cook, PotRun Run, string? Fault);
 
 /// <summary>Finds the numbers of a way by running pots: nothing here knows a cooking time.</summary>
-internal sealed class WaySolver(Simulator simulator, Dish dish)
+internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 {
     /// <summary>Nine bags in ten are ready when the join is due.</summary>
     private const double SlowShare = 0.1;
@@ -244,32 +244,6 @@ internal sealed class WaySolver(Simulator simulator, Dish dish)
         }
 
         return Round(Settle(way));
-    }
-
-    /// <summary>Whole minutes under pressure after which the reference bag is just soft when the pin falls; eight tries side by side, twice.</summary>
-    private double Hold(Way way)
-    {
-        var (low, high) = (0.0, 64.0);
-        for (var round = 0; round < 2; round++)
-        {
-            var step = (high - low) / 8;
-            var holds = Enumerable.Range(1, 8).Select(k => low + (k * step)).ToArray();
-            var runs = simulator.RunMany([.. holds.Select(h => Opened(way with { HoldMinutes = h }))], new RunOptions { Peaks = false });
-            var enough = Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
-            high = enough < 0 ? high : holds[enough];
-            low = high - step;
-        }
-
-        return Math.Ceiling(high);
-    }
-
-    /// <summary>The cook up to the moment at which the lid comes off.</summary>
-    private PotJob Opened(Way way)
-    {
-        var cook = (way with { Order = Order.PulseAlone }).Build(dish);
-        var at = IndexOf(cook, Marks.Opened);
-        cook = cook with { Actions = [.. cook.Actions.Take(at), new CookAction.Serve(cook.Actions[at].When)] };
-        return new(cook, PotTraits.Reference(cook));
     }
 
     private static Way Schedule(Way way, double slow, double fast)

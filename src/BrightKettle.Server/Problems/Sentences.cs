@@ -27,6 +27,7 @@ public static class Sentences
         ["cook.format"] = "This is not a cook of version 1.",
         ["catalogue.unknown_extra"] = "Nothing of this name is in the kitchen's vocabulary.",
         ["cook.ingredients"] = "A cook has one to sixteen ingredients.",
+        ["cook.ingredient_amount"] = "An ingredient weighs at least 0.01 g and at most 60 kg.",
         ["cook.vessels"] = "A cook has at most four vessels, each with an id of its own.",
         ["cook.unknown_vessel"] = "This action names a vessel that the cook does not have, or the same one twice.",
         ["cook.unknown_mark"] = "No action before this one carries that mark.",

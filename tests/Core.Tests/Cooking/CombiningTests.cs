@@ -111,25 +111,7 @@ public class CombiningTests
     [Fact]
     public void Dal_below_and_rice_in_its_own_bowl_above_come_ready_in_one_cooker()
     {
-        var bowl = new CookVessel(new Vessel("bowl", "rice bowl", Length.FromCentimetres(15), Volume.FromMillilitres(1200)), Kitchens.Burner(), Above: true);
-        var cook = new Cook(
-            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), 0, 20) { Others = [bowl] },
-            [Pulse("toor_split", 200), Rice("long_white", 200)],
-            [
-                Add("r") with { In = "bowl" },
-                Water(350) with { In = "bowl", Mark = "filled" },
-                new CookAction.Add(When.Next with { AfterMark = "filled" }, "p"),
-                Water(800),
-                new CookAction.Pressurise(When.Next),
-                Heat(Flame.Full),
-                new CookAction.Heat(When.Once(PotEvent.Whistle), Flame.Full) { Net = Power.FromWatts(550) },
-                Heat(Flame.Off, When.Once(PotEvent.Whistle) with { Count = 4 }),
-                new CookAction.Release(When.Next, ReleaseKind.Natural),
-                Serve(When.Once(PotEvent.PinDown)),
-            ],
-            Instant.FromUnixTimeSeconds(0),
-            1);
-        var run = cook.Run();
+        var run = DalUnderRice().Run();
         Assert.InRange(run.Final[1].Doneness, 85, 135);
         Assert.True(run.Final[0].Doneness > 92);
         Assert.True(run.WorstLedgerError < 0.01);

@@ -23,6 +23,12 @@ public class CookRulesTests
         { "before the start", "cook.too_far", 2 },
     };
 
+    [Theory]
+    [InlineData(0.001)]
+    [InlineData(70_000)]
+    public void An_ingredient_that_no_scale_shows_or_no_pot_holds_is_refused(double grams) =>
+        Assert.Equal("cook.ingredient_amount", CookRules.Check(Good with { Ingredients = [Good.Ingredients[0] with { Dry = Mass.FromGrams(grams) }] })?.Code);
+
     [Fact]
     public void A_good_list_has_no_fault() => Assert.Null(CookRules.Check(Good));
 

@@ -152,8 +152,8 @@ public class EngineLaws
     {
         var cook = Cook(
             Kitchens.Pot(26, 9),
-            [new PulseIngredient("p", Mass.FromGrams(250), pulse, new Pace(1, 0)) { Lot = new Lot(years, Core.Catalogue.Storage.Cupboard) }, .. soda > 0 ? [Extra("soda", soda)] : Array.Empty<Ingredient>()],
-            [.. Soak(soak), Add("p"), Water(4000), .. soda > 0 ? [Add("soda")] : Array.Empty<CookAction>(), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), UntilTender()],
+            [new PulseIngredient("p", Mass.FromGrams(250), pulse, new Pace(1, 0)) { Lot = new Lot(years, Core.Catalogue.Storage.Cupboard) }, .. soda > 0.05 ? [Extra("soda", soda)] : Array.Empty<Ingredient>()],
+            [.. Soak(soak), Add("p"), Water(4000), .. soda > 0.05 ? [Add("soda")] : Array.Empty<CookAction>(), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), UntilTender()],
             altitude,
             hardness);
         var run = cook.Run();

@@ -54,6 +54,29 @@ internal static class Pots
         Instant.FromUnixTimeSeconds(0),
         1);
 
+    /// <summary>200 g of split pigeon peas below and 200 g of rice in its bowl above, four whistles on a medium flame.</summary>
+    public static Cook DalUnderRice(double spread = 0)
+    {
+        var bowl = new CookVessel(new Vessel("bowl", "rice bowl", Length.FromCentimetres(15), Volume.FromMillilitres(1200)), Kitchens.Burner(), Above: true);
+        return new Cook(
+            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), 0, 20) { Others = [bowl] },
+            [Pulse("toor_split", 200, spread), Rice("long_white", 200)],
+            [
+                Add("r") with { In = "bowl" },
+                Water(350) with { In = "bowl", Mark = "filled" },
+                new CookAction.Add(When.Next with { AfterMark = "filled" }, "p"),
+                Water(750),
+                new CookAction.Pressurise(When.Next),
+                Heat(Flame.Full),
+                new CookAction.Heat(When.Once(PotEvent.Whistle), Flame.Full) { Net = Power.FromWatts(550) },
+                Heat(Flame.Off, When.Once(PotEvent.Whistle) with { Count = 4 }),
+                new CookAction.Release(When.Next, ReleaseKind.Natural),
+                Serve(When.Once(PotEvent.PinDown)),
+            ],
+            Instant.FromUnixTimeSeconds(0),
+            1);
+    }
+
     public static PotRun Run(this Cook cook, RunOptions? options = null) =>
         CookRules.Check(cook) is { } fault ? throw new InvalidOperationException(fault.ToString()) : Kitchens.Model.Run(cook, PotTraits.Reference(cook), options);
 

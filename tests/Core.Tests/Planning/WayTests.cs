@@ -74,24 +74,7 @@ public class WayTests
     [Fact]
     public void Four_whistles_for_split_pigeon_peas_with_rice_in_its_bowl_above()
     {
-        var bowl = new CookVessel(new Vessel("bowl", "rice bowl", Length.FromCentimetres(15), Volume.FromMillilitres(1200)), Burner(), Above: true);
-        var cook = new Cook(
-            new CookKitchen(Cooker(CookerKind.Weight, 5), Burner(1700), 0, 20) { Others = [bowl] },
-            [Cooking.Pots.Pulse("toor_split", 200, 0.28), Cooking.Pots.Rice("long_white", 200)],
-            [
-                Add("r") with { In = "bowl" },
-                Water(350) with { In = "bowl", Mark = "filled" },
-                new CookAction.Add(When.Next with { AfterMark = "filled" }, "p"),
-                Water(750),
-                new CookAction.Pressurise(When.Next),
-                Heat(Flame.Full),
-                new CookAction.Heat(When.Once(PotEvent.Whistle), Flame.Full) { Net = Power.FromWatts(550) },
-                Heat(Flame.Off, When.Once(PotEvent.Whistle) with { Count = 4 }),
-                new CookAction.Release(When.Next, ReleaseKind.Natural),
-                Serve(When.Once(PotEvent.PinDown)),
-            ],
-            Instant.FromUnixTimeSeconds(0),
-            1);
+        var cook = DalUnderRice(spread: 0.28);
         var runs = Model.RunMany([.. PotTraits.Many(cook, Model.Constants, 64).Select(t => new PotJob(cook, t))]);
         double Share(Func<PotRun, double> minutes, double low, double high) => runs.Count(r => minutes(r) >= low && minutes(r) <= high) / 64.0;
         // First whistle 4 to 10 minutes, the fourth 3 to 12 later, open at about 20 to 30: in nine pots of ten or nearly.
