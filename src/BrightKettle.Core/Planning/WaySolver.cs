@@ -381,7 +381,16 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         way = way with { LightAt = Minute(way.LightAt), JoinAt = Minute(way.JoinAt), FirstLook = Minute(way.FirstLook) };
         var rounded = way.Build(dish);
-        return solved with { Way = way, Cook = rounded, Run = simulator.Run(rounded, PotTraits.Reference(rounded)) };
+        var after = simulator.Run(rounded, PotTraits.Reference(rounded));
+        // Rounded apart, light and join may miss the table by a minute or two: all of it moves by whole minutes, so that the clock shows the hour that was asked for.
+        if (after.StalledAt is null && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes) is var late && late != 0)
+        {
+            way = Shift(way, Duration.FromMinutes(-late));
+            rounded = way.Build(dish);
+            after = simulator.Run(rounded, PotTraits.Reference(rounded));
+        }
+
+        return solved with { Way = way, Cook = rounded, Run = after };
     }
 
     private PotRun Run(Way way, double paceShare)

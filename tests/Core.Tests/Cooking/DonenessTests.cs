@@ -40,7 +40,13 @@ public class DonenessTests
     public void A_split_melts_where_its_table_says()
     {
         // Red split lentil, unsoaked: tender 9 to 15 min (middle 11.6), collapsed 18 to 30 (23.2): twice as long, about twice as done.
-        Assert.InRange(Pulse("lentil_red_split").FallsApartAt!.Value, 165, 240);
+        var lentil = Pulse("lentil_red_split");
+        Assert.InRange(lentil.FallsApartAt!.Value, 165, 240);
+        FeltState After(double minutes) => Doneness.Felt(
+            Pots.Cook(Pot(24, 6), [Pots.Pulse(lentil.Id, 250)], [Pots.Add("p"), Pots.Water(2500), Pots.Lid(Lid.On), Pots.Heat(Flame.Full), Pots.Heat(Flame.Lively, Pots.Boils()), Pots.Serve(Pots.After(minutes))]).Run().Final[0].Doneness,
+            lentil.FallsApartAt);
+        Assert.NotEqual(FeltState.FallingApart, After(17));
+        Assert.Equal(FeltState.FallingApart, After(31));
         Assert.Null(Pulse("chickpea").FallsApartAt);
     }
 }

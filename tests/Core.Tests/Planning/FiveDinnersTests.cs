@@ -63,10 +63,10 @@ public class FiveDinnersTests
         Assert.Equal(Order.PulseFirst, plan.Order);
         // 27 minutes against 26 with the rest: the lentils have only a little lead after the boil.
         var lead = plan.MinuteOfDay(Marks.Join) - plan.MinuteOfDay(Marks.Boils);
-        Assert.InRange(lead, 2, 18);
+        Assert.InRange(lead, 2, 16);
         Assert.Null(plan.Waits);
-        // Short of half cooked (some 15 of these are being wet through): too little for a hand to wait for.
-        Assert.InRange(plan.Join!.Doneness, 8, 48);
+        // Under 40 of softening alone; 18 parts of doneness are being wet through, here about 0.8: 0.82 * 40 + 18 * 0.8 = 47.
+        Assert.InRange(plan.Join!.Doneness, 8, 47);
     }
 
     [Fact]

@@ -29,8 +29,7 @@ public class PlannerLaws
                     case PlanAnswer.Planned { Plan: var plan }:
                         var table = plan.Forecast.Find(Marks.Table)!.Reference;
                         var off = table > dish.ServeAt ? table - dish.ServeAt : dish.ServeAt - table;
-                        // Flame, join and last minutes are each rounded to what a clock shows: up to about two minutes together.
-                        return off <= Duration.FromMinutes(2.5) && !plan.Gates.Any(g => g.Blocks) && CookRules.Check(plan.Cook) is null
+                        return off <= Duration.FromMinutes(1.5) && !plan.Gates.Any(g => g.Blocks) && CookRules.Check(plan.Cook) is null
                             ? true
                             : throw new InvalidOperationException($"{dish.Pulse.Id} {dish.Rice?.Id} {dish.Soak} {dish.Style}: {off}");
                     case PlanAnswer.Refused { Refusal: var refusal }:
