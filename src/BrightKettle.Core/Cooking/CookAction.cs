@@ -16,6 +16,18 @@ public enum Lid
     Wrapped,
 }
 
+/// <summary>What is laid between pot and lid so that it shuts tight.</summary>
+public enum SealMaterial
+{
+    Foil,
+    Parchment,
+
+    /// <summary>A cloth under the lid: only with the heat off.</summary>
+    Towel,
+    Plastic,
+    WaxedPaper,
+}
+
 /// <summary>How a cooker is brought back from pressure.</summary>
 public enum ReleaseKind
 {
@@ -97,7 +109,11 @@ public abstract record CookAction(When When)
         public Power? Net { get; init; }
     }
 
-    public sealed record Cover(When When, Lid Lid) : CookAction(When);
+    public sealed record Cover(When When, Lid Lid) : CookAction(When)
+    {
+        /// <summary>What the seal is made of; null where it is not said.</summary>
+        public SealMaterial? With { get; init; }
+    }
 
     /// <summary>Lock the lid of a pressure cooker.</summary>
     public sealed record Pressurise(When When, bool High = true) : CookAction(When);

@@ -10,4 +10,13 @@ public abstract record Observation(Instant At)
 
     /// <summary>Five or more were squeezed, halved or tasted.</summary>
     public sealed record FeltAs(Instant At, string IngredientId, FeltState State) : Observation(At);
+
+    /// <summary>Before a lid is locked: vent looked through, gasket whole, float free.</summary>
+    public sealed record VentClear(Instant At) : Observation(At);
+
+    /// <summary>All pieces of an ingredient that must come out were counted out.</summary>
+    public sealed record CountedOut(Instant At, string IngredientId) : Observation(At);
+
+    /// <summary>A probe in the middle of the food, °C.</summary>
+    public sealed record Probed(Instant At, double Celsius) : Observation(At);
 }

@@ -12,7 +12,7 @@ internal sealed class AlternativeFinder(Planner planner)
     {
         IEnumerable<Alternative> found = refusal.Code switch
         {
-            PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep => [.. Later(dish, null), .. Unsoaked(dish)],
+            PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep or PlanRefusal.FlameWhileAway or PlanRefusal.AwayFromStove => [.. Later(dish, null), .. Unsoaked(dish)],
             PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
             PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal, solved)],
             _ => [],
@@ -40,6 +40,18 @@ internal sealed class AlternativeFinder(Planner planner)
                 // Light when somebody gets up next.
                 var awake = dish.Household.NextAwake(NotAwake(changed, solved.Way.LightAt));
                 changed = changed with { ServeAt = Five(awake + (changed.ServeAt - solved.Way.LightAt)) };
+            }
+            else if (refusal.Code is PlanRefusal.FlameWhileAway or PlanRefusal.AwayFromStove)
+            {
+                // Light on coming home.
+                var home = dish.Away.Max(a => a.End);
+                var moved = Five(home + (changed.ServeAt - solved.Way.LightAt));
+                if (moved <= changed.ServeAt)
+                {
+                    yield break;
+                }
+
+                changed = changed with { ServeAt = moved };
             }
             else if (refusal.Facts.EarliestTable is { } earliest && earliest > changed.ServeAt)
             {

@@ -70,6 +70,12 @@ public sealed record Dish(
     /// <summary>How the bag was kept.</summary>
     public Lot Lot { get; init; } = Lot.Fresh;
 
+    /// <summary>Spans in which nobody is at home: no flame burns and nothing is done in them.</summary>
+    public IReadOnlyList<Interval> Away { get; init; } = [];
+
+    /// <summary>Whether somebody is at home and awake.</summary>
+    public bool AttendedAt(Instant at) => Household.AwakeAt(at) && !Away.Any(a => a.Contains(at));
+
     public Mass TotalDry => Rice is null ? PulseDry : PulseDry + RiceDry;
 
     /// <summary>Free liquor wanted at the table, g: a moist film in a dry dish, a ladle of it in a soup (confidence C).</summary>

@@ -13,11 +13,16 @@ public sealed record PlanRefusal(
     PlanFacts Facts,
     IReadOnlyList<Alternative> Alternatives)
 {
+    /// <summary>The gate that blocks; null for other reasons.</summary>
+    public string? Gate { get; init; }
+
     public const string TooSoon = "plan.too_soon";
     public const string SoakTooLate = "plan.soak_too_late";
     public const string PotTooSmall = "plan.pot_too_small";
     public const string PotTooSmallForRice = "plan.pot_too_small_for_rice";
     public const string FlameWhileAsleep = "plan.flame_while_asleep";
+    public const string FlameWhileAway = "plan.flame_while_away";
+    public const string AwayFromStove = "plan.away_from_stove";
     public const string NeverBoils = "plan.never_boils";
     public const string NeverTender = "plan.never_tender";
     public const string GateBlocks = "plan.gate";
@@ -26,12 +31,14 @@ public sealed record PlanRefusal(
 /// <summary>Figures behind a refusal; null where they do not apply.</summary>
 /// <param name="NeededMillilitres">The fullest the pot would be.</param>
 /// <param name="UsableMillilitres">What of the brim may be filled.</param>
+/// <param name="At">The moment that it is about.</param>
 public sealed record PlanFacts(
     Instant? EarliestTable = null,
     Instant? LatestSoak = null,
     double? NeededMillilitres = null,
     double? UsableMillilitres = null,
-    double? Minutes = null);
+    double? Minutes = null,
+    Instant? At = null);
 
 /// <summary>One change that makes the dish possible.</summary>
 /// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>

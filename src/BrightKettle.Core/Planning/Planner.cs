@@ -37,9 +37,9 @@ public sealed class Planner(Simulator simulator)
         }
 
         var light = solved.Way.LightAt;
-        if (light >= dish.Now && !AwakeThroughout(dish, light))
+        if (light >= dish.Now && Unattended(dish, solved) is { } unattended)
         {
-            return Refuse(PlanRefusal.FlameWhileAsleep, "serveAt", new(Minutes: (dish.ServeAt - light).TotalMinutes));
+            return unattended;
         }
 
         if (dish.Soak == SoakChoice.Overnight && SoakPlan.Place(dish, light, out var latest) is null)
@@ -64,19 +64,42 @@ public sealed class Planner(Simulator simulator)
                 new(NeededMillilitres: solved.Run.PeakMillilitres, UsableMillilitres: usable));
         }
 
-        return LectinGate.Judge(solved.Cook, dish.Household.Cautious).Any(f => f.Blocks)
-            ? Refuse(PlanRefusal.GateBlocks, "soak")
+        return Gates.Judge(solved.Cook, House(dish), solved.Run).FirstOrDefault(f => f.Blocks) is { } gate
+            ? Refuse(PlanRefusal.GateBlocks, gate.Code.StartsWith("lectin", StringComparison.Ordinal) ? "soak" : "method") with { Gate = gate.Code }
             : null;
     }
 
-    /// <summary>What of the first vessel may be filled at any moment, mL.</summary>
-    private static double Usable(Dish dish) => dish.Method == Method.Pressure
-        ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
-        : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
+    private static GateHouse House(Dish dish) => new(dish.Household.Cautious, dish.Household.Room.Celsius, dish.AttendedAt);
 
-    private static bool AwakeThroughout(Dish dish, Instant light)
+    /// <summary>A flame that nobody is there for, or something to be done while nobody is.</summary>
+    private static PlanRefusal? Unattended(Dish dish, SolvedWay solved)
     {
-        for (var at = light; at < dish.ServeAt; at += Duration.FromMinutes(10))
+        var flame = FlameGate.Judge(solved.Cook, solved.Run, House(dish)).FirstOrDefault(f => f.Blocks);
+        var from = solved.Way.LightAt;
+        if (flame is not null)
+        {
+            var alone = FlameGate.Flames(solved.Cook, solved.Run).First(f => f.Action == flame.Action);
+            var asleep = !AwakeThroughout(dish, alone.From, alone.To);
+            var code = asleep ? PlanRefusal.FlameWhileAsleep : PlanRefusal.FlameWhileAway;
+            return new(code, asleep ? "serveAt" : "away", new(Minutes: (dish.ServeAt - from).TotalMinutes, At: alone.From), []);
+        }
+
+        var missed = Enumerable.Range(0, solved.Cook.Actions.Count)
+            .Where(i => solved.Run.Done[i] is not null && solved.Cook.Actions[i] is not CookAction.Soak and not CookAction.Chill)
+            .Select(i => solved.Cook.Starts + Duration.FromSeconds(solved.Run.At(i).Seconds))
+            .Where(at => at >= from && !dish.AttendedAt(at))
+            .Select(at => (Instant?)at)
+            .FirstOrDefault();
+        return missed is { } moment
+            ? dish.Household.AwakeAt(moment)
+                ? new(PlanRefusal.AwayFromStove, "away", new(At: moment), [])
+                : new(PlanRefusal.FlameWhileAsleep, "serveAt", new(Minutes: (dish.ServeAt - from).TotalMinutes, At: moment), [])
+            : null;
+    }
+
+    private static bool AwakeThroughout(Dish dish, Instant from, Instant to)
+    {
+        for (var at = from; at < to; at += Duration.FromMinutes(10))
         {
             if (!dish.Household.AwakeAt(at))
             {
@@ -84,14 +107,19 @@ public sealed class Planner(Simulator simulator)
             }
         }
 
-        return true;
+        return dish.Household.AwakeAt(to);
     }
+
+    /// <summary>What of the first vessel may be filled at any moment, mL.</summary>
+    private static double Usable(Dish dish) => dish.Method == Method.Pressure
+        ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
+        : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
 
     private Plan Describe(Dish dish, SolvedWay solved, int pots, bool picture)
     {
         var cook = solved.Cook;
         var forecast = _forecaster.Run(cook, dish.MeltingIsWelcome, pots, picture);
-        var gates = LectinGate.Judge(cook, dish.Household.Cautious);
+        var gates = Gates.Judge(cook, House(dish), solved.Run);
         var salt = SaltSheet.Of(cook, forecast.Reference);
         var soak = cook.Actions.OfType<CookAction.Soak>().FirstOrDefault(s => s.IngredientId == Way.PulseId);
         return new(

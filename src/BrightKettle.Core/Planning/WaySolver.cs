@@ -246,13 +246,15 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return Round(Settle(way));
     }
 
-    private static Way Schedule(Way way, double slow, double fast)
+    private Way Schedule(Way way, double slow, double fast)
     {
+        // Tender pulses may wait, so they are ready before the house is left; what comes after waits for the return.
+        var due = dish.Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow)).Select(a => a.Start).Append(way.JoinAt).Min();
         // A quick pulse changes under the hand: look more often.
         var again = Duration.FromMinutes(Math.Clamp(Math.Round(slow / 600), 3, 10));
         var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
-        var light = way.JoinAt - Duration.FromSeconds(slow);
-        var first = way.JoinAt - (again * looks);
+        var light = due - Duration.FromSeconds(slow);
+        var first = due - (again * looks);
         return way with { LightAt = light, LookAgain = again, FirstLook = first > light ? first : light };
     }
 

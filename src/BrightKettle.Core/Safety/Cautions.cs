@@ -7,9 +7,6 @@ namespace BrightKettle.Core.Safety;
 /// <summary>Which cautions belong to a cook, as stable codes in the order in which they should be read.</summary>
 public static class Cautions
 {
-    /// <summary>Of soda in the cooking water, g per L: more is soapy, and a lot of sodium.</summary>
-    public const double MostSodaGramsPerLitre = 2.5;
-
     public static IReadOnlyList<string> For(Cook cook, IReadOnlyList<GateFinding> findings)
     {
         var codes = new List<string>();
@@ -57,12 +54,11 @@ public static class Cautions
 
     private static void AddForExtras(List<string> codes, Cook cook)
     {
-        var water = cook.Actions.OfType<CookAction.AddWater>().Sum(a => a.Water.Grams);
         foreach (var extra in cook.Ingredients.OfType<ExtraIngredient>())
         {
             if (extra.Extra.Kind == "alkali")
             {
-                codes.Add(extra.Dry.Grams > MostSodaGramsPerLitre * water / 1000 ? "soda.too_much" : "soda");
+                codes.Add("soda");
             }
 
             if (extra.Extra.Kind == "meat")

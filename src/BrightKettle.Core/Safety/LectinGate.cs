@@ -4,13 +4,6 @@ using NodaTime;
 
 namespace BrightKettle.Core.Safety;
 
-/// <summary>What a gate says of a cook. Sentences for the codes stand elsewhere.</summary>
-/// <param name="Code">Stable.</param>
-/// <param name="Action">Index of the action that it is about, or null for the whole cook.</param>
-/// <param name="Blocks">The cook is no advice as it stands.</param>
-/// <param name="Minutes">Of hard boil that are asked for, where the finding asks for some.</param>
-public sealed record GateFinding(string Code, string IngredientId, int? Action, bool Blocks, double? Minutes = null);
-
 /// <summary>Whether a pulse with lectin may go on to gentle cooking. Judges actions and observations, never the texture model.</summary>
 /// <remarks>
 /// Soaked 5 h or more (or quick-soaked), the water thrown away, and boiled hard in fresh water: then anything goes. Unsoaked
@@ -48,8 +41,18 @@ public static class LectinGate
             return null;
         }
 
-        var seen = observations.OfType<Observation.Seen>().Where(o => o.What == PotEvent.Boils).ToList();
-        return seen.Count == 0 ? null : seen.Max(o => o.At) + RequiredBoil(cook.Kitchen.AltitudeMetres, cautious);
+        // The short boil of a quick soak is not the hard boil. A boil that is seen again before the time was up starts it anew.
+        var boils = observations.OfType<Observation.Seen>().Where(o => o.What == PotEvent.Boils).Select(o => o.At).Order().Skip(QuickSoakEnds(cook, ingredientId) >= 0 ? 1 : 0).ToList();
+        var required = RequiredBoil(cook.Kitchen.AltitudeMetres, cautious);
+        for (var i = 0; i < boils.Count; i++)
+        {
+            if (i == boils.Count - 1 || boils[i + 1] >= boils[i] + required)
+            {
+                return boils[i] + required;
+            }
+        }
+
+        return null;
     }
 
     /// <summary>Whether the pot may leave the boil now, by what was seen and felt.</summary>
@@ -62,6 +65,26 @@ public static class LectinGate
         var boiled = ClearsAt(cook, ingredientId, observations, cautious) <= now;
         var boilSeen = observations.OfType<Observation.Seen>().Any(o => o.What == PotEvent.Boils && o.At <= now);
         return boiled || (nothingFirm && boilSeen);
+    }
+
+    /// <summary>Whether this action would take a pulse at risk off the boil before it may; null when it may go on.</summary>
+    internal static GateFinding? Before(Cook cook, int action, IReadOnlyList<Observation> seen, Instant now, bool cautious)
+    {
+        var deed = cook.Actions[action];
+        var locked = cook.Actions.Take(action).Aggregate(false, (l, a) => Locked(a, l));
+        var leaves = deed is CookAction.Serve or CookAction.Heat { Mark: Marks.HardBoilOver }
+            || IsGentle(cook, deed)
+            || (!locked && deed is CookAction.Heat { Flame: Flame.Off or Flame.Lowest or Flame.Warm });
+        if (!leaves || DrainsSoak(cook, action))
+        {
+            return null;
+        }
+
+        var inside = cook.Actions.Take(action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
+        var held = cook.Ingredients.OfType<PulseIngredient>()
+            .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null && inside.Contains(p.Id))
+            .FirstOrDefault(p => !MayGoGentle(cook, p.Id, seen, now, cautious));
+        return held is null ? null : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.AltitudeMetres, cautious).TotalMinutes);
     }
 
     private static GateFinding JudgeOne(Cook cook, string id, Duration required)
@@ -104,7 +127,7 @@ public static class LectinGate
         return new("lectin.not_boiled", id, cook.Actions.Count - 1, true, minutes);
     }
 
-    private static bool Locked(CookAction action, bool before) => action switch
+    internal static bool Locked(CookAction action, bool before) => action switch
     {
         CookAction.Pressurise { High: true } => true,
         CookAction.Release { Kind: ReleaseKind.Quick } => false,

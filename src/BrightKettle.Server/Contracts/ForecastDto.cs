@@ -30,7 +30,7 @@ public sealed record SeriesDto(
     double VesselHeightCentimetres);
 
 /// <summary>What a gate says: whether it blocks, and of which action.</summary>
-public sealed record GateDto(string Code, string Ingredient, int? Action, bool Blocks, string Text);
+public sealed record GateDto(string Code, string? Ingredient, int? Action, bool Blocks, string Text);
 
 public sealed record CautionDto(string Code, string Title, string Text, string Source);
 

@@ -49,6 +49,7 @@ public static class ForecastMapper
         {
             PulseIngredient p => ("pulse", p.Pulse.Said, p.Pulse.FallsApartAt),
             RiceIngredient r => ("rice", r.Rice.Said, (double?)null),
+            ExtraIngredient x => ("extra", x.Extra.Name, null),
             _ => throw new InvalidOperationException(ingredient.GetType().Name),
         };
         return new(

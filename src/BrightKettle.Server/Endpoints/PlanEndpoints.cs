@@ -61,7 +61,7 @@ public static class PlanEndpoints
             return KettleProblems.Invalid(checks);
         }
 
-        var gates = LectinGate.Judge(read, cautious: false);
+        var gates = Gates.Judge(read, GateHouse.Unknown);
         return TypedResults.Ok(ForecastMapper.Map(forecaster.Run(read, meltingIsWelcome: true), gates, Core.Safety.Cautions.For(read, gates)));
     }
 

@@ -76,6 +76,7 @@ public sealed record IngredientDocument(
 /// <param name="In">Id of its vessel; left out for the first.</param>
 /// <param name="Grams">Of water, salt, starch or liquor.</param>
 /// <param name="Setting">high or low for pressurise, natural or quick for release.</param>
+/// <param name="With">For cover: what the seal is made of: foil, parchment, towel, plastic or waxed_paper (the last two are refused by a gate).</param>
 /// <param name="What">liquor, ingredient or everything for transfer.</param>
 public sealed record ActionDocument(
     string Do,
@@ -96,7 +97,8 @@ public sealed record ActionDocument(
     string? To = null,
     string? What = null,
     double? Share = null,
-    double? WaterGrams = null);
+    double? WaterGrams = null,
+    string? With = null);
 
 /// <summary>What an action waits for after the one before it.</summary>
 /// <param name="After">boils, surface_dry, pressure_up, whistle or pin_down.</param>

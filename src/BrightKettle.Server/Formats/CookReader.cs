@@ -165,7 +165,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
             },
             "mash" => new CookAction.Mash(when, Id(), d.Share ?? double.NaN),
             "thicken" => new CookAction.Thicken(when, Grams(), Mass.FromGrams(checks.Within(d.WaterGrams ?? 0, 0, 5000, $"{at}.waterGrams"))),
-            "cover" => new CookAction.Cover(when, Word<Lid>(d.Lid, $"{at}.lid")),
+            "cover" => new CookAction.Cover(when, Word<Lid>(d.Lid, $"{at}.lid")) { With = d.With is null ? null : Word<SealMaterial>(d.With, $"{at}.with") },
             "stir" => new CookAction.Stir(when),
             "serve" => new CookAction.Serve(when),
             _ => checks.Refuse<CookAction>("cook.unknown_action", $"{at}.do"),

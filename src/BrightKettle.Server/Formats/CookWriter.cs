@@ -74,7 +74,7 @@ public static class CookWriter
             CookAction.Measure a => new("measure", Grams: a.Liquor.Grams),
             CookAction.PourBack a => new("pour_back", Grams: a.Liquor.Grams),
             CookAction.Heat a => new("heat", Flame: Word(a.Flame), Watts: a.Net?.Watts),
-            CookAction.Cover a => new("cover", Lid: Word(a.Lid)),
+            CookAction.Cover a => new("cover", Lid: Word(a.Lid), With: a.With is { } with ? Word(with) : null),
             CookAction.Pressurise a => new("pressurise", Setting: a.High ? "high" : "low"),
             CookAction.Release a => new("release", Setting: Word(a.Kind)),
             CookAction.Transfer a => new("transfer", Ingredient: a.IngredientId, Grams: a.Most?.Grams, To: a.To, What: Word(a.What)),

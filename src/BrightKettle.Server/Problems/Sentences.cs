@@ -89,6 +89,12 @@ public static class Sentences
                 $"It needs {Span(facts.Minutes)} of flame, and part of that lies in the night. No flame is planned while nobody is up."),
             PlanRefusal.NeverBoils => ("This burner is too weak", $"It does not bring the {(dish.Cooker ?? dish.Vessel).Name} to the boil."),
             PlanRefusal.NeverTender => ("It does not get tender", $"{name} would still be firm after nine hours on this flame."),
+            PlanRefusal.FlameWhileAway => (
+                "A flame while you are out",
+                $"The flame lit at {Clock(dish, facts.At)} would burn while nobody is at home."),
+            PlanRefusal.AwayFromStove => ("You would be out", $"Somebody has to be at the stove at {Clock(dish, facts.At)}."),
+            PlanRefusal.GateBlocks when refusal.Gate is { } gate && !gate.StartsWith("lectin", StringComparison.Ordinal) =>
+                (CautionTexts.For(gate).Title, CautionTexts.For(gate).Text),
             PlanRefusal.GateBlocks => ("Not safe this way", $"{name} carry a lectin. Soak them five hours or more, throw the water away and boil them hard, or keep them boiling until nothing is firm."),
             _ => throw new InvalidOperationException($"No sentence for {refusal.Code}."),
         };

@@ -1,0 +1,79 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using NodaTime;
+
+namespace BrightKettle.Core.Safety;
+
+/// <summary>No flame while nobody is at home and awake. An electric cooker may run on where its manual allows it.</summary>
+public static class FlameGate
+{
+    public const string Unattended = "flame.unattended";
+    public const string ApplianceAlone = "flame.appliance_alone";
+
+    private static readonly Duration Step = Duration.FromMinutes(5);
+
+    /// <summary>The first flame of each vessel that burns unattended, and appliances that do.</summary>
+    public static IReadOnlyList<GateFinding> Judge(Cook cook, PotRun run, GateHouse house)
+    {
+        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(run);
+        ArgumentNullException.ThrowIfNull(house);
+        if (house.Attended is not { } attended)
+        {
+            return [];
+        }
+
+        var found = new List<GateFinding>();
+        foreach (var flame in Flames(cook, run))
+        {
+            if (!Throughout(flame.From, flame.To, attended) && !found.Exists(f => f.Action == flame.Action))
+            {
+                found.Add(flame.Appliance ? new(ApplianceAlone, null, flame.Action, false) : new(Unattended, null, flame.Action, true));
+            }
+        }
+
+        return [.. found.DistinctBy(f => f.Code)];
+    }
+
+    /// <summary>When each heat burns, from the action that lights it to the one that changes it.</summary>
+    internal static IEnumerable<(int Action, Instant From, Instant To, bool Appliance)> Flames(Cook cook, PotRun run)
+    {
+        for (var v = 0; v < cook.Kitchen.VesselCount; v++)
+        {
+            var appliance = cook.Kitchen[v].Vessel.Cooker is { Stovetop: false };
+            int? lit = null;
+            for (var i = 0; i < cook.Actions.Count; i++)
+            {
+                if (cook.VesselOf(cook.Actions[i]) != v || run.Done[i] is not { } done)
+                {
+                    continue;
+                }
+
+                if (lit is { } from && cook.Actions[i] is CookAction.Heat or CookAction.Serve)
+                {
+                    yield return (from, At(cook, run.At(from).Seconds), At(cook, done.Seconds), appliance);
+                }
+
+                if (cook.Actions[i] is CookAction.Heat heat)
+                {
+                    lit = heat.Flame == Flame.Off ? null : i;
+                }
+            }
+        }
+    }
+
+    private static bool Throughout(Instant from, Instant to, Func<Instant, bool> attended)
+    {
+        for (var at = from; at < to; at += Step)
+        {
+            if (!attended(at))
+            {
+                return false;
+            }
+        }
+
+        return attended(to);
+    }
+
+    private static Instant At(Cook cook, double seconds) => cook.Starts + Duration.FromSeconds(Math.Round(seconds));
+}
