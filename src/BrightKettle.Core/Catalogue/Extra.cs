@@ -48,6 +48,12 @@ public sealed record Extra
     /// <summary>It must come out again before the table.</summary>
     public bool ComesOut { get; init; }
 
+    /// <summary>Usual amount for each who eats, g (confidence C).</summary>
+    public required double GramsEach { get; init; }
+
+    /// <summary>Weight of one piece, tin or cube, g; 0 where nobody counts it.</summary>
+    public double PieceGrams { get; init; }
+
     /// <summary>A to D.</summary>
     public required string Confidence { get; init; }
 

@@ -64,6 +64,9 @@ public sealed class PulseCatalogue
         return new(pulses, Read<Rice>("rices.json"), Read<Extra>("extras.json"), Read<Effect>("effects.json"), Read<Curve>("curves.json"));
     }
 
+    /// <summary>A data file of this assembly that is a list.</summary>
+    internal static IReadOnlyList<T> ReadList<T>(string name) => Read<T>(name);
+
     private static Stream Open(string name) => typeof(PulseCatalogue).Assembly.GetManifestResourceStream(name)
         ?? throw new InvalidOperationException($"The data file {name} is not in the assembly.");
 

@@ -35,6 +35,18 @@ public static class Marks
 
     /// <summary>The second ingredient goes in.</summary>
     public const string Join = "join";
+
+    /// <summary>Salt goes in.</summary>
+    public const string Salt = "salt";
+
+    /// <summary>Leaves, sticks or a chilli come out.</summary>
+    public const string TakeOut = "take_out";
+
+    /// <summary>Rice in a pot of its own: lit, boils, off, rested.</summary>
+    public const string RiceLight = "rice_light";
+    public const string RiceBoils = "rice_boils";
+    public const string RiceOff = "rice_off";
+    public const string RiceRested = "rice_rested";
     public const string Seal = "seal";
     public const string HeatOff = "heat_off";
 

@@ -36,6 +36,19 @@ public enum Method
     Cooked,
 }
 
+/// <summary>The schools of salting: what each changes stands in the effects' table.</summary>
+public enum SaltSchool
+{
+    /// <summary>1.5 % in the soak, the rest with the rice: skins soften sooner.</summary>
+    InTheSoak,
+
+    /// <summary>Into the first water.</summary>
+    AtTheStart,
+
+    /// <summary>With the rice; without rice, once they are tender.</summary>
+    WithTheRice,
+}
+
 /// <summary>What is wanted, by when, with what.</summary>
 /// <param name="RiceDry">Ignored when there is no rice.</param>
 /// <param name="Household">Where and when it is cooked.</param>
@@ -69,6 +82,24 @@ public sealed record Dish(
 
     /// <summary>How the bag was kept.</summary>
     public Lot Lot { get; init; } = Lot.Fresh;
+
+    /// <summary>Everything beside pulses and rice.</summary>
+    public IReadOnlyList<DishExtra> Extras { get; init; } = [];
+
+    /// <summary>A second pot in which the rice is cooked by itself; null when it joins the pulses.</summary>
+    public CookVessel? RiceApart { get; init; }
+
+    /// <summary>Where the household salts.</summary>
+    public SaltSchool Salt { get; init; } = SaltSchool.WithTheRice;
+
+    /// <summary>The household's own target, % of all that is eaten; 0 to 3.</summary>
+    public double SaltPercent { get; init; } = SaltSheet.UsualPercent;
+
+    /// <summary>Burners of the kitchen, at least 1: side tasks may use those that are free.</summary>
+    public int BurnerCount { get; init; } = 1;
+
+    /// <summary>Salt to add, g, once the planner has worked it out; 0 before.</summary>
+    internal double SaltGrams { get; init; }
 
     /// <summary>Spans in which nobody is at home: no flame burns and nothing is done in them.</summary>
     public IReadOnlyList<Interval> Away { get; init; } = [];

@@ -66,6 +66,7 @@ public sealed class Forecaster(Simulator simulator)
             var doneness = run.Final[i].Doneness;
             var fine = cook.Ingredients[i] switch
             {
+                ExtraIngredient => true,
                 PulseIngredient p => doneness >= Doneness.Wanted && doneness <= Doneness.MostWanted(p.Pulse, meltingIsWelcome) * 1.05,
                 _ => doneness is >= 90 and <= 135,
             };

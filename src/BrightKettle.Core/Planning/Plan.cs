@@ -34,7 +34,11 @@ public sealed record JoinMoment(
 /// <param name="FirstWater">Cold, for the pot.</param>
 /// <param name="SoakWater">For the bowl; null without a soak.</param>
 /// <param name="Salt">To add, with what other sources bring taken off, for 0.9 % of all that is eaten (0.7 to 1.1 % is ordinary, confidence B).</param>
-public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass Edible);
+public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass Edible)
+{
+    /// <summary>Every source of salt, with what is planned.</summary>
+    public required SaltSheet Sheet { get; init; }
+}
 
 /// <summary>One solved way for the dish, with its forecast.</summary>
 /// <param name="Waits">The state that is looked for before the join; null when the join goes by the clock.</param>
@@ -51,4 +55,8 @@ public sealed record Plan(
     double ShareTender,
     double BlindShare,
     IReadOnlyList<GateFinding> Gates,
-    IReadOnlyList<string> Cautions);
+    IReadOnlyList<string> Cautions)
+{
+    /// <summary>The numbers behind it, for what is asked of it next; the planner always sets them.</summary>
+    internal Way Way { get; init; } = null!;
+}

@@ -15,7 +15,7 @@ public sealed class Planner(Simulator simulator)
     /// <param name="picture">See <see cref="Forecaster.Run"/>.</param>
     public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool picture = true)
     {
-        var solved = new WaySolver(simulator, dish).Solve();
+        var solved = Solve(dish);
         return Obstacle(dish, solved) is { } refusal
             ? new PlanAnswer.Refused(refusal with { Alternatives = new AlternativeFinder(this).For(dish, refusal, solved) })
             : new PlanAnswer.Planned(Describe(dish, solved, pots, picture));
@@ -24,8 +24,60 @@ public sealed class Planner(Simulator simulator)
     /// <summary>Solves the way and answers whether it can be done, without judging it on many pots.</summary>
     internal (SolvedWay Solved, PlanRefusal? Refusal) Probe(Dish dish)
     {
-        var solved = new WaySolver(simulator, dish).Solve();
+        var solved = Solve(dish);
         return (solved, Obstacle(dish, solved));
+    }
+
+    /// <summary>A plan with some of its moments pulled elsewhere: nothing is solved again, so what it costs shows.</summary>
+    public PulledPlan Pulled(Plan best, Pull pull, int pots = Forecaster.DefaultPots)
+    {
+        ArgumentNullException.ThrowIfNull(best);
+        ArgumentNullException.ThrowIfNull(pull);
+        var dish = best.Dish with { ServeAt = best.Dish.ServeAt + Duration.FromMinutes(pull.Table) };
+        var way = pull.Of(best.Way);
+        var cook = CookOf(dish, way);
+        var solved = new SolvedWay(way, cook, simulator.Run(cook, PotTraits.Reference(cook)), null);
+        if (solved.Run.StalledAt is not null)
+        {
+            return new(best, [], new(PlanRefusal.NeverTender, "join", new(), []));
+        }
+
+        var plan = Describe(dish, solved, pots, picture: true, blind: false);
+        return new(plan, PlanDifference.Between(best, plan), Obstacle(dish, solved));
+    }
+
+    /// <summary>The way's numbers, with the salt that it wants and, where the rice has a pot of its own, that pot.</summary>
+    private SolvedWay Solve(Dish dish)
+    {
+        var inPot = InPot(dish);
+        var solved = new WaySolver(simulator, inPot).Solve();
+        if (solved.Fault is not null)
+        {
+            return solved;
+        }
+
+        var salted = inPot with { SaltGrams = Math.Round(SaltSheet.Of(solved.Cook, solved.Run, dish.SaltPercent).ToAddGrams) };
+        if (dish.Salt == SaltSchool.AtTheStart)
+        {
+            // Salt in the water changes how fast they soften: solved once more with it.
+            solved = new WaySolver(simulator, salted).Solve();
+            if (solved.Fault is not null)
+            {
+                return solved;
+            }
+        }
+
+        var cook = CookOf(dish with { SaltGrams = salted.SaltGrams }, solved.Way);
+        return solved with { Cook = cook, Run = simulator.Run(cook, PotTraits.Reference(cook)), SaltGrams = salted.SaltGrams };
+    }
+
+    /// <summary>What is in the pot of the pulses: rice with a pot of its own is not.</summary>
+    private static Dish InPot(Dish dish) => dish.RiceApart is null ? dish : dish with { Rice = null };
+
+    private Cook CookOf(Dish dish, Way way)
+    {
+        var cook = way.Build(InPot(dish));
+        return dish.RiceApart is null || dish.Rice is null ? cook : new RiceApart(simulator).Attach(dish, cook);
     }
 
     private static PlanRefusal? Obstacle(Dish dish, SolvedWay solved)
@@ -51,6 +103,14 @@ public sealed class Planner(Simulator simulator)
         {
             var table = dish.Now + (dish.ServeAt - solved.Cook.Starts);
             return Refuse(PlanRefusal.TooSoon, "serveAt", new(EarliestTable: table, Minutes: (dish.ServeAt - light).TotalMinutes));
+        }
+
+        if (dish is { RiceApart.Vessel: { } own, Rice: { } grain } && dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap > own.Brim.Millilitres * Vessel.UsableShare)
+        {
+            return Refuse(
+                PlanRefusal.PotTooSmallForRice,
+                "riceVesselId",
+                new(NeededMillilitres: dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap, UsableMillilitres: own.Brim.Millilitres * Vessel.UsableShare));
         }
 
         var usable = Usable(dish);
@@ -110,17 +170,23 @@ public sealed class Planner(Simulator simulator)
         return dish.Household.AwakeAt(to);
     }
 
+    /// <summary>Room that a gram of cooked rice takes with its bubbling water, mL (confidence C).</summary>
+    private const double RiceHeap = 1.35;
+
     /// <summary>What of the first vessel may be filled at any moment, mL.</summary>
     private static double Usable(Dish dish) => dish.Method == Method.Pressure
         ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
         : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
 
-    private Plan Describe(Dish dish, SolvedWay solved, int pots, bool picture)
+    private Plan Describe(Dish asked, SolvedWay solved, int pots, bool picture, bool blind = true)
     {
+        // The salt that was worked out belongs to the dish from here on.
+        var dish = asked with { SaltGrams = solved.SaltGrams ?? asked.SaltGrams };
         var cook = solved.Cook;
         var forecast = _forecaster.Run(cook, dish.MeltingIsWelcome, pots, picture);
         var gates = Gates.Judge(cook, House(dish), solved.Run);
-        var salt = SaltSheet.Of(cook, forecast.Reference);
+        var salt = SaltSheet.Of(cook, forecast.Reference, dish.SaltPercent);
+        var added = cook.Actions.OfType<CookAction.AddSalt>().Sum(a => a.Salt.Grams);
         var soak = cook.Actions.OfType<CookAction.Soak>().FirstOrDefault(s => s.IngredientId == Way.PulseId);
         return new(
             dish,
@@ -129,12 +195,15 @@ public sealed class Planner(Simulator simulator)
             cook,
             forecast,
             Join(dish, solved, forecast),
-            new(cook.Actions.OfType<CookAction.AddWater>().Last().Water, soak?.Water, Mass.FromGrams(salt.ToAddGrams), Mass.FromGrams(salt.EdibleGrams)),
+            new(FirstWater(cook), soak?.Water, Mass.FromGrams(added + salt.ToAddGrams), Mass.FromGrams(salt.EdibleGrams)) { Sheet = salt },
             forecast.ShareTender,
-            _forecaster.BlindShare(cook, forecast.Reference, dish.MeltingIsWelcome, pots),
+            blind ? _forecaster.BlindShare(cook, forecast.Reference, dish.MeltingIsWelcome, pots) : forecast.ShareTender,
             gates,
-            Safety.Cautions.For(cook, gates));
+            Safety.Cautions.For(cook, gates)) { Way = solved.Way };
     }
+
+    /// <summary>Of the pot in which the pulses are cooked: the last fresh water before anything else is asked of it.</summary>
+    private static Mass FirstWater(Cook cook) => cook.Actions.OfType<CookAction.AddWater>().Last(a => !cook.Actions.OfType<CookAction.Add>().Any(r => r.IngredientId == Way.RiceId && r.In is not null && r.In == a.In)).Water;
 
     private JoinMoment? Join(Dish dish, SolvedWay solved, Forecast forecast)
     {

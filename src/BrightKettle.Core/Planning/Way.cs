@@ -40,6 +40,9 @@ internal sealed record Way(Order Order, Instant LightAt)
     /// <summary>From the boil after the join to the flame going out.</summary>
     public double LastMinutes { get; init; }
 
+    /// <summary>From the boil after the join to turning down and sealing.</summary>
+    public Duration SealDelay { get; init; }
+
     /// <summary>Doneness of the rice at which the flame may go out, since its rest brings it the remainder; null to go by the clock.</summary>
     public double? RiceOff { get; init; }
 
@@ -54,6 +57,9 @@ internal sealed record Way(Order Order, Instant LightAt)
 
     /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
     private const double TinSaltShare = 0.006;
+
+    /// <summary>Salt of a brine to soak in, g per g (effects 3.5: 1 to 2 %).</summary>
+    private const double BrineShare = 0.015;
 
     /// <summary>Marks that one vessel waits for.</summary>
     private const string Over = "into_crock";
@@ -94,6 +100,8 @@ internal sealed record Way(Order Order, Instant LightAt)
             case Order.Together:
                 actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
                 actions.Add(new CookAction.Add(When.Next, RiceId) { Mark = Marks.Join });
+                AddExtras(actions, dish, ExtraTime.Join);
+                AddSalt(actions, dish, SaltSchool.WithTheRice);
                 AddWaterAndFlame(actions, dish, Lid.On);
                 AddEnd(actions, dish);
                 break;
@@ -126,12 +134,18 @@ internal sealed record Way(Order Order, Instant LightAt)
             ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor));
         }
 
+        ingredients.AddRange(dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room) { Pieces = x.Pieces }));
+
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
     }
 
     private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak)
     {
-        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), PulseId, dish.PulseDry * SoakWaterShare, dish.Household.Room) { Mark = Marks.SoakStarts });
+        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), PulseId, dish.PulseDry * SoakWaterShare, dish.Household.Room)
+        {
+            Mark = Marks.SoakStarts,
+            SaltShare = dish.Salt == SaltSchool.InTheSoak ? BrineShare : 0,
+        });
         if (soak.InFridge)
         {
             actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
@@ -153,8 +167,49 @@ internal sealed record Way(Order Order, Instant LightAt)
         actions.Add(new CookAction.Drain(When.At(ends), RiceId));
     }
 
+    /// <summary>What goes in at this time, and at the join out with the chilli before it bursts.</summary>
+    private static void AddExtras(List<CookAction> actions, Dish dish, ExtraTime time)
+    {
+        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(When.Next, x.Id)));
+        if (time == ExtraTime.Join)
+        {
+            actions.AddRange(dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(When.Next, x.Id) { Mark = Marks.TakeOut }));
+        }
+    }
+
+    private static bool BurstsSoon(DishExtra x) => x is { Extra: { ComesOut: true, Id: "whole_chilli" }, Time: ExtraTime.Start };
+
+    private static void AddSalt(List<CookAction> actions, Dish dish, SaltSchool now)
+    {
+        // What a brine leaves to add goes in with the rice.
+        if (dish.SaltGrams > 0 && now == (dish.Salt == SaltSchool.InTheSoak ? SaltSchool.WithTheRice : dish.Salt))
+        {
+            actions.Add(new CookAction.AddSalt(When.Next, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
+        }
+    }
+
+    /// <summary>Into fresh water with what belongs in from the start.</summary>
+    private static void AddFirst(List<CookAction> actions, Dish dish)
+    {
+        AddExtras(actions, dish, ExtraTime.Start);
+        AddSalt(actions, dish, SaltSchool.AtTheStart);
+    }
+
+    /// <summary>Leaves and sticks come out, and the dish goes to the table.</summary>
+    private static void AddServe(List<CookAction> actions, Dish dish, When when)
+    {
+        foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
+        {
+            actions.Add(new CookAction.TakeOut(when, x.Id) { Mark = Marks.TakeOut });
+            when = When.Next;
+        }
+
+        actions.Add(new CookAction.Serve(when) { Mark = Marks.Table });
+    }
+
     private void AddWaterAndFlame(List<CookAction> actions, Dish dish, Lid lid)
     {
+        AddFirst(actions, dish);
         actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), dish.Household.Room));
         actions.Add(new CookAction.Cover(When.Next, lid));
         actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.Light });
@@ -165,6 +220,7 @@ internal sealed record Way(Order Order, Instant LightAt)
         if (dish.Soak == SoakChoice.Quick)
         {
             AddQuickSoak(actions, dish);
+            AddFirst(actions, dish);
             actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), Kettle));
             actions.Add(new CookAction.Cover(When.Next, Lid.Ajar));
             actions.Add(new CookAction.Heat(When.Next, Flame.Full));
@@ -172,6 +228,7 @@ internal sealed record Way(Order Order, Instant LightAt)
         else if (dish.Method == Method.Pressure && !NeedsHardBoil(dish))
         {
             actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+            AddFirst(actions, dish);
             actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), dish.Household.Room));
         }
         else if (dish.Method == Method.SlowCooker && !NeedsHardBoil(dish))
@@ -254,6 +311,9 @@ internal sealed record Way(Order Order, Instant LightAt)
         else
         {
             actions.Add(new CookAction.Add(starts, PulseId) { In = crock });
+            var first = new List<CookAction>();
+            AddFirst(first, dish);
+            actions.AddRange(first.Select(a => a with { In = crock }));
             actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), Kettle) { In = crock });
             actions.Add(new CookAction.Cover(When.Next, Lid.On) { In = crock });
         }
@@ -272,6 +332,8 @@ internal sealed record Way(Order Order, Instant LightAt)
     {
         actions.Add(new CookAction.Measure(When.At(JoinAt), Mass.FromGrams(JoinLiquor)) { Mark = Marks.Measure });
         actions.Add(add);
+        AddExtras(actions, dish, ExtraTime.Join);
+        AddSalt(actions, dish, SaltSchool.WithTheRice);
         actions.Add(new CookAction.Cover(When.Next, Lid.On));
         actions.Add(new CookAction.Heat(When.Next, Flame.Full));
         AddEnd(actions, dish);
@@ -280,21 +342,32 @@ internal sealed record Way(Order Order, Instant LightAt)
     private void AddEnd(List<CookAction> actions, Dish dish)
     {
         var minutes = Duration.FromMinutes(Math.Max(0, LastMinutes));
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle) { Mark = Marks.Seal });
+        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils, SealDelay > Duration.Zero ? SealDelay : null), Flame.Gentle) { Mark = Marks.Seal });
+        AddExtras(actions, dish, ExtraTime.Late);
         actions.Add(new CookAction.Cover(When.Next, Lid.Sealed));
         actions.Add(new CookAction.Heat(new When(Delay: minutes, Look: RiceOff is { } off ? new Look(RiceId, off, TasteAgain) : null), Flame.Off) { Mark = Marks.HeatOff });
-        actions.Add(new CookAction.Serve(When.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical))) { Mark = Marks.Table });
+        AddServe(actions, dish, When.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical)));
     }
 
     /// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
     private void AddAloneEnd(List<CookAction> actions, Dish dish)
     {
         actions.Add(new CookAction.Heat(When.At(JoinAt), Flame.Full) { Mark = Marks.Reheat });
+        AddExtras(actions, dish, ExtraTime.Join);
+        AddSalt(actions, dish, SaltSchool.WithTheRice);
         var boils = When.Once(PotEvent.Boils);
+        var last = dish.Extras.Where(x => x.Time != ExtraTime.Start).ToList();
+        if (last.Count > 0)
+        {
+            actions.Add(new CookAction.Heat(boils, Flame.Gentle));
+            AddExtras(actions, dish, ExtraTime.Late);
+            boils = When.Later(Duration.FromMinutes(Math.Ceiling(last.Max(x => x.LeastMinutes))));
+        }
+
         actions.Add(dish.Style == Style.Dry
             ? new CookAction.Drain(boils, null) { Mark = Marks.Finish }
             : new CookAction.Measure(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { Mark = Marks.Finish });
         actions.Add(new CookAction.Heat(When.Next, Flame.Off));
-        actions.Add(new CookAction.Serve(When.Next) { Mark = Marks.Table });
+        AddServe(actions, dish, When.Next);
     }
 }

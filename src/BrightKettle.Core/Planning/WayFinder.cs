@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Hands;
 
 namespace BrightKettle.Core.Planning;
 
@@ -10,6 +11,9 @@ public sealed record WayOffer(Method Method, SoakChoice Soak, string? CookerId, 
     public Plan? Plan => (Answer as PlanAnswer.Planned)?.Plan;
 
     public PlanRefusal? Refusal => (Answer as PlanAnswer.Refused)?.Refusal;
+
+    /// <summary>What one compares by; null for a refused way.</summary>
+    public WayFacts? Facts { get; init; }
 }
 
 /// <summary>All ways that this kitchen has, side by side: what works by the hour and, with the reason, what does not.</summary>
@@ -52,8 +56,14 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 
-    private WayOffer Offer(Dish dish, string? pulseId, int pots) =>
-        new(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, picture: false));
+    private WayOffer Offer(Dish dish, string? pulseId, int pots)
+    {
+        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, picture: false));
+        return offer.Plan is { } plan ? offer with { Facts = WayFacts.Of(plan, HandsPlanner.For(plan, Math.Max(1, dish.BurnerCount))) } : offer;
+    }
+
+    /// <summary>Whether twice as much can be cooked in the same way, the second half for the freezer; null when it can, else why not.</summary>
+    public PlanRefusal? Doubled(Dish dish) => planner.Probe(dish with { PulseDry = dish.PulseDry * 2 }).Refusal;
 
     /// <summary>When nothing of the dry bag works by the hour: the slowest of the quick pulses that does, since it is the nearest in kind.</summary>
     private WayOffer? Quicker(Dish dish, int pots) => catalogue.Pulses

@@ -8,7 +8,8 @@ namespace BrightKettle.Core.Planning;
 
 /// <summary>A solved way with the reference pot's run through it.</summary>
 /// <param name="Fault">Null when it works; else a code of <see cref="PlanRefusal"/>.</param>
-internal sealed record SolvedWay(Way Way, Cook Cook, PotRun Run, string? Fault);
+/// <param name="SaltGrams">Worked out for it; null before.</param>
+internal sealed record SolvedWay(Way Way, Cook Cook, PotRun Run, string? Fault, double? SaltGrams = null);
 
 /// <summary>Finds the numbers of a way by running pots: nothing here knows a cooking time.</summary>
 internal sealed partial class WaySolver(Simulator simulator, Dish dish)

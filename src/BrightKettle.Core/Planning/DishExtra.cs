@@ -1,0 +1,43 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Units;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>When something beside pulses and rice goes into the pot.</summary>
+public enum ExtraTime
+{
+    /// <summary>Into the first water.</summary>
+    Start,
+
+    /// <summary>With the rice; without rice, when the tender pulses are brought back to the boil.</summary>
+    Join,
+
+    /// <summary>For the last minutes.</summary>
+    Late,
+}
+
+/// <summary>Something beside pulses and rice that the dish wants.</summary>
+/// <param name="Amount">As it goes in, more than 0 g.</param>
+/// <param name="Pieces">That must come out again; 0 where nothing does.</param>
+public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pieces = 0)
+{
+    /// <summary>Id of the ingredient in the cook.</summary>
+    public string Id => $"x_{Extra.Id}";
+
+    /// <summary>When most households put it in: acid and coconut milk once the pulses are soft (acid keeps them hard, effects 3.2), greens and dough for the last minutes.</summary>
+    public static ExtraTime Usual(Extra extra) => extra switch
+    {
+        { AcidMillimoles: > 0 } or { Id: "coconut_milk" or "coconut_powder" or "butter" or "salted_butter" } => ExtraTime.Join,
+        { Kind: "acid" or "sweet" or "powder" } => ExtraTime.Join,
+        { Kind: "dough" } or { Id: "greens" } => ExtraTime.Late,
+        _ => ExtraTime.Start,
+    };
+
+    /// <summary>Minutes it wants at the boil when it goes in late or at the join; 0 where it only has to be warm.</summary>
+    public double LeastMinutes => Extra.Kind switch
+    {
+        "dough" or "vegetable" => Extra.Minutes,
+        "acid" => 8,
+        _ => 2,
+    };
+}

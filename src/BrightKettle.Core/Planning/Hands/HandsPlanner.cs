@@ -1,0 +1,128 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Safety;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning.Hands;
+
+/// <summary>From a plan to what the cook's hands do when.</summary>
+public static class HandsPlanner
+{
+    /// <summary>Places every side task that the plan calls for.</summary>
+    /// <param name="burners">Of the kitchen, those under the pots counted in; at least 1.</param>
+    public static HandsPlan For(Plan plan, int burners)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var visits = Visits(plan);
+        var all = Tasks(plan).ToList();
+        var tasks = all.Where(t => !t.DayBefore).Select(t => t.Task).ToList();
+        // What is over the number that can be tried in every order is left to be done ahead.
+        var tried = tasks.Take(HandsSolver.Most).ToList();
+        var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).Where(f => !f.Appliance).Select(f => (f.From, f.To)).ToList();
+        var opens = plan.Forecast.Find(Marks.Light)!.Reference;
+        var starts = new HandsSolver(tried, [.. visits.Select(v => (v.From, v.To))], flames, burners, opens).Solve();
+        var placed = tried.Zip(starts).Where(p => p.Second is not null).Select(p => new PlacedTask(p.First, p.Second!.Value)).OrderBy(p => p.From).ToList();
+        var outside = placed.Where(p => p.Task.Attended).Sum(p => Math.Clamp((opens - p.From).TotalMinutes, 0, p.Task.Length.TotalMinutes));
+        return new(
+            visits,
+            placed,
+            [.. tried.Zip(starts).Where(p => p.Second is null).Select(p => p.First), .. tasks.Skip(HandsSolver.Most)],
+            [.. all.Where(t => t.DayBefore).Select(t => t.Task)],
+            placed.Where(p => p.Task.Attended).Sum(p => p.Task.Length.TotalMinutes) - outside,
+            outside);
+    }
+
+    /// <summary>Moments at the stove from the reference pot; looks are repeated until eight pots in ten are ready. Those that follow each other at once are one.</summary>
+    private static List<Visit> Visits(Plan plan)
+    {
+        var list = new List<Visit>();
+        foreach (var m in plan.Forecast.Milestones)
+        {
+            if (!HandsTable.Visits.TryGetValue(m.Mark, out var row))
+            {
+                continue;
+            }
+
+            if (m.Mark == Marks.Ready && plan.Cook.Actions[m.Action].When is { Look: { } look } when)
+            {
+                var first = when.NotBefore ?? Instant.Max(m.Early, plan.Forecast.Find(Marks.Opened)?.Reference ?? m.Early);
+                for (var at = first; at <= m.Late; at += look.Again)
+                {
+                    list.Add(new(m.Mark, row.Name, at, at + Duration.FromMinutes(row.Minutes)));
+                }
+
+                continue;
+            }
+
+            // What is done at a set minute is begun so that it is done then; what waits for an event is begun when it is seen.
+            var length = Duration.FromMinutes(row.Minutes);
+            var waits = plan.Cook.Actions[m.Action].When.After is not null || m.Mark == Marks.Table;
+            list.Add(waits ? new(m.Mark, row.Name, m.Reference, m.Reference + length) : new(m.Mark, row.Name, m.Reference - length, m.Reference));
+        }
+
+        return Apart([.. list.OrderBy(v => v.From)]);
+    }
+
+    /// <summary>Two hands do one thing after the other: what would overlap is pushed on.</summary>
+    private static List<Visit> Apart(List<Visit> visits)
+    {
+        for (var i = 1; i < visits.Count; i++)
+        {
+            if (visits[i].From < visits[i - 1].To)
+            {
+                var length = visits[i].To - visits[i].From;
+                visits[i] = visits[i] with { From = visits[i - 1].To, To = visits[i - 1].To + length };
+            }
+        }
+
+        return visits;
+    }
+
+    private static IEnumerable<(SideTask Task, bool DayBefore)> Tasks(Plan plan)
+    {
+        foreach (var row in HandsTable.Tasks)
+        {
+            foreach (var (grams, due) in Wanted(plan, row))
+            {
+                var batches = row.BatchGrams > 0 ? Math.Max(1, (int)Math.Ceiling(grams / row.BatchGrams)) : 1;
+                var latest = due - Duration.FromMinutes(row.Gap);
+                var earliest = Instant.Max(plan.Dish.Now, row.Within > 0 ? due - Duration.FromMinutes(row.Within) : due - Duration.FromHours(4));
+                for (var k = 0; k < batches; k++)
+                {
+                    var minutes = Math.Ceiling(row.Minutes + (row.MinutesPer100 * grams / 100));
+                    var name = batches > 1 ? $"{row.Name}, batch {k + 1} of {batches}" : row.Name;
+                    yield return (new(batches > 1 ? $"{row.Id}_{k + 1}" : row.Id, name, Duration.FromMinutes(minutes), row.Attended, row.Burner, earliest, latest, row.After), row.DayBefore);
+                }
+            }
+        }
+    }
+
+    /// <summary>The grams that a task is about and when they go in; nothing when the plan has no use for it.</summary>
+    private static IEnumerable<(double Grams, Instant Due)> Wanted(Plan plan, TaskRow row)
+    {
+        Instant? At(string mark) => plan.Forecast.Find(mark)?.Reference;
+        var join = At(Marks.Join) ?? At(Marks.Reheat) ?? At(Marks.Light)!.Value;
+        switch (row.For)
+        {
+            case "rice" when plan.Dish.Rice is { } rice && rice.Rinse is "yes" or "light":
+                yield return (plan.Dish.RiceDry.Grams, At(Marks.RiceSoakStarts) ?? At(Marks.RiceLight) ?? (plan.Order is Order.RiceFirst or Order.Together ? At(Marks.Light)!.Value : join));
+                break;
+            case "boiling_water" when plan.Join is { AddedMillilitres.High: > 20 }:
+                yield return (0, join);
+                break;
+            case "cooked" when plan.Dish.Method == Method.Cooked:
+                yield return (0, join);
+                break;
+        }
+
+        foreach (var x in plan.Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind))
+        {
+            var goesIn = x.Time switch
+            {
+                ExtraTime.Start => At(plan.Dish.Soak == SoakChoice.Quick ? Marks.SoakEnds : Marks.Light) ?? join,
+                ExtraTime.Join => join,
+                _ => At(Marks.Seal) ?? At(Marks.Reheat) ?? join,
+            };
+            yield return (x.Amount.Grams, goesIn);
+        }
+    }
+}

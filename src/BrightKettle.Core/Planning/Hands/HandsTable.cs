@@ -1,0 +1,35 @@
+using BrightKettle.Core.Catalogue;
+
+namespace BrightKettle.Core.Planning.Hands;
+
+/// <summary>A moment at the stove and how long it takes a practised hand (minutes, confidence C: watched, not measured).</summary>
+internal sealed record VisitRow(string Mark, double Minutes, string Name);
+
+/// <summary>A side task of the kitchen (minutes, confidence C).</summary>
+/// <param name="For">An extra's id or kind, or rice, boiling_water or cooked.</param>
+/// <param name="MinutesPer100">More minutes for each 100 g.</param>
+/// <param name="BatchGrams">It is done in batches of at most this; 0 for all at once.</param>
+/// <param name="Before">rice, join or extra: when what it is for goes in. Null for the day before.</param>
+/// <param name="Gap">It is over this many minutes before.</param>
+/// <param name="Within">And starts at most this many minutes before; 0 for any time.</param>
+internal sealed record TaskRow(
+    string Id,
+    string Name,
+    string For,
+    double Minutes,
+    bool Attended,
+    double MinutesPer100 = 0,
+    double BatchGrams = 0,
+    bool Burner = false,
+    string? Before = null,
+    double Gap = 0,
+    double Within = 0,
+    string? After = null,
+    bool DayBefore = false);
+
+internal static class HandsTable
+{
+    public static IReadOnlyDictionary<string, VisitRow> Visits { get; } = PulseCatalogue.ReadList<VisitRow>("visits.json").ToDictionary(v => v.Mark);
+
+    public static IReadOnlyList<TaskRow> Tasks { get; } = PulseCatalogue.ReadList<TaskRow>("tasks.json");
+}

@@ -1,0 +1,130 @@
+using BrightKettle.Core.Cooking;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>One thing in which two plans differ.</summary>
+/// <param name="Code">Stable: table, begins, flame, join, chance, pulses, rice, liquor, boiling, first_water, soak, method, pot, pulse, rice_kind, pulse_grams, rice_grams, dry, blocked.</param>
+/// <param name="Amount">After minus before: minutes, mL, g, or a share from 0 to 1; null where words tell it.</param>
+/// <param name="Before">A felt state, a method or a name; null where the amount tells it.</param>
+public sealed record Difference(string Code, double? Amount, string? Before = null, string? After = null)
+{
+    /// <summary>It makes the dinner worse: later, less sure, firmer or softer than wanted, drier than wanted.</summary>
+    public bool Worse { get; init; }
+}
+
+/// <summary>What changes from one plan to another, in the order in which a cook would ask.</summary>
+public static class PlanDifference
+{
+    /// <summary>Less than this is not worth a word: minutes, mL, g.</summary>
+    private const double Minutes = 1.5;
+    private const double Millilitres = 25;
+    private const double Grams = 4;
+    private const double Share = 0.04;
+
+    public static IReadOnlyList<Difference> Between(Plan before, Plan after)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(after);
+        var list = new List<Difference>();
+        Names(list, before.Dish, after.Dish);
+        Moment(list, "table", Marks.Table, before, after, laterIsWorse: true);
+        if ((after.Cook.Starts - before.Cook.Starts).TotalMinutes is var begins && Math.Abs(begins) > Minutes)
+        {
+            list.Add(new("begins", Math.Round(begins)));
+        }
+
+        Moment(list, "flame", Marks.Light, before, after, laterIsWorse: false);
+        Moment(list, "join", Marks.Join, before, after, laterIsWorse: false);
+        if (after.ShareTender - before.ShareTender is var chance && Math.Abs(chance) > Share)
+        {
+            list.Add(new("chance", chance) { Worse = chance < 0 });
+        }
+
+        States(list, before, after);
+        Amounts(list, before, after);
+        return list;
+    }
+
+    private static void Names(List<Difference> list, Dish before, Dish after)
+    {
+        void Word(string code, string? from, string? to)
+        {
+            if (from != to)
+            {
+                list.Add(new(code, null, from, to));
+            }
+        }
+
+        Word("pulse", before.Pulse.Said, after.Pulse.Said);
+        Word("rice_kind", before.Rice?.Said, after.Rice?.Said);
+        Word("pot", before.Vessel.Name, after.Vessel.Name);
+        if (before.Soak != after.Soak)
+        {
+            list.Add(new("soak", null, before.Soak.ToString(), after.Soak.ToString()));
+        }
+
+        if (before.Method != after.Method)
+        {
+            list.Add(new("method", null, before.Method.ToString(), after.Method.ToString()));
+        }
+
+        Amount(list, "pulse_grams", before.PulseDry.Grams, after.PulseDry.Grams, Grams);
+        Amount(list, "rice_grams", before.Rice is null ? 0 : before.RiceDry.Grams, after.Rice is null ? 0 : after.RiceDry.Grams, Grams);
+    }
+
+    private static void Moment(List<Difference> list, string code, string mark, Plan before, Plan after, bool laterIsWorse)
+    {
+        if (before.Forecast.Find(mark) is { } from && after.Forecast.Find(mark) is { } to && (to.Reference - from.Reference).TotalMinutes is var minutes && Math.Abs(minutes) > Minutes)
+        {
+            list.Add(new(code, Math.Round(minutes)) { Worse = laterIsWorse && minutes > 0 });
+        }
+    }
+
+    private static void States(List<Difference> list, Plan before, Plan after)
+    {
+        void State(string code, int from, int to, double? apart, double most)
+        {
+            var (was, now) = (before.Forecast.Reference.Final[from].Doneness, after.Forecast.Reference.Final[to].Doneness);
+            var (feltBefore, feltAfter) = (Doneness.Felt(was, apart), Doneness.Felt(now, apart));
+            var softer = now > most * 1.05 && now > was;
+            if (feltBefore != feltAfter || softer)
+            {
+                list.Add(new(code, Math.Round(now - was), feltBefore.ToString(), feltAfter.ToString()) { Worse = now < Doneness.Wanted || softer });
+            }
+        }
+
+        State("pulses", 0, 0, after.Dish.Pulse.FallsApartAt, Doneness.MostWanted(after.Dish.Pulse, after.Dish.MeltingIsWelcome));
+        if (before.Dish.Rice is not null && after.Dish.Rice is not null)
+        {
+            State("rice", 1, 1, null, RiceTooSoft);
+        }
+
+        if (after.Forecast.Reference.DrySeconds > 60 && after.Forecast.Reference.DrySeconds > before.Forecast.Reference.DrySeconds + 30)
+        {
+            list.Add(new("dry", Math.Round(after.Forecast.Reference.DrySeconds / 60)) { Worse = true });
+        }
+    }
+
+    /// <summary>Rice past this is mush.</summary>
+    private const double RiceTooSoft = 130;
+
+    private static void Amounts(List<Difference> list, Plan before, Plan after)
+    {
+        var liquor = PotGeometry.LiquorMillilitres(after.Forecast.Reference.FinalLiquor, 90) - PotGeometry.LiquorMillilitres(before.Forecast.Reference.FinalLiquor, 90);
+        if (Math.Abs(liquor) > Millilitres)
+        {
+            list.Add(new("liquor", Math.Round(liquor / 10) * 10) { Worse = liquor < 0 });
+        }
+
+        Amount(list, "boiling", Math.Max(0, before.Join?.AddedMillilitres.Reference ?? 0), Math.Max(0, after.Join?.AddedMillilitres.Reference ?? 0), Millilitres);
+        Amount(list, "first_water", before.Amounts.FirstWater.Grams, after.Amounts.FirstWater.Grams, Millilitres);
+    }
+
+    private static void Amount(List<Difference> list, string code, double before, double after, double least)
+    {
+        if (Math.Abs(after - before) > least)
+        {
+            list.Add(new(code, Math.Round(after - before)));
+        }
+    }
+}

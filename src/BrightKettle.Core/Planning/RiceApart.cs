@@ -1,0 +1,96 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Rice in a pot of its own, timed so that both pots reach the table together. Water and minutes are solved by running that pot.</summary>
+internal sealed class RiceApart(Simulator simulator)
+{
+    private const int MostTries = 12;
+
+    /// <summary>Free liquor that may be left with the rice, g per g dry: a film.</summary>
+    private const double WantedShare = 0.03;
+
+    /// <summary>Two pots with the rice in its own, both done when the dish goes to the table.</summary>
+    /// <param name="cook">The pulses alone.</param>
+    public Cook Attach(Dish dish, Cook cook)
+    {
+        var (rice, pot) = (dish.Rice!, dish.RiceApart!);
+        var (water, minutes, whole) = Solve(dish, pot);
+        var lit = Instant.FromUnixTimeSeconds((long)Math.Round((dish.ServeAt.ToUnixTimeSeconds() - whole) / 60) * 60);
+        var soak = rice.SoakMinutes.Low > 0 ? Duration.FromMinutes(rice.SoakMinutes.Typical) : Duration.Zero;
+        var actions = Steps(dish, lit - soak, lit, water, minutes).Select(a => a with { In = pot.Vessel.Id });
+        var serve = cook.Actions[^1];
+        return cook with
+        {
+            Kitchen = cook.Kitchen with { Others = [.. cook.Kitchen.Others, pot] },
+            Ingredients = [cook.Ingredients[0], new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor), .. cook.Ingredients.Skip(1)],
+            Actions = [.. cook.Actions.SkipLast(1), .. actions, serve with { When = serve.When with { AfterMark = Marks.RiceRested } }],
+            Starts = lit - soak < cook.Starts ? lit - soak : cook.Starts,
+        };
+    }
+
+    /// <summary>Water in g, minutes from the boil to the flame going out, and seconds from the flame to rested.</summary>
+    private (double Water, double Minutes, double Seconds) Solve(Dish dish, CookVessel pot)
+    {
+        var rice = dish.Rice!;
+        var (water, minutes) = (dish.RiceDry.Grams * (rice.Absorbed.Typical + 0.25), rice.SimmerMinutes.Typical);
+        var perMinute = Doneness.Tender / (rice.SimmerMinutes.Typical + rice.RestMinutes.Typical);
+        var seconds = 0.0;
+        for (var i = 0; i < MostTries; i++)
+        {
+            var run = Run(dish, pot, water, minutes);
+            seconds = run.EndSeconds - (dish.Rice!.SoakMinutes.Low > 0 ? dish.Rice.SoakMinutes.Typical * 60 : 0);
+            var liquor = (WantedShare * dish.RiceDry.Grams) - run.FinalLiquor;
+            var miss = Doneness.Tender - run.Final[0].Doneness;
+            if (Math.Abs(liquor) < 3 && Math.Abs(miss) < 0.7)
+            {
+                break;
+            }
+
+            water = Math.Max(dish.RiceDry.Grams, water + liquor);
+            minutes = Math.Max(1, minutes + (Math.Abs(liquor) < 60 ? 0.8 * miss / perMinute : 0));
+        }
+
+        return (Math.Round(water / 10) * 10, Math.Round(minutes), seconds);
+    }
+
+    private PotRun Run(Dish dish, CookVessel pot, double water, double minutes)
+    {
+        var home = dish.Household;
+        var soak = dish.Rice!.SoakMinutes.Low > 0 ? Duration.FromMinutes(dish.Rice.SoakMinutes.Typical) : Duration.Zero;
+        var cook = new Cook(
+            new CookKitchen(pot.Vessel, pot.Burner, home.AltitudeMetres, home.Room.Celsius) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre },
+            [new RiceIngredient(Way.RiceId, dish.RiceDry, dish.Rice, dish.RiceRateFactor)],
+            [.. Steps(dish, dish.ServeAt - soak, dish.ServeAt, water, minutes), new CookAction.Serve(When.Next)],
+            dish.ServeAt - soak,
+            dish.Seed);
+        return simulator.Run(cook, PotTraits.Reference(cook));
+    }
+
+    private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, double water, double minutes)
+    {
+        var rice = dish.Rice!;
+        IEnumerable<CookAction> soak = soaked == lit
+            ? []
+            :
+            [
+                new CookAction.Soak(When.At(soaked), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts },
+                new CookAction.Drain(When.At(lit), Way.RiceId),
+            ];
+        return
+        [
+            .. soak,
+            new CookAction.Add(When.At(lit), Way.RiceId),
+            new CookAction.AddWater(When.Next, Mass.FromGrams(water), dish.Household.Room),
+            new CookAction.Cover(When.Next, Lid.On),
+            new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.RiceLight },
+            new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle) { Mark = Marks.RiceBoils },
+            new CookAction.Cover(When.Next, Lid.Sealed),
+            new CookAction.Heat(When.Later(Duration.FromMinutes(minutes)), Flame.Off) { Mark = Marks.RiceOff },
+            new CookAction.Stir(When.Later(Duration.FromMinutes(rice.RestMinutes.Typical))) { Mark = Marks.RiceRested },
+        ];
+    }
+}
