@@ -26,6 +26,7 @@ services.AddSingleton(s => new Simulator(s.GetRequiredService<PulseCatalogue>().
 services.AddSingleton<Planner>();
 services.AddSingleton<Forecaster>();
 services.AddSingleton<WayFinder>();
+services.AddSingleton<PlanMemory>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
 services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>((s, o) => o

@@ -20,7 +20,7 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
         var plan = await (await _http.PostAsJsonAsync("/api/plans", KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel);
         Assert.NotNull(plan);
         Assert.Equal("Chickpeas with brown basmati", plan.Title);
-        Assert.Equal(["soak", "drain", "light", "boil", "look", "join", "seal", "heat_off", "table"], plan.Steps.Select(s => s.Kind));
+        Assert.Equal(["soak", "drain", "light", "boil", "look", "join", "salt", "seal", "heat_off", "table"], plan.Steps.Select(s => s.Kind));
         Assert.All(plan.Steps, s => Assert.True(s.Early <= s.Late));
         var series = plan.Forecast.Series;
         Assert.InRange(series.At.Count, 60, 121);

@@ -39,6 +39,9 @@ public static class Marks
     /// <summary>Salt goes in.</summary>
     public const string Salt = "salt";
 
+    /// <summary>Something beside pulses and rice goes in.</summary>
+    public const string ExtraIn = "extra_in";
+
     /// <summary>Leaves, sticks or a chilli come out.</summary>
     public const string TakeOut = "take_out";
 

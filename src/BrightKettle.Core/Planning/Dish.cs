@@ -47,6 +47,9 @@ public enum SaltSchool
 
     /// <summary>With the rice; without rice, once they are tender.</summary>
     WithTheRice,
+
+    /// <summary>When all is done, after the little ones' portion was taken out.</summary>
+    AtTheTable,
 }
 
 /// <summary>What is wanted, by when, with what.</summary>
@@ -94,6 +97,12 @@ public sealed record Dish(
 
     /// <summary>The household's own target, % of all that is eaten; 0 to 3.</summary>
     public double SaltPercent { get; init; } = SaltSheet.UsualPercent;
+
+    /// <summary>Eaters who get theirs before the salt.</summary>
+    public int LittleOnes { get; init; }
+
+    /// <summary>The soak's water goes into the pot too, where nothing forbids it.</summary>
+    public bool KeepsSoakWater { get; init; }
 
     /// <summary>Burners of the kitchen, at least 1: side tasks may use those that are free.</summary>
     public int BurnerCount { get; init; } = 1;

@@ -151,6 +151,11 @@ internal sealed record Way(Order Order, Instant LightAt)
             actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
         }
 
+        if (KeepsSoakWater(dish, soak))
+        {
+            return;
+        }
+
         actions.Add(new CookAction.Drain(When.At(soak.EndsAt), PulseId) { Mark = Marks.SoakEnds });
         actions.Add(new CookAction.Rinse(When.Next, PulseId));
         if (soak.ChilledAfter)
@@ -158,6 +163,10 @@ internal sealed record Way(Order Order, Instant LightAt)
             actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
         }
     }
+
+    /// <summary>Never with a lectin in it, and not when the bowl was emptied into the fridge.</summary>
+    private static bool KeepsSoakWater(Dish dish, SoakPlan soak) =>
+        dish.KeepsSoakWater && dish.Pulse.LectinRisk == Catalogue.LectinRisk.Low && !soak.ChilledAfter && dish.Salt != SaltSchool.InTheSoak;
 
     private void AddRiceSoak(List<CookAction> actions, Dish dish)
     {
@@ -170,7 +179,7 @@ internal sealed record Way(Order Order, Instant LightAt)
     /// <summary>What goes in at this time, and at the join out with the chilli before it bursts.</summary>
     private static void AddExtras(List<CookAction> actions, Dish dish, ExtraTime time)
     {
-        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(When.Next, x.Id)));
+        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(When.Next, x.Id) { Mark = Marks.ExtraIn }));
         if (time == ExtraTime.Join)
         {
             actions.AddRange(dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(When.Next, x.Id) { Mark = Marks.TakeOut }));
@@ -201,6 +210,12 @@ internal sealed record Way(Order Order, Instant LightAt)
         foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
         {
             actions.Add(new CookAction.TakeOut(when, x.Id) { Mark = Marks.TakeOut });
+            when = When.Next;
+        }
+
+        if (dish.SaltGrams > 0 && dish.Salt == SaltSchool.AtTheTable)
+        {
+            actions.Add(new CookAction.AddSalt(when, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
             when = When.Next;
         }
 

@@ -26,11 +26,17 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     /// <summary>Every way, those that work first, the surest first among them.</summary>
     /// <param name="dish">Its method, cooker and soak are ignored.</param>
-    public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots)
+    /// <param name="found">Told of each way as it is judged, with how many there are; from any thread.</param>
+    /// <exception cref="OperationCanceledException"><paramref name="cancel"/> was called off.</exception>
+    public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots, Action<WayOffer, int>? found = null, CancellationToken cancel = default)
     {
         var wishes = Wishes(dish).ToList();
         var offers = new WayOffer[wishes.Count];
-        Parallel.For(0, wishes.Count, i => offers[i] = Offer(wishes[i], null, pots));
+        Parallel.For(0, wishes.Count, new ParallelOptions { CancellationToken = cancel }, i =>
+        {
+            offers[i] = Offer(wishes[i], null, pots);
+            found?.Invoke(offers[i], wishes.Count);
+        });
         var quicker = offers.Any(o => o.Method != Method.Cooked && o.Plan is not null) ? null : Quicker(dish, pots);
         return [.. offers.Concat(quicker is null ? [] : [quicker]).OrderBy(o => o.Plan is null).ThenByDescending(o => o.Plan?.ShareTender)];
     }

@@ -36,7 +36,7 @@ public static class FlameGate
     }
 
     /// <summary>When each heat burns, from the action that lights it to the one that changes it.</summary>
-    internal static IEnumerable<(int Action, Instant From, Instant To, bool Appliance)> Flames(Cook cook, PotRun run)
+    public static IEnumerable<(int Action, Instant From, Instant To, bool Appliance)> Flames(Cook cook, PotRun run)
     {
         for (var v = 0; v < cook.Kitchen.VesselCount; v++)
         {

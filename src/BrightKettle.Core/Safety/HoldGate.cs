@@ -3,7 +3,7 @@ using NodaTime;
 
 namespace BrightKettle.Core.Safety;
 
-/// <summary>What is cooked stays at 60 °C or more, or is heated, eaten or chilled within two hours. Counted from the flame going out, which is stricter than from 60 °C.</summary>
+/// <summary>What is cooked stays at 60 °C or more, or is heated, eaten or chilled within two hours of having cooled to that.</summary>
 public static class HoldGate
 {
     public const string TooCool = "hold.too_cool";
@@ -24,7 +24,7 @@ public static class HoldGate
         var found = new List<GateFinding>();
         for (var v = 0; v < cook.Kitchen.VesselCount; v++)
         {
-            double? off = null;
+            (double Seconds, double Celsius)? off = null;
             var drained = false;
             for (var i = 0; i < cook.Actions.Count; i++)
             {
@@ -41,19 +41,31 @@ public static class HoldGate
                 // A quick soak is drained and boiled afresh: it is no cooked food yet.
                 drained |= cook.Actions[i] is CookAction.Drain { IngredientId: null };
                 var ends = cook.Actions[i] is CookAction.Heat { Flame: not Flame.Off } or CookAction.Serve;
-                if (ends && off is { } since && !drained && done.Celsius < HotCelsius && done.Seconds - since > Longest.TotalSeconds)
+                if (ends && off is { } since && !drained && done.Celsius < HotCelsius && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.RoomCelsius) > Longest.TotalSeconds)
                 {
                     found.Add(new(TooCool, null, i, true));
                 }
 
                 if (cook.Actions[i] is CookAction.Heat heat)
                 {
-                    (off, drained) = (heat.Flame == Flame.Off ? done.Seconds : null, false);
+                    (off, drained) = (heat.Flame == Flame.Off ? (done.Seconds, done.Celsius) : null, false);
                 }
             }
         }
 
         return found;
+    }
+
+    /// <summary>Of the time between two readings, how long it was under 60 °C, cooling towards the room as pots do.</summary>
+    private static double SecondsBelow((double Seconds, double Celsius) from, (double Seconds, double Celsius) to, double room)
+    {
+        if (from.Celsius <= HotCelsius || to.Celsius <= room + 1 || room >= HotCelsius)
+        {
+            return to.Seconds - from.Seconds;
+        }
+
+        var share = Math.Log((from.Celsius - room) / (HotCelsius - room)) / Math.Log((from.Celsius - room) / (to.Celsius - room));
+        return (1 - share) * (to.Seconds - from.Seconds);
     }
 
     /// <summary>Whether food may still be kept: it was on the table no longer than an hour, or a probe has found it hot within the last hour.</summary>

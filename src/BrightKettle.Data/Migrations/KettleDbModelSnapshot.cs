@@ -193,6 +193,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("REAL")
                         .HasColumnName("hardness_milligrams_per_litre");
 
+                    b.Property<bool>("KeepsSoakWater")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("keeps_soak_water");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT")
@@ -201,6 +205,15 @@ namespace BrightKettle.Data.Migrations
                     b.Property<double>("RoomCelsius")
                         .HasColumnType("REAL")
                         .HasColumnName("room_celsius");
+
+                    b.Property<double>("SaltPercent")
+                        .HasColumnType("REAL")
+                        .HasColumnName("salt_percent");
+
+                    b.Property<string>("SaltSchool")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("salt_school");
 
                     b.Property<TimeOnly>("Sleeps")
                         .HasColumnType("TEXT")

@@ -32,6 +32,14 @@ public sealed class HouseholdRow
     /// <summary>Of the tap's water, mg/L as calcium carbonate.</summary>
     public double HardnessMilligramsPerLitre { get; set; }
 
+    /// <summary>in_the_soak, at_the_start, with_the_rice or at_the_table.</summary>
+    public string SaltSchool { get; set; } = "with_the_rice";
+
+    /// <summary>Of all that is eaten, %.</summary>
+    public double SaltPercent { get; set; } = 0.9;
+
+    public bool KeepsSoakWater { get; set; }
+
     public int Version { get; set; } = 1;
 }
 

@@ -1,7 +1,7 @@
 namespace BrightKettle.Server.Contracts;
 
 /// <summary>An amount as it was said.</summary>
-/// <param name="Unit">g or cup.</param>
+/// <param name="Unit">g, cup, plate or packet; for extras g, mL, cup or piece.</param>
 public sealed record AmountDto(double Value, string Unit);
 
 /// <summary>What is wanted.</summary>
@@ -14,6 +14,11 @@ public sealed record AmountDto(double Value, string Unit);
 /// <param name="Seed">Fixes the many pots; 0 to 999999.</param>
 /// <param name="Method">open_pot, pressure, slow_cooker or cooked (from a tin, the fridge or the freezer).</param>
 /// <param name="CookerId">For pressure and slow_cooker: which.</param>
+/// <param name="RiceVesselId">A pot of its own for the rice; null when it joins the pulses.</param>
+/// <param name="Away">When nobody is at home.</param>
+/// <param name="Salt">in_the_soak, at_the_start, with_the_rice or at_the_table; null: as the household does.</param>
+/// <param name="KeepsSoakWater">Null: as the household does.</param>
+/// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
 public sealed record DishDto(
     string PulseId,
     AmountDto? Pulse,
@@ -27,7 +32,22 @@ public sealed record DishDto(
     string ServeAtLocal,
     int Seed,
     string Method = "open_pot",
-    string? CookerId = null);
+    string? CookerId = null,
+    IReadOnlyList<ExtraWishDto>? Extras = null,
+    string? RiceVesselId = null,
+    IReadOnlyList<AwayDto>? Away = null,
+    string? Salt = null,
+    bool? KeepsSoakWater = null,
+    int LittleOnes = 0);
+
+/// <summary>Something beside pulses and rice.</summary>
+/// <param name="Amount">Null: the usual amount for so many people.</param>
+/// <param name="Time">start, join or late; null: as most households do.</param>
+/// <param name="Pieces">How many pieces must come out again; null: worked out from the amount.</param>
+public sealed record ExtraWishDto(string ExtraId, AmountDto? Amount = null, string? Time = null, int? Pieces = null);
+
+/// <summary>A span on the kitchen's clock in which nobody is at home, as 2026-11-25T17:30.</summary>
+public sealed record AwayDto(string FromLocal, string ToLocal);
 
 /// <summary>One way to the dish, with its table or the reason why not.</summary>
 /// <param name="PulseId">Another pulse than was asked for; null otherwise.</param>
@@ -45,5 +65,24 @@ public sealed record WayDto(
     DateTimeOffset? TableLate,
     double? WithLooks,
     double? ByClock,
+    WayFactsDto? Facts,
     string? Title,
-    string? Detail);
+    string? Detail,
+    IReadOnlyList<AlternativeDto> Alternatives);
+
+/// <summary>What one compares ways by.</summary>
+/// <param name="EnergyKilowattHours">That reaches the pots.</param>
+public sealed record WayFactsDto(double HandsOnMinutes, IReadOnlyList<SpanDto> BeThere, double EnergyKilowattHours, string Texture, string Why);
+
+public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
+
+/// <summary>One change that makes a refused dish possible; it has been planned.</summary>
+/// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
+public sealed record AlternativeDto(string Kind, string? ServeAtLocal, string? VesselId, string? VesselName, double? Scale, string? Soak);
+
+/// <summary>One line of the stream in which ways arrive.</summary>
+/// <param name="Of">How many ways are tried.</param>
+/// <param name="Way">As it is judged; null in the last line.</param>
+/// <param name="All">In the last line: all of them in their order.</param>
+/// <param name="DoubleRefused">In the last line: why twice as much cannot be cooked; null when it can.</param>
+public sealed record WayEventDto(int Of, WayDto? Way, IReadOnlyList<WayDto>? All, string? DoubleRefused);

@@ -17,6 +17,9 @@ public sealed record KitchenDto(
     double CupMillilitres,
     bool Cautious,
     double HardnessMilligramsPerLitre,
+    string Salt,
+    double SaltPercent,
+    bool KeepsSoakWater,
     int Version,
     IReadOnlyList<VesselDto> Vessels,
     IReadOnlyList<BurnerDto> Burners,
@@ -42,4 +45,7 @@ public sealed record KitchenChange(
     double CupMillilitres,
     bool Cautious,
     double HardnessMilligramsPerLitre,
-    int Version);
+    int Version,
+    string Salt = "with_the_rice",
+    double SaltPercent = 0.9,
+    bool KeepsSoakWater = false);

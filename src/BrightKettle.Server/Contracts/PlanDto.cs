@@ -19,7 +19,9 @@ public sealed record StepFactsDto(
     string? Felt = null,
     string? Ingredient = null,
     string? Place = null,
-    bool? Drained = null);
+    bool? Drained = null,
+    string? Name = null,
+    int? Pieces = null);
 
 /// <summary>The moment of the join.</summary>
 public sealed record JoinDto(
@@ -45,7 +47,43 @@ public sealed record MeasureOutDto(
     double? BoilingMillilitres,
     double SaltGrams,
     double CookedGrams,
-    double CookedGramsEach);
+    double CookedGramsEach,
+    IReadOnlyList<ExtraLineDto> Extras,
+    SaltDto Salt,
+    string? RiceVesselName,
+    double? RiceWaterMillilitres,
+    int LittleOnes,
+    double LittleGramsEach);
+
+/// <summary>Something beside pulses and rice to have ready.</summary>
+/// <param name="Time">start, join or late.</param>
+/// <param name="Pieces">That must come out again.</param>
+public sealed record ExtraLineDto(string ExtraId, string Name, double Grams, string Time, int Pieces, string Note);
+
+/// <summary>All the salt of the dinner.</summary>
+/// <param name="Percent">Of all that is eaten, with what is to be added.</param>
+/// <param name="Finding">salt.none, salt.too_much or null.</param>
+public sealed record SaltDto(double Percent, double TargetPercent, double AddGrams, double Teaspoons, string? Finding, IReadOnlyList<SaltSourceDto> Sources);
+
+public sealed record SaltSourceDto(string What, double Low, double Grams, double High, double SodiumGrams);
+
+/// <summary>What the cook's hands do, and every pot and flame beside.</summary>
+/// <param name="InWaits">Attended minutes of side tasks that lie in the waits.</param>
+public sealed record HandsDto(
+    IReadOnlyList<HandDto> Visits,
+    IReadOnlyList<HandDto> Tasks,
+    IReadOnlyList<string> Unplaced,
+    IReadOnlyList<string> DayBefore,
+    IReadOnlyList<LaneDto> Flames,
+    double InWaits,
+    double Outside,
+    double HandsOnMinutes);
+
+/// <param name="Attended">It needs the hands all the time.</param>
+public sealed record HandDto(string Id, string Name, DateTimeOffset From, DateTimeOffset To, bool Attended, bool Burner);
+
+/// <summary>A pot and when its flame burns.</summary>
+public sealed record LaneDto(string VesselName, IReadOnlyList<SpanDto> Burns);
 
 /// <summary>A solved way with its forecast and the cook behind it.</summary>
 /// <param name="Order">pulse_alone, pulse_first, together or rice_first.</param>
@@ -62,5 +100,43 @@ public sealed record PlanDto(
     JoinDto? Join,
     MeasureOutDto MeasureOut,
     IReadOnlyList<StepDto> Steps,
+    HandsDto Hands,
+    WayFactsDto Facts,
+    HouseWaysDto HouseWays,
     ForecastDto Forecast,
     CookDocument Cook);
+
+/// <summary>Which schools this plan follows.</summary>
+/// <param name="SoakWaterMayBeKept">False where a lectin or a brine forbids it, or nothing is soaked.</param>
+public sealed record HouseWaysDto(string Salt, bool KeepsSoakWater, bool SoakWaterMayBeKept);
+
+/// <summary>By how many minutes moments are pulled; positive is later.</summary>
+public sealed record PullDto(int Table = 0, int Light = 0, int Join = 0, int Seal = 0, int FlameOff = 0);
+
+public sealed record PullRequest(DishDto Dish, PullDto Pull);
+
+/// <summary>A pulled plan: what is drawn while dragging.</summary>
+public sealed record PulledDto(
+    DateTimeOffset ServeAt,
+    double WithLooks,
+    IReadOnlyList<StepDto> Steps,
+    SeriesDto Series,
+    IReadOnlyList<DifferenceDto> Differences,
+    string? Obstacle);
+
+/// <summary>One thing that changed, in words.</summary>
+public sealed record DifferenceDto(string Code, string Text, bool Worse);
+
+/// <summary>Something that went otherwise than planned.</summary>
+/// <param name="Kind">start_late, dinner_moves, soak_forgotten, more_guests, without or smaller_pot.</param>
+/// <param name="Minutes">For start_late and dinner_moves.</param>
+/// <param name="People">For more_guests: how many more.</param>
+/// <param name="What">For without: an extra's id; for smaller_pot: a vessel's.</param>
+public sealed record SlipDto(string Kind, int? Minutes = null, int? People = null, string? What = null);
+
+public sealed record SlipRequest(DishDto Dish, SlipDto Slip);
+
+/// <summary>The dinner after a slip.</summary>
+/// <param name="Dish">As it would be planned now.</param>
+/// <param name="Note">What was chosen to mend it, in words.</param>
+public sealed record SlipAnswerDto(DishDto Dish, string Note, PlanDto Plan, IReadOnlyList<DifferenceDto> Differences);

@@ -40,13 +40,18 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var method = Snake<Method>(dto.Method, "method", checks);
         var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);
+        var salt = dto.Salt is null ? kitchen.HouseWays.Salt : Snake<SaltSchool>(dto.Salt, "salt", checks);
+        var little = (int)checks.Within(dto.LittleOnes, 0, 10, "littleOnes");
+        var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
+        var apart = rice is null || dto.RiceVesselId is null ? null : RiceApart(dto.RiceVesselId, vessel, burner, checks);
+        var away = Away(dto.Away, checks);
         if (pulse is null || vessel is null || burner is null || (dto.RiceId is not null && rice is null))
         {
             return null;
         }
 
-        var pulseGrams = Grams(dto.Pulse, pulse.GramsPerCup, people * Portions.PulseGramsEach(rice is not null), "pulse", checks);
-        var riceGrams = rice is null ? 0 : Grams(dto.Rice, rice.GramsPerCup, people * Portions.RiceGramsEach, "rice", checks);
+        var pulseGrams = Grams(dto.Pulse, pulse.GramsPerCup, people * Portions.PulseGramsEach(rice is not null), people, "pulse", checks);
+        var riceGrams = rice is null ? 0 : Grams(dto.Rice, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
         return checks.Any
             ? null
             : new Dish(
@@ -67,6 +72,15 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             {
                 Method = method,
                 Cooker = cooker,
+                Extras = extras,
+                RiceApart = apart,
+                Away = away,
+                // The little ones' portion comes out before the salt, so the salt waits.
+                Salt = little > 0 ? SaltSchool.AtTheTable : salt,
+                SaltPercent = kitchen.HouseWays.SaltPercent,
+                KeepsSoakWater = dto.KeepsSoakWater ?? kitchen.HouseWays.KeepsSoakWater,
+                LittleOnes = little,
+                BurnerCount = Math.Max(1, kitchen.Burners.Count),
             };
     }
 
@@ -82,7 +96,43 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             ?? checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
     }
 
-    private double Grams(AmountDto? amount, double gramsPerCup, double usual, string field, FieldChecks checks)
+    /// <summary>The rice's own pot on a burner of its own.</summary>
+    private CookVessel? RiceApart(string vesselId, Vessel? pulses, Burner? first, FieldChecks checks)
+    {
+        var pot = kitchen.Vessels.FirstOrDefault(v => v.Id == vesselId && v.Cooker is null && v.Id != pulses?.Id) ?? checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
+        var burner = kitchen.Burners.FirstOrDefault(b => b.Id != first?.Id) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
+        return pot is null || burner is null ? null : new(pot, burner);
+    }
+
+    private List<Interval> Away(IReadOnlyList<AwayDto>? spans, FieldChecks checks)
+    {
+        var list = new List<Interval>();
+        foreach (var span in (spans ?? []).Take(8))
+        {
+            var (from, to) = (Pattern.Parse(span.FromLocal ?? string.Empty), Pattern.Parse(span.ToLocal ?? string.Empty));
+            if (!from.Success || !to.Success)
+            {
+                checks.Add("request.time", "away");
+                continue;
+            }
+
+            var (leave, back) = (kitchen.Household.InstantOf(from.Value), kitchen.Household.InstantOf(to.Value));
+            if (back <= leave || back - leave > Duration.FromDays(1))
+            {
+                checks.Add("dish.away", "away");
+                continue;
+            }
+
+            list.Add(new(leave, back));
+        }
+
+        return list;
+    }
+
+    /// <summary>A bag as most shops sell it, g.</summary>
+    private const double PacketGrams = 500;
+
+    private double Grams(AmountDto? amount, double gramsPerCup, double usual, int people, string field, FieldChecks checks)
     {
         if (amount is null)
         {
@@ -93,6 +143,10 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         {
             case "g":
                 return checks.Within(amount.Value, 20, 5000, field);
+            case "plate":
+                return checks.Within(amount.Value, 1, 40, field) * usual / people;
+            case "packet":
+                return checks.Within(amount.Value, 0.1, 10, field) * PacketGrams;
             case "cup":
                 var cups = checks.Within(amount.Value, 0.1, 25, field);
                 return Portions.GramsOfCups(cups, gramsPerCup, kitchen.Row.CupMillilitres);
@@ -154,4 +208,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 }
 
 /// <summary>The household as the core knows it, with its row.</summary>
-public sealed record KitchenState(HouseholdRow Row, Household Household, IReadOnlyList<Vessel> Vessels, IReadOnlyList<Burner> Burners);
+public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWays HouseWays, IReadOnlyList<Vessel> Vessels, IReadOnlyList<Burner> Burners);
+
+/// <summary>The household's choice where cooks disagree.</summary>
+public sealed record HouseWays(SaltSchool Salt, double SaltPercent, bool KeepsSoakWater);

@@ -36,6 +36,12 @@ public static class KitchenEndpoints
         checks.Within(change.RoomCelsius, 5, 45, "roomCelsius");
         checks.Within(change.CupMillilitres, 150, 300, "cupMillilitres");
         checks.Within(change.HardnessMilligramsPerLitre, 0, 1000, "hardnessMilligramsPerLitre");
+        checks.Within(change.SaltPercent, 0, 2, "saltPercent");
+        if (KitchenStore.SaltOf(change.Salt) is null)
+        {
+            checks.Add("request.unknown_word", "salt");
+        }
+
         var wakes = Time(change.Wakes, "wakes", checks);
         var sleeps = Time(change.Sleeps, "sleeps", checks);
         var soaksAt = Time(change.SoaksAt, "soaksAt", checks);
@@ -59,6 +65,9 @@ public static class KitchenEndpoints
         row.SoaksAt = soaksAt;
         row.Cautious = change.Cautious;
         row.HardnessMilligramsPerLitre = change.HardnessMilligramsPerLitre;
+        row.SaltSchool = change.Salt;
+        row.SaltPercent = change.SaltPercent;
+        row.KeepsSoakWater = change.KeepsSoakWater;
         row.Version++;
         await db.SaveChangesAsync(cancel);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
@@ -168,6 +177,9 @@ public static class KitchenEndpoints
             row.CupMillilitres,
             row.Cautious,
             row.HardnessMilligramsPerLitre,
+            row.SaltSchool,
+            row.SaltPercent,
+            row.KeepsSoakWater,
             row.Version,
             [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10, v.Cooker is { } c ? CookWriter.Word(c.Kind) : null))],
             [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts))],

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
 using BrightKettle.Core.Units;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
@@ -17,7 +18,7 @@ public static class KitchenStore
         var row = await db.Households.AsNoTracking().SingleAsync(cancel);
         var vessels = await db.Vessels.AsNoTracking().OrderBy(v => v.Position).ThenBy(v => v.Name).ToListAsync(cancel);
         var burners = await db.Burners.AsNoTracking().OrderBy(b => b.Position).ToListAsync(cancel);
-        return new(row, HouseholdOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf));
+        return new(row, HouseholdOf(row), HouseWaysOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf));
     }
 
     private static Household HouseholdOf(HouseholdRow row) => new(
@@ -32,6 +33,11 @@ public static class KitchenStore
     {
         HardnessMilligramsPerLitre = row.HardnessMilligramsPerLitre,
     };
+
+    private static HouseWays HouseWaysOf(HouseholdRow row) => new(SaltOf(row.SaltSchool) ?? SaltSchool.WithTheRice, row.SaltPercent, row.KeepsSoakWater);
+
+    /// <summary>The school of salting that a word means, or null.</summary>
+    public static SaltSchool? SaltOf(string word) => Enum.GetValues<SaltSchool>().Where(s => CookWriter.Word(s) == word).Select(s => (SaltSchool?)s).FirstOrDefault();
 
     private static Vessel VesselOf(VesselRow row) => new(
         row.Id,

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Hands;
 using BrightKettle.Core.Units;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
@@ -14,6 +15,7 @@ public static class PlanMapper
     {
         ArgumentNullException.ThrowIfNull(plan);
         var dish = plan.Dish;
+        var hands = HandsPlanner.For(plan, dish.BurnerCount);
         return new(
             dish.Rice is null ? dish.Pulse.Said : $"{dish.Pulse.Said} with {dish.Rice.Said}",
             dish.Pulse.Said,
@@ -25,6 +27,12 @@ public static class PlanMapper
             Join(plan),
             MeasureOut(plan, people, cupMillilitres),
             PlanSteps.Of(plan),
+            HandsMapper.Map(plan, hands),
+            HandsMapper.Facts(WayFacts.Of(plan, hands)),
+            new(
+                CookWriter.Word(dish.Salt),
+                plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == "pulse") && !plan.Cook.Actions.OfType<CookAction.Drain>().Any(d => d.IngredientId == "pulse"),
+                dish.Soak == SoakChoice.Overnight && dish.Pulse.LectinRisk == LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
             CookWriter.Write(plan.Cook));
     }
@@ -73,6 +81,31 @@ public static class PlanMapper
             plan.Join is { } join && join.AddedMillilitres.High > 20 ? Math.Ceiling(join.AddedMillilitres.High / 50) * 50 : null,
             Math.Round(plan.Amounts.Salt.Grams),
             Math.Round(plan.Amounts.Edible.Grams),
-            Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10);
+            Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10,
+            [.. dish.Extras.Select(x => new ExtraLineDto(x.Extra.Id, x.Extra.Name, Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0), CookWriter.Word(x.Time), x.Pieces, x.Extra.Note))],
+            Salt(plan),
+            dish.RiceApart?.Vessel.Name,
+            dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,
+            dish.LittleOnes,
+            Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10);
     }
+
+    /// <summary>A little one's plate against a grown-up's (confidence C).</summary>
+    private const double LittleShare = 0.5;
+
+    private static SaltDto Salt(Plan plan)
+    {
+        var sheet = plan.Amounts.Sheet;
+        var grams = Math.Round(plan.Amounts.Salt.Grams);
+        return new(
+            Math.Round(sheet.PercentNow, 2),
+            sheet.TargetPercent,
+            grams,
+            Math.Round(SaltSpoons.TeaspoonsOf(grams, SaltSpoons.Fine) * 4) / 4,
+            sheet.Finding,
+            [.. sheet.Sources.Select(s => new SaltSourceDto(Name(plan, s.What), Math.Round(s.Low, 1), Math.Round(s.Grams, 1), Math.Round(s.High, 1), Math.Round(s.SodiumGrams, 2)))]);
+    }
+
+    private static string Name(Plan plan, string id) =>
+        plan.Dish.Extras.FirstOrDefault(x => x.Id == id)?.Extra.Name ?? (id == "pulse" ? plan.Dish.Pulse.Said : id == "brine" ? "From the brine" : "Salt");
 }

@@ -13,7 +13,7 @@ public static class PlanSteps
     public static IReadOnlyList<StepDto> Of(Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return [.. plan.Forecast.Milestones.Select(m => Step(plan, m)).OfType<StepDto>().OrderBy(s => s.At)];
+        return [.. plan.Forecast.Milestones.Select(m => Step(plan, m)).OfType<StepDto>().OrderBy(s => s.At).ThenBy(s => s.Kind == "table")];
     }
 
     private static StepDto? Step(Plan plan, Milestone m)
@@ -53,6 +53,16 @@ public static class PlanSteps
             Marks.Seal => Make("seal", m, new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.When.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)),
             Marks.HeatOff => Make("heat_off", m, new(Minutes: plan.Dish.Rice!.RestMinutes.Typical)),
             Marks.Reheat => Make("reheat", m, new()),
+            Marks.Salt => Make("salt", m, new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null)),
+            Marks.ExtraIn => Extra(plan, m, ((CookAction.Add)action).IngredientId, "extra_in"),
+            Marks.TakeOut => Extra(plan, m, ((CookAction.TakeOut)action).IngredientId, "take_out"),
+            Marks.RiceLight => Make("rice_light", m, new(
+                Grams: plan.Dish.RiceDry.Grams,
+                Millilitres: Cold(plan, plan.Cook.Actions.Take(m.Action).OfType<CookAction.AddWater>().Last().Water),
+                Place: plan.Dish.RiceApart!.Vessel.Name)),
+            Marks.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].When.Delay?.TotalMinutes)),
+            Marks.RiceOff => Make("rice_off", m, new(Minutes: next?.When.Delay?.TotalMinutes)),
+            Marks.RiceRested => Make("rice_rested", m, new()),
             Marks.Finish => Make("finish", m, new(
                 Millilitres: action is CookAction.Measure measure ? Hot(measure.Liquor) : null,
                 Drained: action is CookAction.Drain)),
@@ -72,6 +82,12 @@ public static class PlanSteps
             m.Early.ToDateTimeOffset(),
             m.Late.ToDateTimeOffset(),
             new(EveryMinutes: action.When.Look!.Again.TotalMinutes, Felt: plan.Waits is { } state ? CookWriter.Word(state) : null));
+    }
+
+    private static StepDto Extra(Plan plan, Milestone m, string id, string kind)
+    {
+        var extra = plan.Dish.Extras.First(x => x.Id == id);
+        return Make(kind, m, new(Grams: Math.Round(extra.Amount.Grams), Name: extra.Extra.Name, Pieces: extra.Pieces > 0 ? extra.Pieces : null));
     }
 
     private static StepDto Make(string kind, Milestone m, StepFactsDto facts) =>

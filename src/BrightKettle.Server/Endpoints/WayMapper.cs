@@ -31,7 +31,22 @@ public static class WayMapper
             table?.Late.ToDateTimeOffset(),
             plan?.ShareTender,
             plan?.BlindShare,
+            way.Facts is { } facts ? HandsMapper.Facts(facts) : null,
             why?.Title,
-            why?.Detail);
+            why?.Detail,
+            way.Refusal is { } refused ? Alternatives(refused, dish) : []);
+    }
+
+    public static IReadOnlyList<AlternativeDto> Alternatives(PlanRefusal refusal, Dish dish)
+    {
+        ArgumentNullException.ThrowIfNull(refusal);
+        ArgumentNullException.ThrowIfNull(dish);
+        return [.. refusal.Alternatives.Select(a => new AlternativeDto(
+            a.Kind,
+            a.ServeAt is { } at ? DishMapper.Local(dish.Household.LocalOf(at)) : null,
+            a.VesselId,
+            dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId)?.Name,
+            a.Scale,
+            a.Soak is { } soak ? CookWriter.Word(soak) : null))];
     }
 }

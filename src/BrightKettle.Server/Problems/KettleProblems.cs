@@ -38,15 +38,7 @@ public static class KettleProblems
         var (title, detail) = Sentences.For(refusal, dish);
         return Make(StatusCodes.Status422UnprocessableEntity, refusal.Code, refusal.Field, title, detail, new()
         {
-            ["alternatives"] = refusal.Alternatives.Select(a => new
-            {
-                kind = a.Kind,
-                serveAtLocal = a.ServeAt is { } at ? DishMapper.Local(dish.Household.LocalOf(at)) : null,
-                vesselId = a.VesselId,
-                vesselName = dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId)?.Name,
-                scale = a.Scale,
-                soak = a.Soak is null ? null : a.Soak == SoakChoice.None ? "none" : "overnight",
-            }),
+            ["alternatives"] = WayMapper.Alternatives(refusal, dish),
         });
     }
 

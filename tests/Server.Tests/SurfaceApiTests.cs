@@ -1,0 +1,160 @@
+using System.Net.Http.Json;
+using System.Text.Json;
+using BrightKettle.Core.Planning;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Problems;
+using Xunit;
+
+namespace BrightKettle.Server.Tests;
+
+/// <summary>What the planning page asks beside a plan: pulls, slips, ways one by one, extras, two pots, hands.</summary>
+public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
+{
+    private readonly HttpClient _http = server.CreateClient();
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    private Task<HttpResponseMessage> Post<T>(string path, T body) => _http.PostAsJsonAsync(path, body, Cancel);
+
+    private async Task<T> Get<T>(string path, object body) => (await (await Post(path, body)).Content.ReadFromJsonAsync<T>(Cancel))!;
+
+    private static DishDto Rich => KettleServer.Dish() with
+    {
+        Extras = [new("tomato_tin", new(1, "piece")), new("leaf", null, null, 3), new("onion", new(250, "g"))],
+    };
+
+    [Fact]
+    public async Task Extras_are_timed_weighed_counted_and_given_to_the_hands()
+    {
+        var plan = await Get<PlanDto>("/api/plans", Rich);
+        Assert.Equal(["join", "start", "start"], plan.MeasureOut.Extras.Select(x => x.Time));
+        Assert.Equal(400, plan.MeasureOut.Extras[0].Grams);
+        Assert.Contains(plan.Steps, s => s is { Kind: "take_out", Facts.Pieces: 3 });
+        Assert.Contains(plan.Hands.Tasks, t => t.Id == "brown");
+        Assert.True(plan.Hands.InWaits + plan.Hands.Outside > 0);
+        Assert.NotEmpty(plan.Hands.Flames[0].Burns);
+        Assert.InRange(plan.MeasureOut.Salt.Percent, 0.8, 1);
+        Assert.Contains(plan.MeasureOut.Salt.Sources, s => s.What == "Canned tomato");
+    }
+
+    [Fact]
+    public async Task Rice_in_its_own_pot_has_its_own_steps_and_water()
+    {
+        var plan = await Get<PlanDto>("/api/plans", KettleServer.Dish() with { Style = "saucy", RiceVesselId = "wide-pot" });
+        Assert.Equal("Wide white pot", plan.MeasureOut.RiceVesselName);
+        Assert.InRange(plan.MeasureOut.RiceWaterMillilitres!.Value, 400, 900);
+        Assert.Equal(["rice_light", "rice_boils", "rice_off", "rice_rested"], plan.Steps.Select(s => s.Kind).Where(k => k.StartsWith("rice", StringComparison.Ordinal)));
+        Assert.Equal(2, plan.Hands.Flames.Count);
+        Assert.Equal((400, "dish.rice_pot", "riceVesselId"), await (await Post("/api/plans", KettleServer.Dish() with { RiceVesselId = "blue-pot" })).Problem());
+    }
+
+    [Theory]
+    [InlineData("nonsense", 5, "g", null, "catalogue.unknown_extra", "extras[0].extraId")]
+    [InlineData("onion", 0, "g", null, "request.out_of_range", "extras[0].amount")]
+    [InlineData("onion", 5, "furlong", null, "request.unknown_word", "extras[0].amount.unit")]
+    [InlineData("greens", 5, "piece", null, "request.unknown_word", "extras[0].amount.unit")]
+    [InlineData("onion", 50, "g", "someday", "request.unknown_word", "extras[0].time")]
+    public async Task A_wrong_extra_is_named_by_its_place(string id, double value, string unit, string? time, string code, string field) =>
+        Assert.Equal((400, code, field), await (await Post("/api/plans", KettleServer.Dish() with { Extras = [new(id, new(value, unit), time)] })).Problem());
+
+    [Fact]
+    public async Task Little_ones_get_theirs_before_the_salt()
+    {
+        var plan = await Get<PlanDto>("/api/plans", KettleServer.Dish() with { LittleOnes = 2, Salt = "in_the_soak" });
+        Assert.Equal(("at_the_table", 2), (plan.HouseWays.Salt, plan.MeasureOut.LittleOnes));
+        Assert.True(plan.Steps.Single(s => s.Kind == "salt").At >= plan.Steps.Single(s => s.Kind == "heat_off").At);
+    }
+
+    [Fact]
+    public async Task Being_out_moves_the_beans_forward_or_is_refused_beside_its_field()
+    {
+        var told = await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T16:30", "2026-11-25T17:30")] });
+        Assert.True(told.IsSuccessStatusCode, await told.Content.ReadAsStringAsync(Cancel));
+        var plan = (await told.Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+        Assert.DoesNotContain(plan.Hands.Flames[0].Burns, b => b.From < new DateTimeOffset(2026, 11, 25, 17, 30, 0, TimeSpan.Zero) && b.To > new DateTimeOffset(2026, 11, 25, 16, 30, 0, TimeSpan.Zero));
+        Assert.Equal((422, "away"), (await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T18:00", "2026-11-25T19:00")] })).Problem()) is var (s, _, f) ? (s, f) : default);
+        Assert.Equal((400, "dish.away", "away"), await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T18:00", "2026-11-25T17:00")] })).Problem());
+        Assert.Equal((400, "request.time", "away"), await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("noon", "2026-11-25T17:00")] })).Problem());
+    }
+
+    [Fact]
+    public async Task A_pull_is_answered_with_its_price_in_words()
+    {
+        var pulled = await Get<PulledDto>("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new(Join: 25)));
+        Assert.Contains(pulled.Differences, d => d.Code == "table" && d.Worse && d.Text.EndsWith("minutes later", StringComparison.Ordinal));
+        Assert.NotEmpty(pulled.Series.At);
+        Assert.Null(pulled.Obstacle);
+        var night = await Get<PulledDto>("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new(Table: 330)));
+        Assert.Contains("night", night.Obstacle, StringComparison.Ordinal);
+        Assert.Empty((await Get<PulledDto>("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new()))).Differences);
+    }
+
+    [Theory]
+    [InlineData(2000, 0, "pull.table")]
+    [InlineData(0, 300, "pull.join")]
+    public async Task A_pull_out_of_reach_is_refused(int table, int join, string field) =>
+        Assert.Equal((400, "request.out_of_range", field), await (await Post("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new(Table: table, Join: join)))).Problem());
+
+    [Theory]
+    [InlineData("start_late", 60, null, null)]
+    [InlineData("dinner_moves", 45, null, null)]
+    [InlineData("soak_forgotten", null, null, null)]
+    [InlineData("more_guests", null, 2, null)]
+    [InlineData("without", null, null, "tomato_tin")]
+    [InlineData("smaller_pot", null, null, "wide-pot")]
+    public async Task Each_slip_is_mended_with_the_difference_in_words(string kind, int? minutes, int? people, string? what)
+    {
+        var answer = await Get<SlipAnswerDto>("/api/plans/slip", new SlipRequest(Rich, new(kind, minutes, people, what)));
+        Assert.NotEmpty(answer.Note);
+        switch (kind)
+        {
+            case "soak_forgotten":
+                Assert.NotEqual("overnight", answer.Dish.Soak);
+                break;
+            case "more_guests":
+                Assert.Equal((6, 450), (answer.Dish.People, answer.Dish.Pulse!.Value));
+                break;
+            case "without":
+                Assert.DoesNotContain(answer.Dish.Extras!, x => x.ExtraId == "tomato_tin");
+                break;
+            case "dinner_moves":
+                Assert.Equal("2026-11-25T19:45", answer.Dish.ServeAtLocal);
+                Assert.Contains(answer.Differences, d => d.Text == "Table 45 minutes later");
+                break;
+            case "smaller_pot":
+                Assert.Contains(answer.Differences, d => d.Text == "Wide white pot instead of Blue pot");
+                break;
+        }
+    }
+
+    [Theory]
+    [InlineData("start_late", null, null, "slip.minutes")]
+    [InlineData("more_guests", null, null, "slip.people")]
+    [InlineData("without", null, "coconut_milk", "slip.what")]
+    [InlineData("smaller_pot", null, "kettle", "slip.what")]
+    [InlineData("earthquake", null, null, "slip.kind")]
+    public async Task A_slip_that_makes_no_sense_is_refused_beside_its_field(string kind, int? minutes, string? what, string field) =>
+        Assert.Equal((400, field), await (await Post("/api/plans/slip", new SlipRequest(Rich, new(kind, minutes, null, what)))).Problem() is var (s, _, f) ? (s, f) : default);
+
+    [Fact]
+    public async Task Ways_arrive_one_by_one_and_at_last_in_their_order()
+    {
+        var lines = (await (await Post("/api/ways/stream", KettleServer.Dish())).Content.ReadAsStringAsync(Cancel)).Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        var events = lines.Select(l => JsonSerializer.Deserialize<WayEventDto>(l, JsonSerializerOptions.Web)!).ToList();
+        Assert.All(events.SkipLast(1), e => Assert.NotNull(e.Way));
+        Assert.Equal(events[0].Of, events.Count - 1);
+        var all = events[^1].All!;
+        Assert.Equal(events.Count - 1, all.Count);
+        Assert.All(all.Where(w => w.TableAt is not null), w => Assert.True(w.Facts is { HandsOnMinutes: > 3, EnergyKilowattHours: > 0.05, BeThere.Count: > 0 }));
+        Assert.All(all.Where(w => w.TableAt is null), w => Assert.False(string.IsNullOrEmpty(w.Detail)));
+        Assert.Equal(all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks).OrderDescending(), all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks));
+    }
+
+    [Fact]
+    public void Every_difference_has_words()
+    {
+        var codes = new[] { "table", "begins", "flame", "join", "chance", "pulses", "rice", "dry", "liquor", "boiling", "first_water", "pulse_grams", "rice_grams", "soak", "method", "pot", "pulse", "rice_kind" };
+        Assert.All(codes, c => Assert.False(string.IsNullOrWhiteSpace(DifferenceSentences.Text(new Difference(c, 12, "Soft", "Hard")))));
+        Assert.Throws<InvalidOperationException>(() => DifferenceSentences.Text(new Difference("weather", 1)));
+    }
+}
