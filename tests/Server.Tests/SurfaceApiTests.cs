@@ -150,6 +150,86 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal(all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks).OrderDescending(), all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks));
     }
 
+    public static TheoryData<string> Shapes => ["one_pot", "gravy", "porridge"];
+
+    private static DishDto Shape(string shape) => shape switch
+    {
+        "gravy" => KettleServer.Dish() with { PulseId = "borlotti", RiceId = "long_white", Style = "saucy", VesselId = "wide-pot", RiceVesselId = "blue-pot", Extras = [new("tomato_tin"), new("leaf")] },
+        "porridge" => KettleServer.Dish() with { PulseId = "lentil_yellow_split", Pulse = new(120, "g"), RiceId = "broken", Rice = new(160, "g"), Soak = "none", Style = "soup", VesselId = "wide-pot", Extras = [new("whole_spice")] },
+        _ => KettleServer.Dish() with { Extras = [new("onion")] },
+    };
+
+    [Theory]
+    [MemberData(nameof(Shapes))]
+    public async Task The_calendar_file_is_opened_by_a_standard_reader_with_an_alarm_at_each_moment(string shape)
+    {
+        var response = await Post("/api/plans/calendar", Shape(shape));
+        Assert.Equal("text/calendar", response.Content.Headers.ContentType!.MediaType);
+        var text = await response.Content.ReadAsStringAsync(Cancel);
+        var calendar = Ical.Net.Calendar.Load(text)!;
+        var plan = await Get<PlanDto>("/api/plans", Shape(shape));
+        Assert.True(calendar.Events.Count >= 4);
+        foreach (var kind in new[] { "light", "table" })
+        {
+            var at = plan.Steps.First(s => s.Kind == kind).At;
+            var entry = Assert.Single(calendar.Events, e => e.Start!.AsUtc == at.UtcDateTime && e.Summary == StepSentences.For(plan.Steps.First(s => s.Kind == kind), plan));
+            Assert.Single(entry.Alarms);
+        }
+
+        Assert.All(calendar.Events, e => Assert.InRange(e.Alarms.Single().Trigger!.Duration!.Value.ToTimeSpanUnspecified().TotalMinutes, -30, 0));
+        Assert.Equal(calendar.Events.Count, calendar.Events.Select(e => e.Uid).Distinct().Count());
+        Assert.All(text.Split("\r\n"), line => Assert.True(System.Text.Encoding.UTF8.GetByteCount(line) <= 75));
+    }
+
+    [Theory]
+    [MemberData(nameof(Shapes))]
+    public async Task Each_shape_has_hands_without_a_collision(string shape)
+    {
+        var hands = (await Get<PlanDto>("/api/plans", Shape(shape))).Hands;
+        var busy = hands.Visits.Concat(hands.Tasks.Where(t => t.Attended)).OrderBy(h => h.From).ToList();
+        Assert.All(busy.Zip(busy.Skip(1)), pair => Assert.True(pair.First.To <= pair.Second.From));
+        Assert.Empty(hands.Unplaced);
+    }
+
+    [Fact]
+    public async Task The_other_school_is_shown_with_what_it_changes()
+    {
+        var compared = await Get<ComparedDto>("/api/plans/compare", new CompareRequest(KettleServer.Dish(), KettleServer.Dish() with { Salt = "in_the_soak" }));
+        Assert.Equal("in_the_soak", compared.Plan.HouseWays.Salt);
+        Assert.Contains(compared.Differences, d => d.Code is "flame" or "chance" or "pulses" or "begins");
+        Assert.Equal((400, "request.missing", "after"), await (await Post("/api/plans/compare", new { before = KettleServer.Dish() })).Problem());
+    }
+
+    [Fact]
+    public async Task A_pulled_dinner_is_planned_as_it_was_pulled()
+    {
+        var best = await Get<PlanDto>("/api/plans", KettleServer.Dish());
+        var pulled = await Get<PlanDto>("/api/plans", KettleServer.Dish() with { Pull = new(Light: -30) });
+        Assert.Equal(-30, (pulled.Steps.Single(s => s.Kind == "light").At - best.Steps.Single(s => s.Kind == "light").At).TotalMinutes);
+        // A pull is counted from the best, however the dish was pulled before.
+        var again = await Get<PulledDto>("/api/plans/pulled", new PullRequest(KettleServer.Dish() with { Pull = new(Light: -30) }, new()));
+        Assert.Empty(again.Differences);
+    }
+
+    [Fact]
+    public async Task House_ways_are_the_kitchen_s_and_a_dish_may_differ()
+    {
+        using var own = new KettleServer(demo: true);
+        var http = own.CreateClient();
+        var kitchen = (await http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
+        KitchenChange Change(string salt, double percent) => new(
+            kitchen.Zone, kitchen.AltitudeMetres, kitchen.RoomCelsius, kitchen.Wakes, kitchen.Sleeps, kitchen.SoaksAt, kitchen.CupMillilitres, kitchen.Cautious, kitchen.HardnessMilligramsPerLitre, kitchen.Version, salt, percent, true);
+        Assert.Equal((400, "request.unknown_word", "salt"), await (await http.PutAsJsonAsync("/api/kitchen", Change("never", 0.9), Cancel)).Problem());
+        Assert.Equal((400, "request.out_of_range", "saltPercent"), await (await http.PutAsJsonAsync("/api/kitchen", Change("at_the_start", 5), Cancel)).Problem());
+        Assert.True((await http.PutAsJsonAsync("/api/kitchen", Change("at_the_start", 0.7), Cancel)).IsSuccessStatusCode);
+        var plan = (await (await http.PostAsJsonAsync("/api/plans", KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+        Assert.Equal(("at_the_start", true), (plan.HouseWays.Salt, plan.HouseWays.KeepsSoakWater));
+        Assert.InRange(plan.MeasureOut.Salt.Percent, 0.6, 0.78);
+        Assert.DoesNotContain(plan.Steps, s => s.Kind == "drain");
+        var other = (await (await http.PostAsJsonAsync("/api/plans", KettleServer.Dish() with { Salt = "with_the_rice", KeepsSoakWater = false }, Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+        Assert.Contains(other.Steps, s => s.Kind == "drain");
+    }
+
     [Fact]
     public void Every_difference_has_words()
     {

@@ -5,6 +5,9 @@ public static class Marks
 {
     public const string SoakStarts = "soak_starts";
     public const string SoakEnds = "soak_ends";
+
+    /// <summary>The bowl goes into the fridge with its water, which is kept.</summary>
+    public const string SoakChilled = "soak_chilled";
     public const string RiceSoakStarts = "rice_soak_starts";
     public const string Light = "light";
 

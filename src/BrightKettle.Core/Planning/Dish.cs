@@ -107,6 +107,9 @@ public sealed record Dish(
     /// <summary>Burners of the kitchen, at least 1: side tasks may use those that are free.</summary>
     public int BurnerCount { get; init; } = 1;
 
+    /// <summary>Moments that the cook has pulled from where they are best.</summary>
+    public Pull Pull { get; init; } = new();
+
     /// <summary>Salt to add, g, once the planner has worked it out; 0 before.</summary>
     internal double SaltGrams { get; init; }
 

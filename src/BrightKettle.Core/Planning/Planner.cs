@@ -33,7 +33,7 @@ public sealed class Planner(Simulator simulator)
     {
         ArgumentNullException.ThrowIfNull(best);
         ArgumentNullException.ThrowIfNull(pull);
-        var dish = best.Dish with { ServeAt = best.Dish.ServeAt + Duration.FromMinutes(pull.Table) };
+        var dish = best.Dish with { ServeAt = best.Dish.ServeAt + Duration.FromMinutes(pull.Table), Pull = pull with { Table = 0 } };
         var way = pull.Of(best.Way);
         var cook = CookOf(dish, way);
         var solved = new SolvedWay(way, cook, simulator.Run(cook, PotTraits.Reference(cook)), null);
@@ -67,8 +67,9 @@ public sealed class Planner(Simulator simulator)
             }
         }
 
-        var cook = CookOf(dish with { SaltGrams = salted.SaltGrams }, solved.Way);
-        return solved with { Cook = cook, Run = simulator.Run(cook, PotTraits.Reference(cook)), SaltGrams = salted.SaltGrams };
+        var way = dish.Pull.Of(solved.Way);
+        var cook = CookOf(dish with { SaltGrams = salted.SaltGrams }, way);
+        return solved with { Way = way, Cook = cook, Run = simulator.Run(cook, PotTraits.Reference(cook)), SaltGrams = salted.SaltGrams };
     }
 
     /// <summary>What is in the pot of the pulses: rice with a pot of its own is not.</summary>

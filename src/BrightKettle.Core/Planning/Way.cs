@@ -151,8 +151,13 @@ internal sealed record Way(Order Order, Instant LightAt)
             actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
         }
 
-        if (KeepsSoakWater(dish, soak))
+        if (KeepsSoakWater(dish))
         {
+            if (soak.ChilledAfter)
+            {
+                actions.Add(new CookAction.Chill(When.At(soak.EndsAt), PulseId, dish.Household.Fridge) { Mark = Marks.SoakChilled });
+            }
+
             return;
         }
 
@@ -164,9 +169,9 @@ internal sealed record Way(Order Order, Instant LightAt)
         }
     }
 
-    /// <summary>Never with a lectin in it, and not when the bowl was emptied into the fridge.</summary>
-    private static bool KeepsSoakWater(Dish dish, SoakPlan soak) =>
-        dish.KeepsSoakWater && dish.Pulse.LectinRisk == Catalogue.LectinRisk.Low && !soak.ChilledAfter && dish.Salt != SaltSchool.InTheSoak;
+    /// <summary>Never with a lectin or a brine in it.</summary>
+    private static bool KeepsSoakWater(Dish dish) =>
+        dish.KeepsSoakWater && dish.Pulse.LectinRisk == Catalogue.LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak;
 
     private void AddRiceSoak(List<CookAction> actions, Dish dish)
     {

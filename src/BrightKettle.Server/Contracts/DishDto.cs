@@ -18,6 +18,7 @@ public sealed record AmountDto(double Value, string Unit);
 /// <param name="Away">When nobody is at home.</param>
 /// <param name="Salt">in_the_soak, at_the_start, with_the_rice or at_the_table; null: as the household does.</param>
 /// <param name="KeepsSoakWater">Null: as the household does.</param>
+/// <param name="Pull">Moments that the cook has pulled from where they are best; its table must be 0, since that is serveAtLocal.</param>
 /// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
 public sealed record DishDto(
     string PulseId,
@@ -38,7 +39,8 @@ public sealed record DishDto(
     IReadOnlyList<AwayDto>? Away = null,
     string? Salt = null,
     bool? KeepsSoakWater = null,
-    int LittleOnes = 0);
+    int LittleOnes = 0,
+    PullDto? Pull = null);
 
 /// <summary>Something beside pulses and rice.</summary>
 /// <param name="Amount">Null: the usual amount for so many people.</param>

@@ -134,6 +134,10 @@ public sealed record DifferenceDto(string Code, string Text, bool Worse);
 /// <param name="What">For without: an extra's id; for smaller_pot: a vessel's.</param>
 public sealed record SlipDto(string Kind, int? Minutes = null, int? People = null, string? What = null);
 
+public sealed record CompareRequest(DishDto Before, DishDto After);
+
+public sealed record ComparedDto(PlanDto Plan, IReadOnlyList<DifferenceDto> Differences);
+
 public sealed record SlipRequest(DishDto Dish, SlipDto Slip);
 
 /// <summary>The dinner after a slip.</summary>

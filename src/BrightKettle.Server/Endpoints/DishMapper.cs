@@ -45,6 +45,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
         var apart = rice is null || dto.RiceVesselId is null ? null : RiceApart(dto.RiceVesselId, vessel, burner, checks);
         var away = Away(dto.Away, checks);
+        var pull = Pull(dto.Pull ?? new(), "pull", checks);
         if (pulse is null || vessel is null || burner is null || (dto.RiceId is not null && rice is null))
         {
             return null;
@@ -75,6 +76,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 Extras = extras,
                 RiceApart = apart,
                 Away = away,
+                Pull = pull with { Table = 0 },
                 // The little ones' portion comes out before the salt, so the salt waits.
                 Salt = little > 0 ? SaltSchool.AtTheTable : salt,
                 SaltPercent = kitchen.HouseWays.SaltPercent,
@@ -94,6 +96,18 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var slow = method == Method.SlowCooker;
         return kitchen.Vessels.FirstOrDefault(v => v.Id == dto.CookerId && v.Cooker is { } c && c.UnderPressure != slow)
             ?? checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
+    }
+
+    public static Pull Pull(PullDto pull, string field, FieldChecks checks)
+    {
+        ArgumentNullException.ThrowIfNull(pull);
+        ArgumentNullException.ThrowIfNull(checks);
+        checks.Within(pull.Table, -1440, 1440, $"{field}.table");
+        checks.Within(pull.Light, -600, 600, $"{field}.light");
+        checks.Within(pull.Join, -240, 240, $"{field}.join");
+        checks.Within(pull.Seal, 0, 60, $"{field}.seal");
+        checks.Within(pull.FlameOff, -60, 120, $"{field}.flameOff");
+        return new(pull.Table, pull.Light, pull.Join, pull.Seal, pull.FlameOff);
     }
 
     /// <summary>The rice's own pot on a burner of its own.</summary>

@@ -1,3 +1,4 @@
+using System.Text;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Safety;
@@ -17,6 +18,8 @@ public static class PlanEndpoints
         routes.MapPost("/api/plans", Plan);
         routes.MapPost("/api/plans/pulled", Pulled);
         routes.MapPost("/api/plans/slip", Slips.Mend);
+        routes.MapPost("/api/plans/compare", Compare);
+        routes.MapPost("/api/plans/calendar", Calendar);
         routes.MapPost("/api/ways/stream", WaysOneByOne.Run).Produces<WayEventDto>(contentType: "application/x-ndjson");
         routes.MapPost("/api/ways", Ways);
         routes.MapPost("/api/forecast", Forecast);
@@ -54,24 +57,21 @@ public static class PlanEndpoints
         }
 
         var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var wanted = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(request.Dish, checks);
-        var pull = request.Pull;
-        checks.Within(pull.Table, -1440, 1440, "pull.table");
-        checks.Within(pull.Light, -600, 600, "pull.light");
-        checks.Within(pull.Join, -240, 240, "pull.join");
-        checks.Within(pull.Seal, 0, 60, "pull.seal");
-        checks.Within(pull.FlameOff, -60, 120, "pull.flameOff");
+        // Pulls are counted from the best plan, whatever was pulled before.
+        var asked = request.Dish with { Pull = null };
+        var wanted = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(asked, checks);
+        var pull = DishMapper.Pull(request.Pull, "pull", checks);
         if (wanted is null || checks.Any)
         {
             return KettleProblems.Invalid(checks);
         }
 
-        if (plans.Plan(request.Dish, wanted, kitchen) is not PlanAnswer.Planned { Plan: var best })
+        if (plans.Plan(asked, wanted, kitchen) is not PlanAnswer.Planned { Plan: var best })
         {
             return KettleProblems.Invalid("plan.nothing_to_pull", "dish");
         }
 
-        var pulled = planner.Pulled(best, new(pull.Table, pull.Light, pull.Join, pull.Seal, pull.FlameOff));
+        var pulled = planner.Pulled(best, pull);
         return TypedResults.Ok(new PulledDto(
             pulled.Plan.Dish.ServeAt.ToDateTimeOffset(),
             pulled.Plan.ShareTender,
@@ -79,6 +79,54 @@ public static class PlanEndpoints
             ForecastMapper.Map(pulled.Plan.Forecast, [], []).Series,
             DifferenceSentences.For(pulled.Differences),
             pulled.Obstacle is { } obstacle ? Sentences.For(obstacle, pulled.Plan.Dish).Detail : null));
+    }
+
+    /// <summary>Two dishes in, the plan of the second and what it changes out: for the other school, or another pot.</summary>
+    public static async Task<Results<Ok<ComparedDto>, ProblemHttpResult>> Compare(
+        CompareRequest request, KettleDb db, PulseCatalogue catalogue, PlanMemory plans, TimeProvider clock, CancellationToken cancel)
+    {
+        if (request.Before is null || request.After is null)
+        {
+            return KettleProblems.Invalid("request.missing", request.Before is null ? "before" : "after");
+        }
+
+        var kitchen = await KitchenStore.ReadAsync(db, cancel);
+        var checks = new FieldChecks();
+        var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow()));
+        var (first, second) = (mapper.Map(request.Before, checks), mapper.Map(request.After, checks));
+        if (first is null || second is null)
+        {
+            return KettleProblems.Invalid(checks);
+        }
+
+        return (plans.Plan(request.Before, first, kitchen), plans.Plan(request.After, second, kitchen)) switch
+        {
+            (_, PlanAnswer.Refused { Refusal: var refusal }) => KettleProblems.Refused(refusal, second),
+            (PlanAnswer.Planned { Plan: var old }, PlanAnswer.Planned { Plan: var other }) => TypedResults.Ok(new ComparedDto(
+                PlanMapper.Map(other, request.After.People, kitchen.Row.CupMillilitres), DifferenceSentences.For(PlanDifference.Between(old, other)))),
+            (_, PlanAnswer.Planned { Plan: var only }) => TypedResults.Ok(new ComparedDto(PlanMapper.Map(only, request.After.People, kitchen.Row.CupMillilitres), [])),
+            _ => throw new InvalidOperationException("A planner answers with a plan or a refusal."),
+        };
+    }
+
+    /// <summary>A dish in, its calendar file out: one entry a moment that must not be missed, each with an alarm.</summary>
+    public static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Calendar(
+        DishDto dish, KettleDb db, PulseCatalogue catalogue, PlanMemory plans, TimeProvider clock, CancellationToken cancel)
+    {
+        var kitchen = await KitchenStore.ReadAsync(db, cancel);
+        var checks = new FieldChecks();
+        if (new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(dish, checks) is not { } wanted)
+        {
+            return KettleProblems.Invalid(checks);
+        }
+
+        return plans.Plan(dish, wanted, kitchen) switch
+        {
+            PlanAnswer.Planned { Plan: var plan } => TypedResults.File(
+                Encoding.UTF8.GetBytes(CalendarWriter.Write(plan, PlanMapper.Map(plan, dish.People, kitchen.Row.CupMillilitres), clock.GetUtcNow())), "text/calendar", "dinner.ics"),
+            PlanAnswer.Refused { Refusal: var refusal } => KettleProblems.Refused(refusal, wanted),
+            _ => throw new InvalidOperationException("A planner answers with a plan or a refusal."),
+        };
     }
 
     /// <summary>A dish in, all ways of this kitchen out: those that work first, the others with the reason.</summary>

@@ -30,6 +30,7 @@ public static class PlanSteps
             Marks.SoakEnds => Make("drain", m, new(
                 Hours: Math.Round((m.Reference - plan.Forecast.Find(Marks.SoakStarts)!.Reference).TotalHours, 1),
                 Place: plan.Cook.Actions.Skip(m.Action).Take(3).Any(a => a is CookAction.Chill) ? "fridge" : "pot")),
+            Marks.SoakChilled => Make("chill", m, new()),
             Marks.RiceSoakStarts => Make("rice_soak", m, new(Grams: plan.Dish.RiceDry.Grams, Minutes: plan.Dish.Rice!.SoakMinutes.Typical)),
             Marks.Light => Make("light", m, new(
                 Grams: plan.Order == Order.RiceFirst ? plan.Dish.RiceDry.Grams : plan.Dish.PulseDry.Grams,

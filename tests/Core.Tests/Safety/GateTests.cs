@@ -104,7 +104,7 @@ public class GateTests
     public void Cooked_food_does_not_stand_lukewarm()
     {
         Cook Standing(double minutes, Flame flame) => Cook(
-            Kitchens.Pot(), [Pulse("lentil_red_split", 200)], [Add("p"), Water(800), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Heat(flame, After(20)), Serve(After(minutes))]);
+            Kitchens.Pot(), [Pulse("lentil_red_split", 200)], [Add("p"), Water(800), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Heat(flame, After(20)), Serve(After(minutes))]);
         IEnumerable<string> Of(Cook cook) => Blocks(cook, House, cook.Run());
         Assert.Contains(HoldGate.TooCool, Of(Standing(240, Flame.Off)));
         Assert.Empty(Of(Standing(100, Flame.Off)));
