@@ -56,8 +56,9 @@ public sealed class Planner(Simulator simulator)
             return solved;
         }
 
-        var salted = inPot with { SaltGrams = Math.Round(SaltSheet.Of(solved.Cook, solved.Run, dish.SaltPercent).ToAddGrams) };
-        if (dish.Salt == SaltSchool.AtTheStart)
+        var unsalted = SaltSheet.Of(solved.Cook, solved.Run, dish.SaltPercent);
+        var salted = inPot with { SaltGrams = Math.Round(unsalted.ToAddGrams) };
+        if (dish.Salt == SaltSchool.AtTheStart && salted.SaltGrams > 0)
         {
             // Salt in the water changes how fast they soften: solved once more with it.
             solved = new WaySolver(simulator, salted).Solve();
@@ -65,6 +66,10 @@ public sealed class Planner(Simulator simulator)
             {
                 return solved;
             }
+
+            // What is poured off before the rice takes salt along; so much more goes in.
+            var arrived = (SaltSheet.Of(solved.Cook, solved.Run, dish.SaltPercent).SaltGrams - unsalted.SaltGrams) / salted.SaltGrams;
+            salted = salted with { SaltGrams = Math.Round(salted.SaltGrams / Math.Clamp(arrived, 0.3, 1)) };
         }
 
         var way = dish.Pull.Of(solved.Way);

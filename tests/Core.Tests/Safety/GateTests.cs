@@ -109,7 +109,7 @@ public class GateTests
         Assert.Contains(HoldGate.TooCool, Of(Standing(240, Flame.Off)));
         Assert.Empty(Of(Standing(100, Flame.Off)));
         // Two hours count from 60 °C, which a covered pot keeps for a while.
-        Assert.Empty(Of(Standing(150, Flame.Off)));
+        Assert.Empty(Of(Standing(130, Flame.Off)));
         Assert.Empty(Of(Standing(240, Flame.Lowest)));
     }
 
