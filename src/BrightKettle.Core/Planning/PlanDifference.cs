@@ -35,7 +35,8 @@ public static class PlanDifference
 
         Moment(list, "flame", Marks.Light, before, after, laterIsWorse: false);
         Moment(list, "join", Marks.Join, before, after, laterIsWorse: false);
-        if (after.ShareTender - before.ShareTender is var chance && Math.Abs(chance) > Share)
+        // Shares of different numbers of pots are not compared.
+        if (after.Forecast.Pots == before.Forecast.Pots && after.ShareTender - before.ShareTender is var chance && Math.Abs(chance) > Share)
         {
             list.Add(new("chance", chance) { Worse = chance < 0 });
         }

@@ -113,7 +113,8 @@ public sealed record HouseWaysDto(string Salt, bool KeepsSoakWater, bool SoakWat
 /// <summary>By how many minutes moments are pulled; positive is later.</summary>
 public sealed record PullDto(int Table = 0, int Light = 0, int Join = 0, int Seal = 0, int FlameOff = 0);
 
-public sealed record PullRequest(DishDto Dish, PullDto Pull);
+/// <param name="Quick">While a finger is on it: fewer pots, and no word about the chance.</param>
+public sealed record PullRequest(DishDto Dish, PullDto Pull, bool Quick = false);
 
 /// <summary>A pulled plan: what is drawn while dragging.</summary>
 public sealed record PulledDto(

@@ -71,7 +71,7 @@ public static class PlanEndpoints
             return KettleProblems.Invalid("plan.nothing_to_pull", "dish");
         }
 
-        var pulled = planner.Pulled(best, pull);
+        var pulled = planner.Pulled(best, pull, request.Quick ? QuickPots : Forecaster.DefaultPots);
         return TypedResults.Ok(new PulledDto(
             pulled.Plan.Dish.ServeAt.ToDateTimeOffset(),
             pulled.Plan.ShareTender,
@@ -80,6 +80,9 @@ public static class PlanEndpoints
             DifferenceSentences.For(pulled.Differences),
             pulled.Obstacle is { } obstacle ? Sentences.For(obstacle, pulled.Plan.Dish).Detail : null));
     }
+
+    /// <summary>Two groups of eight lanes, one for each core of a small machine.</summary>
+    private const int QuickPots = 16;
 
     /// <summary>Two dishes in, the plan of the second and what it changes out: for the other school, or another pot.</summary>
     public static async Task<Results<Ok<ComparedDto>, ProblemHttpResult>> Compare(

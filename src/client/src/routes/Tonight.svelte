@@ -3,7 +3,7 @@
   import KeptList from '../lib/features/tonight/KeptList.svelte';
   import PlanView from '../lib/features/tonight/PlanView.svelte';
   import RefusalCard from '../lib/features/tonight/RefusalCard.svelte';
-  import WayList from '../lib/features/tonight/WayList.svelte';
+  import WayChart from '../lib/features/tonight/WayChart.svelte';
   import { kept } from '../lib/state/kept.svelte';
   import { household } from '../lib/state/kitchen.svelte';
   import { Tonight } from '../lib/state/tonight.svelte';
@@ -70,7 +70,7 @@
       {:else}
         <p class="p-8 text-lg">Setting the pot on…</p>
       {/if}
-      {#if !missing && (tonight.plan || tonight.problem)}<WayList {tonight} {kitchen} />{/if}
+      {#if !missing && (tonight.plan || tonight.problem)}<WayChart {tonight} {kitchen} />{/if}
     </div>
   </div>
 {:else}

@@ -17,6 +17,16 @@ export type Kitchen = Schemas['KitchenDto'];
 export type KitchenChange = Schemas['KitchenChange'];
 export type MeasureOut = Schemas['MeasureOutDto'];
 export type Plan = Schemas['PlanDto'];
+export type Pull = Required<Schemas['PullDto']>;
+export type Pulled = Schemas['PulledDto'];
+export type Compared = Schemas['ComparedDto'];
+export type Difference = Schemas['DifferenceDto'];
+export type Extra = Schemas['ExtraDto'];
+export type ExtraWish = Schemas['ExtraWishDto'];
+export type Hands = Schemas['HandsDto'];
+export type Slip = Schemas['SlipDto'];
+export type SlipAnswer = Schemas['SlipAnswerDto'];
+export type WayEvent = Schemas['WayEventDto'];
 export type Series = Schemas['SeriesDto'];
 export type Step = Schemas['StepDto'];
 export type WayLine = Schemas['WayDto'];
@@ -41,6 +51,38 @@ async function answer<T>(call: Promise<Reply<T>>): Promise<Answer<T>> {
   }
 }
 
+/** Reads the ways as they arrive, one JSON object a line. */
+async function lines(
+  body: Dish,
+  signal: AbortSignal,
+  told: (event: WayEvent) => void,
+): Promise<Answer<true>> {
+  try {
+    const response = await fetch('/api/ways/stream', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+      signal,
+    });
+    if (!response.ok || !response.body) {
+      return { ok: false, problem: asProblem(await response.json().catch(() => null), response.status) };
+    }
+    const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
+    let rest = '';
+    for (;;) {
+      const { done, value } = await reader.read();
+      rest += value ?? '';
+      const whole = rest.split('\n');
+      rest = whole.pop() ?? '';
+      for (const line of whole) if (line) told(JSON.parse(line) as WayEvent);
+      if (done) return { ok: true, value: true };
+    }
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    return { ok: false, problem: unreachable };
+  }
+}
+
 const at = (id: string) => ({ params: { path: { id } } });
 
 export const api = {
@@ -57,7 +99,13 @@ export const api = {
     answer(http.GET('/api/catalogue/rices', { params: { query: { q } }, signal })),
   effects: () => answer(http.GET('/api/effects')),
   plan: (body: Dish, signal: AbortSignal) => answer(http.POST('/api/plans', { body, signal })),
-  ways: (body: Dish, signal: AbortSignal) => answer(http.POST('/api/ways', { body, signal })),
+  ways: (body: Dish, signal: AbortSignal, told: (event: WayEvent) => void) => lines(body, signal, told),
+  pulled: (body: Schemas['PullRequest']) => answer(http.POST('/api/plans/pulled', { body })),
+  slip: (dish: Dish, slip: Slip) => answer(http.POST('/api/plans/slip', { body: { dish, slip } })),
+  compare: (before: Dish, after: Dish, signal: AbortSignal) =>
+    answer(http.POST('/api/plans/compare', { body: { before, after }, signal })),
+  calendar: (body: Dish) => answer(http.POST('/api/plans/calendar', { body, parseAs: 'blob' })),
+  extras: () => answer(http.GET('/api/catalogue/extras')),
   dinners: () => answer(http.GET('/api/cooks')),
   dinner: (id: string) => answer(http.GET('/api/cooks/{id}', at(id))),
   saveDinner: (id: string, body: Schemas['CookChange']) =>

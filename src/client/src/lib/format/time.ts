@@ -59,3 +59,6 @@ export function parseTime(text: string): string | null {
     ? `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`
     : null;
 }
+
+/** `2026-11-25T19:00` on the kitchen's clock. */
+export const localOf = (iso: string, zone: string): string => `${dayOf(iso, zone)}T${clock(iso, zone)}`;

@@ -32,6 +32,12 @@ const measureOut: MeasureOut = {
   soakMillilitres: 900,
   firstWaterMillilitres: 1140,
   boilingMillilitres: null,
+  extras: [{ extraId: 'leaf', name: 'Leaf or sprig', grams: 1, time: 'start', pieces: 2, note: '' }],
+  salt: { percent: 0.9, targetPercent: 0.9, addGrams: 12, teaspoons: 2, finding: null, sources: [] },
+  riceVesselName: null,
+  riceWaterMillilitres: null,
+  littleOnes: 0,
+  littleGramsEach: 120,
   saltGrams: 15,
   cookedGrams: 1600,
   cookedGramsEach: 400,
@@ -93,9 +99,16 @@ describe('what to measure out', () => {
       'Water for the bowl',
       'White rice',
       'Water for the pot',
+      'Leaf or sprig',
       'Salt',
     ]);
-    const alone = { ...measureOut, riceGrams: null, soakMillilitres: null, boilingMillilitres: 200 };
+    const alone = {
+      ...measureOut,
+      extras: [],
+      riceGrams: null,
+      soakMillilitres: null,
+      boilingMillilitres: 200,
+    };
     expect(measureLines(alone, plan).map((l) => l.what)).toEqual([
       'Pinto beans',
       'Water for the pot',

@@ -34,6 +34,22 @@ export const soaks: { id: string; name: string; hint: string }[] = [
   { id: 'none', name: 'None', hint: 'from dry' },
 ];
 
+/** Where the household salts. */
+export const salts: Record<string, string> = {
+  in_the_soak: 'in the soak',
+  at_the_start: 'at the start',
+  with_the_rice: 'with the rice, or when soft',
+  at_the_table: 'at the very end',
+};
+
+/** Why a school does so, with how sure that is. */
+export const saltReason: Record<string, string> = {
+  in_the_soak: 'skins soften sooner and the seasoning goes deep (well shown)',
+  at_the_start: 'seasoned through; slower by a few percent (small trials)',
+  with_the_rice: 'the amount is known by then (house habit)',
+  at_the_table: 'the little ones get theirs first',
+};
+
 /** A way in a few words: how, and from what. */
 export function wayName(method: string, soak: string, cooker: string | null): string {
   if (method === 'cooked') return 'From a tin';
@@ -110,6 +126,36 @@ export function stepLine(step: Step, plan: Plan): Line {
       return { title: 'Pin down: lid off, away from you', detail: 'a quiet simmer until the look' };
     case 'slow_starts':
       return { title: 'Into the slow cooker, on high', detail: 'with all their liquid, lid on and left on' };
+    case 'chill':
+      return { title: 'The bowl into the fridge', detail: 'water and all: it is kept' };
+    case 'extra_in':
+      return {
+        title: `${f.name} in: ${grams(f.grams ?? 0)}`,
+        detail: f.pieces ? `${f.pieces} to come out again: count them` : 'stir once',
+      };
+    case 'take_out':
+      return {
+        title: `Take out: ${lower(f.name ?? '')}`,
+        detail: `${f.pieces} went in, ${f.pieces} come out`,
+      };
+    case 'salt':
+      return {
+        title: `Salt: ${grams(f.grams ?? 0)}`,
+        detail: f.pieces
+          ? `first take out ${f.pieces === 1 ? 'the little one’s plate' : `${f.pieces} little plates`}, then salt`
+          : 'all at once; taste at the table',
+      };
+    case 'rice_light':
+      return {
+        title: `Rice on, in the ${f.place}: ${grams(f.grams ?? 0)}`,
+        detail: `${millilitres(f.millilitres ?? 0)} cold water, full flame, lid on`,
+      };
+    case 'rice_boils':
+      return { title: 'The rice boils: lowest flame, lid shut', detail: `${f.minutes} min` };
+    case 'rice_off':
+      return { title: 'Rice: flame off, lid stays', detail: `rest ${f.minutes} min` };
+    case 'rice_rested':
+      return { title: 'Fluff the rice', detail: 'with a fork' };
     case 'rice_soak':
       return { title: `Rinse and soak ${grams(f.grams ?? 0)} rice`, detail: `${f.minutes} min, then drain` };
     case 'light': {
@@ -157,7 +203,7 @@ export function stepLine(step: Step, plan: Plan): Line {
             detail: 'boiling water, or pour off',
           };
     default:
-      return { title: 'On the table', detail: 'taste, salt' };
+      return { title: 'On the table', detail: 'taste' };
   }
 }
 
@@ -166,6 +212,13 @@ export function joinSentence(join: Join): string {
   const who = join.joiner === 'rice' ? 'Rice in' : 'Pulses in';
   return join.waitFor ? `${who} when they are “${felt[join.waitFor]}”` : `${who} by the clock`;
 }
+
+/** When something goes in. */
+const times: Record<string, string> = {
+  start: 'in at the start',
+  join: 'in when they are soft',
+  late: 'in at the end',
+};
 
 /** The shopping-board list: what, how much, and how to take it. */
 export function measureLines(m: MeasureOut, plan: Plan): { what: string; amount: string; note: string }[] {
@@ -189,7 +242,23 @@ export function measureLines(m: MeasureOut, plan: Plan): { what: string; amount:
       amount: millilitres(m.boilingMillilitres),
       note: 'to have ready',
     });
-  lines.push({ what: 'Salt', amount: grams(m.saltGrams), note: '0.9 % of all that is eaten' });
+  if (m.riceWaterMillilitres)
+    lines.push({
+      what: `Water for the ${m.riceVesselName}`,
+      amount: millilitres(m.riceWaterMillilitres),
+      note: 'cold, for the rice',
+    });
+  for (const x of m.extras)
+    lines.push({
+      what: x.name,
+      amount: grams(x.grams),
+      note: x.pieces ? `${x.pieces} to come out again` : (times[x.time] ?? ''),
+    });
+  lines.push({
+    what: 'Salt',
+    amount: grams(m.salt.addGrams),
+    note: `${m.salt.teaspoons} level tsp of fine; ${m.salt.targetPercent} % of all that is eaten`,
+  });
   return lines;
 }
 

@@ -1,4 +1,12 @@
-import { api, type Dinner, type Dish, type Kitchen, type Plan } from '../api/client';
+import {
+  api,
+  type Difference,
+  type Dinner,
+  type Dish,
+  type Kitchen,
+  type Plan,
+  type Slip,
+} from '../api/client';
 import type { Alternative, Problem } from '../api/problem';
 import { addDays } from '../format/time';
 import { readDraft, writeDraft } from './draft';
@@ -19,6 +27,13 @@ export class Tonight {
     seed: 1,
     method: 'open_pot',
     cookerId: null,
+    extras: [],
+    riceVesselId: null,
+    away: [],
+    salt: null,
+    keepsSoakWater: null,
+    littleOnes: 0,
+    pull: null,
   });
   /** The last plan that could be made; it stays while a new one is asked for. */
   plan = $state.raw<Plan | null>(null);
@@ -57,9 +72,38 @@ export class Tonight {
     return this.ask();
   }
 
+  /** Anything changed but the pull itself makes the plan a new one: old pulls would mean nothing on it. */
   change(change: Partial<Dish>) {
-    this.dish = { ...this.dish, ...change };
+    this.dish = { ...this.dish, pull: null, ...change };
+    this.mended = null;
     return this.ask();
+  }
+
+  /** What a slip changed, while it can be taken back. */
+  mended = $state.raw<{ note: string; differences: Difference[]; before: Dish } | null>(null);
+
+  /** Something went otherwise: the server changes the dish, plans it and tells the difference. */
+  async slip(slip: Slip) {
+    const before = this.dish;
+    this.asking = true;
+    const answer = await api.slip({ ...before }, slip);
+    this.asking = false;
+    if (!answer.ok) {
+      this.problem = answer.problem.status === 0 ? answer.problem : this.problem;
+      return answer.problem;
+    }
+    this.dish = { ...answer.value.dish };
+    this.plan = answer.value.plan;
+    this.problem = null;
+    this.mended = { note: answer.value.note, differences: answer.value.differences, before };
+    writeDraft(this.dish);
+    return null;
+  }
+
+  unslip() {
+    if (!this.mended) return;
+    const { before } = this.mended;
+    void this.change(before);
   }
 
   /** Takes up an offer of the server as it was made. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Kitchen } from '../../api/client';
   import type { Problem } from '../../api/problem';
+  import { salts } from '../../format/words';
   import { household } from '../../state/kitchen.svelte';
 
   type Props = { kitchen: Kitchen };
@@ -17,6 +18,9 @@
     cupMillilitres: kitchen.cupMillilitres,
     cautious: kitchen.cautious,
     hardnessMilligramsPerLitre: kitchen.hardnessMilligramsPerLitre,
+    salt: kitchen.salt,
+    saltPercent: kitchen.saltPercent,
+    keepsSoakWater: kitchen.keepsSoakWater,
   });
   let problem = $state<Problem | null>(null);
   const zones = Intl.supportedValuesOf('timeZone');
@@ -80,6 +84,24 @@
     <label class="text-sm font-semibold"
       >Soaks are set at<input class="input w-full text-base" type="time" bind:value={form.soaksAt} /></label
     >
+    <label class="text-sm font-semibold"
+      >Salt goes in<select class="select w-full text-base" bind:value={form.salt}>
+        {#each Object.entries(salts) as [id, name] (id)}<option value={id}>{name}</option>{/each}
+      </select></label
+    >
+    <label class="text-sm font-semibold"
+      >Salt in the end, %<input
+        class="input w-full text-base"
+        type="number"
+        step="0.1"
+        bind:value={form.saltPercent}
+      />
+      {#if fault('saltPercent')}<span class="text-error block" role="alert">{fault('saltPercent')}</span>{/if}
+    </label>
+    <label class="flex items-center gap-3 font-semibold">
+      <input class="checkbox checkbox-primary" type="checkbox" bind:checked={form.keepsSoakWater} />
+      The soak water goes in too, where it may
+    </label>
     <label class="flex items-center gap-3 font-semibold">
       <input class="checkbox checkbox-primary" type="checkbox" bind:checked={form.cautious} />
       Cautious: hard boil 30 min

@@ -1,14 +1,23 @@
 <script lang="ts">
-  import { api, type Catalogue, type Kitchen } from '../../api/client';
+  import { api, type Catalogue, type Extra, type Kitchen } from '../../api/client';
   import { addDays, dayName, parseTime } from '../../format/time';
   import { capital, soaks, styles } from '../../format/words';
   import type { Tonight } from '../../state/tonight.svelte';
   import AmountField from '../../ui/AmountField.svelte';
   import Choice from '../../ui/Choice.svelte';
+  import ExtraPicker from './ExtraPicker.svelte';
   import NamePicker from '../../ui/NamePicker.svelte';
+  import { onMount } from 'svelte';
+  import MoreWishes from './MoreWishes.svelte';
 
   type Props = { tonight: Tonight; kitchen: Kitchen; catalogue: Catalogue };
   let { tonight, kitchen, catalogue }: Props = $props();
+
+  let extras = $state.raw<Extra[]>([]);
+  onMount(async () => {
+    const answer = await api.extras();
+    if (answer.ok) extras = [...answer.value].sort((a, b) => a.name.localeCompare(b.name));
+  });
 
   const noRice = 'none';
   const dish = $derived(tonight.dish);
@@ -135,6 +144,13 @@
     options={styles}
     onchange={(style) => tonight.change({ style })}
   />
+  <ExtraPicker
+    {extras}
+    chosen={dish.extras ?? []}
+    planned={tonight.plan?.measureOut.extras ?? []}
+    onchange={(chosen) => tonight.change({ extras: chosen })}
+    error={tonight.problem?.errors?.find((e) => e.field.startsWith('extras'))?.detail ?? null}
+  />
   {#if cookers.length}
     <div>
       <label class="mb-1 block text-sm font-semibold" for="method">Cooked in</label>
@@ -155,33 +171,20 @@
         </p>{/if}
     </div>
   {/if}
-  <div class="grid grid-cols-2 gap-3">
-    <div>
-      <label class="mb-1 block text-sm font-semibold" for="vessel"
-        >Pot{vessel ? `, ${vessel.diameterCentimetres} cm` : ''}</label
-      >
-      <select
-        id="vessel"
-        class="select w-full text-[0.9rem]"
-        value={dish.vesselId}
-        onchange={(e) => tonight.change({ vesselId: e.currentTarget.value })}
-      >
-        {#each pots as v (v.id)}
-          <option value={v.id}>{v.name}</option>
-        {/each}
-      </select>
-    </div>
-    <div>
-      <label class="mb-1 block text-sm font-semibold" for="burner">Flame</label>
-      <select
-        id="burner"
-        class="select w-full text-[0.9rem]"
-        value={dish.burnerId}
-        onchange={(e) => tonight.change({ burnerId: e.currentTarget.value })}
-      >
-        {#each kitchen.burners as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
-      </select>
-    </div>
+  <div>
+    <label class="mb-1 block text-sm font-semibold" for="vessel"
+      >Pot{vessel ? `, ${vessel.diameterCentimetres} cm` : ''}</label
+    >
+    <select
+      id="vessel"
+      class="select w-full text-[0.95rem]"
+      value={dish.vesselId}
+      onchange={(e) => tonight.change({ vesselId: e.currentTarget.value })}
+    >
+      {#each pots as v (v.id)}
+        <option value={v.id}>{v.name}</option>
+      {/each}
+    </select>
   </div>
   <div class="grid grid-cols-2 gap-3">
     <div>
@@ -212,5 +215,6 @@
     </div>
   </div>
   {#if timeFault}<p id="time-error" class="text-error text-sm" role="alert">{timeFault}</p>{/if}
+  <MoreWishes {tonight} {kitchen} />
   {#if pulse}<p class="text-sm opacity-85">{pulse.note}</p>{/if}
 </form>

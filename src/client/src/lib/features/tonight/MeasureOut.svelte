@@ -35,6 +35,33 @@
       )}; give back or top up to <strong>{millilitres(plan.join.neededMillilitres)}</strong>.
     </p>
   {/if}
+  {#if out.salt.sources.length > 1 || out.salt.finding}
+    <details class="mt-2">
+      <summary class="cursor-pointer text-sm font-semibold"
+        >Salt, all of it: {out.salt.percent} % at the table</summary
+      >
+      <ul class="mt-1 text-[0.95rem] tabular-nums">
+        {#each out.salt.sources as s (s.what)}
+          <li class="flex justify-between gap-3">
+            <span>{s.what}</span><span
+              >{s.grams.toFixed(1)} g{#if s.low !== s.high}
+                <span class="opacity-80">({s.low} to {s.high})</span>{/if}{#if s.sodiumGrams}
+                , {s.sodiumGrams} g sodium beside{/if}</span
+            >
+          </li>
+        {/each}
+      </ul>
+      {#if out.salt.finding === 'salt.too_much'}<p class="text-error">Saltier than most people like.</p>{/if}
+      {#if out.salt.finding === 'salt.none'}<p class="text-error">No salt anywhere.</p>{/if}
+    </details>
+  {/if}
+  {#if out.littleOnes}
+    <p class="mt-2 text-[0.95rem]">
+      Before the salt: {out.littleOnes === 1 ? 'one little plate' : `${out.littleOnes} little plates`}, about {grams(
+        out.littleGramsEach,
+      )} each.
+    </p>
+  {/if}
   <p class="mt-2 text-sm opacity-85">
     {grams(out.cookedGrams)} on the table, about {grams(out.cookedGramsEach)} for each of {people}.
   </p>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { BookmarkPlus, Printer } from '@lucide/svelte';
+  import { BookmarkPlus } from '@lucide/svelte';
   import type { Kitchen, Plan } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { dinnersOf } from '../../format/chance';
@@ -8,9 +8,15 @@
   import { kept } from '../../state/kept.svelte';
   import type { Tonight } from '../../state/tonight.svelte';
   import Waterline from '../waterline/Waterline.svelte';
+  import { Pulling, type PullKind } from '../../state/pull.svelte';
   import Cautions from './Cautions.svelte';
+  import HandsLanes from './HandsLanes.svelte';
+  import HouseWay from './HouseWay.svelte';
   import MeasureOut from './MeasureOut.svelte';
+  import PullBar from './PullBar.svelte';
+  import SlipBar from './SlipBar.svelte';
   import StepList from './StepList.svelte';
+  import TakeAway from './TakeAway.svelte';
 
   type Props = { tonight: Tonight; plan: Plan; kitchen: Kitchen };
   let { tonight, plan, kitchen }: Props = $props();
@@ -22,6 +28,20 @@
   const looks = $derived(plan.steps.some((s) => s.kind === 'look'));
   let problem = $state<Problem | null>(null);
   let saved = $state('');
+
+  const pulling = new Pulling();
+  // A new plan is pulled afresh, from what its dish carries.
+  $effect(() => {
+    void plan;
+    pulling.begin(tonight.dish.pull);
+  });
+  const pull = (kind: PullKind, minutes: number, quick: boolean) =>
+    pulling.set(tonight.dish, kind, minutes, quick);
+
+  function back() {
+    if (tonight.dish.pull) void tonight.change({ pull: null });
+    else pulling.begin(null);
+  }
 
   $effect(() => tonight.setAmounts(plan.measureOut.pulseGrams, plan.measureOut.riceGrams ?? 0));
 
@@ -56,7 +76,7 @@
           : ', by the clock'}.
       </p>
       <div class="no-print flex gap-2">
-        <button class="btn btn-ghost" onclick={() => print()}><Printer size={18} /> Print</button>
+        <TakeAway {tonight} {plan} />
         <button class="btn btn-primary" onclick={keep}>
           <BookmarkPlus size={18} />
           {tonight.open ? 'Keep changes' : 'Keep this dinner'}
@@ -76,12 +96,18 @@
   {#if problem}<p class="text-error mt-2" role="alert">{problem.detail}</p>{/if}
   {#if saved}<p class="text-success mt-1 text-sm" role="status">{saved}</p>{/if}
 
-  <div class="dish mt-3 px-1 pt-2 pb-2 sm:px-3"><Waterline {plan} zone={kitchen.zone} /></div>
+  <div class="dish mt-3 px-1 pt-2 pb-2 sm:px-3">
+    <Waterline {plan} zone={kitchen.zone} {pulling} onpull={pull} />
+    <PullBar {tonight} {pulling} zone={kitchen.zone} onback={back} />
+  </div>
+  <HandsLanes {plan} zone={kitchen.zone} />
+  <SlipBar {tonight} {plan} {kitchen} />
 
   <div class="mt-4 grid gap-4 xl:grid-cols-[minmax(0,1.55fr)_minmax(0,1fr)]">
     <StepList {plan} zone={kitchen.zone} {today} />
     <div class="flex flex-col gap-4">
       <MeasureOut {plan} people={tonight.dish.people} />
+      <HouseWay {tonight} {plan} />
       <Cautions cautions={plan.forecast.cautions} />
     </div>
   </div>

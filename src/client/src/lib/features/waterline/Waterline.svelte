@@ -1,24 +1,74 @@
 <script lang="ts">
-  import type { Plan } from '../../api/client';
+  import type { Plan, Series } from '../../api/client';
   import { millilitres, overBed } from '../../format/amounts';
   import { clock, range } from '../../format/time';
   import { core, felt } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
-  import { flags, rows } from './flags';
+  import { reach, type Pulling, type PullKind } from '../../state/pull.svelte';
+  import { flags, rows, shifted } from './flags';
   import Inside from './Inside.svelte';
   import { bedTop, below, feltSpans, margin, nearest, picture } from './scale';
 
-  type Props = { plan: Plan; zone: string };
-  let { plan, zone }: Props = $props();
+  type Props = {
+    plan: Plan;
+    zone: string;
+    pulling: Pulling;
+    onpull: (kind: PullKind, minutes: number, quick: boolean) => void;
+  };
+  let { plan, zone, pulling, onpull }: Props = $props();
 
   let width = $state(880);
-  const height = 348;
-  const series = $derived(plan.forecast.series);
-  const pic = $derived(picture(series, width, height));
+  const height = 372;
+  const pulled = $derived(pulling.active ? pulling.answer : null);
+  const series = $derived(pulled?.series ?? plan.forecast.series);
+  const steps = $derived(pulled?.steps ?? plan.steps);
+  /** The moment that is in the hand: which, where the finger took it, and how far it was pulled then. */
+  let held = $state<{ kind: PullKind; x: number; by: number } | null>(null);
+  const ends = (of: Series): [number, number] => [Date.parse(of.at[0] ?? ''), Date.parse(of.at.at(-1) ?? '')];
+  /** The axis stands still under a finger; let go, it takes in what was pulled. A little room is left to pull into. */
+  const span = $derived.by<readonly [number, number]>(() => {
+    const [from, to] = ends(plan.forecast.series);
+    const [pulledFrom, pulledTo] = pulled && !held ? ends(pulled.series) : [from, to];
+    const room = to - from;
+    return [Math.min(from - 0.03 * room, pulledFrom), Math.max(to + 0.06 * room, pulledTo + 0.02 * room)];
+  });
+  const pic = $derived(picture(series, width, height, span));
   const ground = $derived(pic.y(0));
-  const marks = $derived(flags(plan));
   const wide = $derived(width > 620);
-  const flagWidth = $derived(wide ? 96 : 74);
+  const marks = $derived(flags(steps).filter((m) => wide || m.pull));
+  const pullable = (kind: PullKind | null): kind is PullKind => kind !== null;
+
+  function take(event: PointerEvent, kind: PullKind) {
+    event.stopPropagation();
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+    held = { kind, x: event.clientX, by: pulling.by[kind] };
+  }
+  function drag(event: PointerEvent) {
+    if (!held) return;
+    event.stopPropagation();
+    const minutes = (pic.x.invert(event.clientX).getTime() - pic.x.invert(held.x).getTime()) / 60_000;
+    onpull(held.kind, held.by + minutes, true);
+  }
+  function drop() {
+    held = null;
+    pulling.settle();
+  }
+  function nudge(event: KeyboardEvent, kind: PullKind) {
+    const step = event.shiftKey ? 5 : 1;
+    const by = {
+      ArrowLeft: -step,
+      ArrowDown: -step,
+      ArrowRight: step,
+      ArrowUp: step,
+      PageDown: -10,
+      PageUp: 10,
+    }[event.key];
+    if (event.key === 'Home' || event.key === 'Escape') onpull(kind, 0, false);
+    else if (by) onpull(kind, pulling.by[kind] + by, false);
+    else return;
+    event.preventDefault();
+  }
+  const flagWidth = $derived(wide ? 112 : 74);
   const placed = $derived(
     marks.map((m) => ({
       ...m,
@@ -34,15 +84,14 @@
   const join = $derived(marks.find((m) => m.kind === 'join'));
   const look = $derived(marks.find((m) => m.kind === 'look'));
 
+  let told = $state(false);
   /** The minute that is looked into; the join where there is one. */
-  let chosen = $state<number | null>(null);
-  const here = $derived(
-    Math.min(chosen ?? (join ? nearest(series, join.at) : series.at.length - 1), series.at.length - 1),
-  );
+  let chosen = $state<string | null>(null);
+  const here = $derived(nearest(series, chosen ?? join?.at ?? series.at.at(-1) ?? ''));
 
   function pick(event: PointerEvent & { currentTarget: SVGSVGElement }) {
     const box = event.currentTarget.getBoundingClientRect();
-    chosen = nearest(series, pic.x.invert(event.clientX - box.left).toISOString());
+    chosen = pic.x.invert(event.clientX - box.left).toISOString();
   }
 
   /** Share of the way from raw to tender, for the depth of a colour. */
@@ -64,10 +113,10 @@
     {width}
     {height}
     class="block w-full touch-pan-y"
-    role="img"
+    role="group"
     aria-labelledby="waterline-name"
     aria-describedby="waterline-words"
-    onpointermove={(e) => e.pointerType === 'mouse' && pick(e)}
+    onpointermove={(e) => e.pointerType === 'mouse' && !held && pick(e)}
     onpointerdown={pick}
   >
     <title id="waterline-name">The pot from the flame to the table</title>
@@ -164,38 +213,82 @@
       stroke-linejoin="round"
     />
 
-    {#each placed as mark, i (mark.kind)}
-      {@const top = 2 + (row[i] ?? 0) * 24}
+    {#each placed as mark, i (mark.kind + i)}
+      {@const top = 2 + (row[i] ?? 0) * 22}
       {@const true_x = pic.x(new Date(mark.at))}
-      <line
-        x1={true_x}
-        x2={true_x}
-        y1={top + 20}
-        y2={ground - 3}
-        stroke={mark.strong ? 'var(--color-secondary)' : 'var(--pot-wall)'}
-        stroke-width={mark.strong ? 2 : 1.2}
-        stroke-dasharray="2 4"
-      />
-      <rect
-        x={mark.x - flagWidth / 2}
-        y={top}
-        width={flagWidth}
-        height="21"
-        rx="6"
-        fill={mark.strong ? 'var(--color-secondary)' : 'var(--color-base-100)'}
-        stroke={mark.strong ? 'var(--color-secondary)' : 'var(--pot-wall)'}
-        stroke-width="1.2"
-      />
-      <text
-        x={mark.x}
-        y={top + 15}
-        text-anchor="middle"
-        class="text-[12.5px] font-semibold {mark.strong ? 'fill-secondary-content' : 'fill-base-content'}"
-      >
-        {mark.text}{wide || mark.text.length < 6 ? ` ${clock(mark.at, zone)}` : ''}
-      </text>
+      {@const time = clock(mark.at, zone)}
+      {@const by = mark.pull ? pulling.by[mark.pull] : 0}
+      {#snippet flag()}
+        <line
+          x1={true_x}
+          x2={true_x}
+          y1={top + 19}
+          y2={ground - 3}
+          stroke={mark.strong ? 'var(--color-secondary)' : 'var(--pot-wall)'}
+          stroke-width={mark.strong ? 2 : 1.2}
+          stroke-dasharray="2 4"
+        />
+        <rect
+          x={mark.x - flagWidth / 2}
+          y={top}
+          width={flagWidth}
+          height="20"
+          rx="6"
+          class="flag"
+          fill={mark.strong ? 'var(--color-secondary)' : 'var(--color-base-100)'}
+          stroke={mark.strong ? 'var(--color-secondary)' : 'var(--pot-wall)'}
+          stroke-width={by ? 2.4 : 1.2}
+        />
+        {#if mark.pull}
+          <!-- Two notches: this one can be pulled. -->
+          <path
+            d="M{mark.x - flagWidth / 2 + 6} {top + 6}v8m3 -8v8"
+            stroke={mark.strong ? 'var(--color-secondary-content)' : 'var(--pot-wall)'}
+            stroke-width="1.2"
+          />
+        {/if}
+        <text
+          x={mark.x + (mark.pull ? 4 : 0)}
+          y={top + 14.5}
+          text-anchor="middle"
+          class="text-[12px] font-semibold {mark.strong ? 'fill-secondary-content' : 'fill-base-content'}"
+        >
+          {mark.text}{wide || mark.text.length < 6 ? ` ${time}` : ''}
+        </text>
+      {/snippet}
+      {#if pullable(mark.pull)}
+        {@const kind = mark.pull}
+        <g
+          role="slider"
+          tabindex="0"
+          class="handle"
+          aria-label={mark.text}
+          aria-orientation="horizontal"
+          aria-valuemin={reach[kind][0]}
+          aria-valuemax={reach[kind][1]}
+          aria-valuenow={by}
+          aria-valuetext="{time}{by ? `, ${shifted(by)} than best` : ', as it is best'}"
+          data-pull={kind}
+          onpointerdown={(e) => take(e, kind)}
+          onpointermove={drag}
+          onpointerup={drop}
+          onpointercancel={drop}
+          onkeydown={(e) => nudge(e, kind)}
+        >
+          <rect
+            x={mark.x - flagWidth / 2 - 3}
+            y={top - 3}
+            width={flagWidth + 6}
+            height="26"
+            fill="transparent"
+          />
+          <rect x={true_x - 9} y={top} width="18" height={ground - top} fill="transparent" />
+          {@render flag()}
+        </g>
+      {:else}
+        {@render flag()}
+      {/if}
     {/each}
-
     {#each series.layers as layer, k (layer.id)}
       {#each feltSpans(series, k) as span (span.from)}
         {@const middle = Math.round((span.from + span.to) / 2)}
@@ -240,9 +333,9 @@
     />
   </svg>
 
-  <Inside {series} {zone} {here} onpick={(i) => (chosen = i)} />
+  <Inside {series} {zone} {here} onpick={(i) => (chosen = series.at[i] ?? null)} />
 
-  <details class="mt-2">
+  <details class="mt-2" bind:open={told}>
     <summary class="cursor-pointer text-sm font-semibold">The picture in words</summary>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div
@@ -257,7 +350,7 @@
           <tr><th>When</th><th>What</th><th>Liquid</th><th>Over the bed</th><th>Felt</th></tr>
         </thead>
         <tbody>
-          {#each marks as mark (mark.kind)}
+          {#each held ? [] : marks as mark, n (mark.kind + n)}
             {@const i = nearest(series, mark.at)}
             <tr>
               <td>{range(mark.early, mark.late, zone)}</td>
@@ -272,3 +365,17 @@
     </div>
   </details>
 </figure>
+
+<style>
+  .handle:focus {
+    outline: none;
+  }
+  .handle:focus-visible .flag {
+    stroke: var(--color-info);
+    stroke-width: 4;
+  }
+  .handle {
+    cursor: ew-resize;
+    touch-action: none;
+  }
+</style>

@@ -1,29 +1,44 @@
-import type { Plan } from '../../api/client';
+import type { Step } from '../../api/client';
+import type { PullKind } from '../../state/pull.svelte';
 
 /** A moment over the picture. */
-export type Flag = { kind: string; text: string; at: string; early: string; late: string; strong: boolean };
+export type Flag = {
+  kind: string;
+  text: string;
+  at: string;
+  early: string;
+  late: string;
+  strong: boolean;
+  /** Which pull moves it; null for a moment that comes by itself. */
+  pull: PullKind | null;
+};
 
-const said: Record<string, string> = {
-  boil: 'boils',
-  lock: 'lid locked',
-  hold_over: 'heat off',
-  look: 'look',
-  join: 'rice in',
-  heat_off: 'flame off',
-  table: 'table',
+const said: Record<string, { text: string; pull?: PullKind }> = {
+  light: { text: 'flame', pull: 'light' },
+  boil: { text: 'boils' },
+  lock: { text: 'lid locked' },
+  hold_over: { text: 'heat off' },
+  look: { text: 'look' },
+  join: { text: 'rice in', pull: 'join' },
+  rice_light: { text: 'rice on' },
+  seal: { text: 'turn down', pull: 'seal' },
+  heat_off: { text: 'flame off', pull: 'flameOff' },
+  reheat: { text: 'back on', pull: 'join' },
+  table: { text: 'table', pull: 'table' },
 };
 
 /** The moments that carry a flag, in the order of the clock. */
-export function flags(plan: Plan): Flag[] {
-  return plan.steps
+export function flags(steps: Step[]): Flag[] {
+  return steps
     .filter((s) => s.kind in said)
     .map((s) => ({
       kind: s.kind,
-      text: s.kind === 'join' && s.facts.ingredient === 'pulse' ? 'pulses in' : (said[s.kind] ?? ''),
+      text: s.kind === 'join' && s.facts.ingredient === 'pulse' ? 'pulses in' : (said[s.kind]?.text ?? ''),
       at: s.at,
       early: s.early,
       late: s.late,
       strong: s.kind === 'join' || s.kind === 'table',
+      pull: said[s.kind]?.pull ?? null,
     }));
 }
 
@@ -37,3 +52,7 @@ export function rows(xs: { x: number; width: number }[]): number[] {
     return row;
   });
 }
+
+/** `12 min later`, `5 min earlier`, or nothing. */
+export const shifted = (minutes: number): string =>
+  minutes === 0 ? '' : `${Math.abs(minutes)} min ${minutes > 0 ? 'later' : 'earlier'}`;

@@ -3,10 +3,16 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import type { Band, Series } from '../../api/client';
 
 /** Room around the pot's inside, px. */
-export const margin = { top: 46, right: 26, bottom: 34, left: 52 };
+export const margin = { top: 70, right: 26, bottom: 34, left: 52 };
 
 /** Scales and paths of the picture: time to x, centimetres over the base to y. */
-export function picture(series: Series, width: number, height: number) {
+export function picture(
+  series: Series,
+  width: number,
+  height: number,
+  /** From and to, ms; the series' own ends when nothing is pulled. */
+  span?: readonly [number, number],
+) {
   const times = series.at.map((t) => new Date(t));
   const tops = series.levelCentimetres.map((level, i) => Math.max(level.high, bedTop(series, i)));
   const most = Math.min(
@@ -14,7 +20,7 @@ export function picture(series: Series, width: number, height: number) {
     Math.max(series.vesselHeightCentimetres, Math.max(...tops)),
   );
   const x = scaleUtc()
-    .domain([times[0] ?? new Date(0), times[times.length - 1] ?? new Date(1)])
+    .domain(span ?? [times[0] ?? new Date(0), times[times.length - 1] ?? new Date(1)])
     .range([margin.left, width - margin.right]);
   const y = scaleLinear()
     .domain([0, Math.max(1, most)])

@@ -1,0 +1,75 @@
+<script lang="ts">
+  import { Plus, X } from '@lucide/svelte';
+  import type { Extra, ExtraWish, Plan } from '../../api/client';
+
+  type Props = {
+    extras: Extra[];
+    chosen: ExtraWish[];
+    /** Grams as the plan has them, where nobody said any. */
+    planned: Plan['measureOut']['extras'];
+    onchange: (chosen: ExtraWish[]) => void;
+    error?: string | null;
+  };
+  let { extras, chosen, planned, onchange, error = null }: Props = $props();
+
+  const name = (id: string) => extras.find((e) => e.id === id)?.name ?? id;
+  const grams = (wish: ExtraWish) =>
+    wish.amount?.value ?? planned.find((p) => p.extraId === wish.extraId)?.grams ?? '';
+  const free = $derived(extras.filter((e) => !chosen.some((c) => c.extraId === e.id)));
+  const change = (id: string, part: Partial<ExtraWish>) =>
+    onchange(chosen.map((c) => (c.extraId === id ? { ...c, ...part } : c)));
+</script>
+
+<fieldset>
+  <legend class="mb-1 text-sm font-semibold">And in the pot</legend>
+  {#each chosen as wish (wish.extraId)}
+    <div class="mb-2 grid grid-cols-[1fr_5.2rem_6.4rem_2.2rem] items-center gap-1.5">
+      <span class="truncate text-[0.95rem]" title={name(wish.extraId)}>{name(wish.extraId)}</span>
+      <label class="input px-2"
+        ><input
+          class="w-full"
+          type="number"
+          min="0.1"
+          step="any"
+          aria-label="{name(wish.extraId)}, grams"
+          value={grams(wish)}
+          onchange={(e) =>
+            e.currentTarget.value !== '' &&
+            change(wish.extraId, { amount: { value: e.currentTarget.valueAsNumber, unit: 'g' } })}
+        /><span class="text-sm">g</span></label
+      >
+      <select
+        class="select px-2 text-sm"
+        aria-label="{name(wish.extraId)}, when"
+        value={wish.time ?? planned.find((p) => p.extraId === wish.extraId)?.time ?? 'start'}
+        onchange={(e) => change(wish.extraId, { time: e.currentTarget.value })}
+      >
+        <option value="start">at the start</option>
+        <option value="join">when soft</option>
+        <option value="late">at the end</option>
+      </select>
+      <button
+        type="button"
+        class="btn btn-ghost btn-sm btn-square"
+        aria-label="Leave out {name(wish.extraId)}"
+        onclick={() => onchange(chosen.filter((c) => c.extraId !== wish.extraId))}><X size={16} /></button
+      >
+    </div>
+  {/each}
+  <label class="select w-full text-[0.95rem]">
+    <Plus size={16} aria-hidden="true" />
+    <select
+      aria-label="Add to the pot"
+      value=""
+      onchange={(e) => {
+        const extraId = e.currentTarget.value;
+        e.currentTarget.value = '';
+        if (extraId) onchange([...chosen, { extraId, amount: null, time: null, pieces: null }]);
+      }}
+    >
+      <option value="">tomato, onion, leaves …</option>
+      {#each free as e (e.id)}<option value={e.id}>{e.name}</option>{/each}
+    </select>
+  </label>
+  {#if error}<p class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}
+</fieldset>

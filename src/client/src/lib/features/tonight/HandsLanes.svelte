@@ -1,0 +1,145 @@
+<script lang="ts">
+  import { scaleUtc } from 'd3-scale';
+  import type { Plan } from '../../api/client';
+  import { clock } from '../../format/time';
+
+  type Props = { plan: Plan; zone: string };
+  let { plan, zone }: Props = $props();
+
+  let width = $state(880);
+  const left = 92;
+  const rowHeight = 30;
+  const hands = $derived(plan.hands);
+  const table = $derived(Date.parse(plan.serveAt));
+  /** The day of the cooking: what is done the evening before stands in the list below. */
+  const day = 9 * 3_600_000;
+  const near = (at: string) => table - Date.parse(at) < day;
+  const visits = $derived(hands.visits.filter((v) => near(v.from)));
+  const tasks = $derived(hands.tasks.filter((t) => near(t.from)));
+  const from = $derived(Math.min(...[...visits, ...tasks].map((h) => Date.parse(h.from))));
+  const to = $derived(Math.max(table, ...visits.map((v) => Date.parse(v.to))));
+  const x = $derived(
+    scaleUtc()
+      .domain([from - 120_000, to + 120_000])
+      .range([left, width - 14]),
+  );
+  const lanes = $derived([
+    ...(tasks.length ? ['Beside'] : []),
+    'At the stove',
+    ...hands.flames.map((f) => f.vesselName),
+  ]);
+  const y = (lane: string) => 4 + lanes.indexOf(lane) * rowHeight;
+  const height = $derived(lanes.length * rowHeight + 26);
+  const box = (a: string, b: string) => ({
+    x: x(new Date(a)),
+    width: Math.max(3, x(new Date(b)) - x(new Date(a))),
+  });
+  const ticks = $derived(x.ticks(width > 620 ? 8 : 4));
+  const all = $derived(
+    [
+      ...visits.map((v) => ({ ...v, where: 'at the stove' })),
+      ...tasks.map((t) => ({ ...t, where: t.attended ? 'beside' : 'by itself' })),
+    ].sort((a, b) => Date.parse(a.from) - Date.parse(b.from)),
+  );
+</script>
+
+<section class="dish mt-4 px-4 py-3" aria-labelledby="hands-title">
+  <div class="flex flex-wrap items-baseline gap-x-4">
+    <h2 id="hands-title" class="text-xl">Your hands</h2>
+    <p class="text-[0.95rem]">
+      {hands.handsOnMinutes} min in all{#if hands.inWaits > 0}, <strong>{hands.inWaits} min</strong> of it done
+        in the waits{/if}{#if hands.outside > 0},
+        {hands.outside} min before the flame{/if}.
+    </p>
+  </div>
+  <figure bind:clientWidth={width} class="mt-1">
+    <svg
+      {width}
+      {height}
+      class="block"
+      role="img"
+      aria-label="When hands and flames are busy; the list below says it in words"
+    >
+      {#each ticks as tick (tick.getTime())}
+        <line x1={x(tick)} x2={x(tick)} y1="0" y2={height - 20} stroke="var(--color-base-300)" />
+        <text x={x(tick)} y={height - 5} text-anchor="middle" class="fill-base-content text-[12px]"
+          >{clock(tick.toISOString(), zone)}</text
+        >
+      {/each}
+      {#each lanes as lane (lane)}
+        <text x="0" y={y(lane) + 17} class="fill-base-content text-[12.5px] font-semibold">{lane}</text>
+        <line x1={left} x2={width - 14} y1={y(lane) + 25} y2={y(lane) + 25} stroke="var(--color-base-300)" />
+      {/each}
+      {#each tasks as t (t.id)}
+        {@const b = box(t.from, t.to)}
+        <rect
+          x={b.x}
+          y={y('Beside') + 2}
+          width={b.width}
+          height="22"
+          rx="5"
+          fill={t.attended ? 'var(--color-accent)' : 'var(--color-base-100)'}
+          stroke="var(--color-accent)"
+          stroke-width="1.5"
+          stroke-dasharray={t.attended ? 'none' : '4 3'}
+        />
+        {#if b.width > t.name.length * 6.4}
+          <text
+            x={b.x + b.width / 2}
+            y={y('Beside') + 17}
+            text-anchor="middle"
+            class="text-[12px] font-semibold {t.attended ? 'fill-accent-content' : 'fill-base-content'}"
+            >{t.name}</text
+          >
+        {/if}
+      {/each}
+      {#each visits as v, i (v.id + i)}
+        {@const b = box(v.from, v.to)}
+        <rect
+          x={b.x}
+          y={y('At the stove') + 2}
+          width={b.width}
+          height="22"
+          rx="4"
+          fill="var(--color-primary)"
+        />
+      {/each}
+      {#each hands.flames as lane (lane.vesselName)}
+        {#each lane.burns.filter((s) => near(s.from)) as s (s.from)}
+          {@const b = box(s.from, s.to)}
+          <rect
+            x={b.x}
+            y={y(lane.vesselName) + 8}
+            width={b.width}
+            height="10"
+            rx="5"
+            fill="var(--color-secondary)"
+            opacity="0.8"
+          />
+        {/each}
+      {/each}
+    </svg>
+  </figure>
+  {#if hands.dayBefore.length}
+    <p class="mt-1 text-[0.95rem]">
+      <strong>The day before:</strong>
+      {hands.dayBefore.join('; ').toLowerCase()}.
+    </p>
+  {/if}
+  {#if hands.unplaced.length}
+    <p class="text-error mt-1 text-[0.95rem]">
+      No free minute for: {hands.unplaced.join('; ').toLowerCase()}. Do it ahead, or ask for a hand.
+    </p>
+  {/if}
+  <details class="mt-1">
+    <summary class="cursor-pointer text-sm font-semibold">Hands in words</summary>
+    <ul class="mt-1 columns-1 gap-6 text-[0.95rem] sm:columns-2">
+      {#each all as h, i (h.id + i)}
+        <li class="tabular-nums">
+          {clock(h.from, zone)}
+          {h.name} <span class="opacity-80">({h.where})</span>
+        </li>
+      {/each}
+    </ul>
+  </details>
+</section>

@@ -1,0 +1,79 @@
+<script lang="ts">
+  import { api, type Compared, type Dish, type Plan } from '../../api/client';
+  import type { Problem } from '../../api/problem';
+  import { saltReason, salts } from '../../format/words';
+  import type { Tonight } from '../../state/tonight.svelte';
+  import DifferenceList from './DifferenceList.svelte';
+
+  type Props = { tonight: Tonight; plan: Plan };
+  let { tonight, plan }: Props = $props();
+
+  let other = $state('');
+  let compared = $state.raw<Compared | null>(null);
+  let problem = $state.raw<Problem | null>(null);
+  let abort: AbortController | null = null;
+
+  const ways = $derived([
+    ...Object.entries(salts)
+      .filter(
+        ([id]) => id !== plan.houseWays.salt && (id !== 'in_the_soak' || tonight.dish.soak === 'overnight'),
+      )
+      .map(([id, name]) => ({
+        id: `salt:${id}`,
+        name: `salt ${name}`,
+        change: { salt: id } as Partial<Dish>,
+      })),
+    ...(plan.houseWays.soakWaterMayBeKept
+      ? [
+          plan.houseWays.keepsSoakWater
+            ? { id: 'water', name: 'fresh water after the soak', change: { keepsSoakWater: false } }
+            : { id: 'water', name: 'the soak water kept', change: { keepsSoakWater: true } },
+        ]
+      : []),
+    ...(plan.pulseName && tonight.dish.soak !== 'none' && tonight.dish.method !== 'cooked'
+      ? [{ id: 'dry', name: 'not soaked at all', change: { soak: 'none' } as Partial<Dish> }]
+      : []),
+  ]);
+  const chosen = $derived(ways.find((w) => w.id === other));
+
+  // The plan beside follows the dish.
+  $effect(() => {
+    const [before, change] = [{ ...tonight.dish }, chosen?.change];
+    compared = problem = null;
+    abort?.abort();
+    if (!change) return;
+    const own = (abort = new AbortController());
+    api.compare(before, { ...before, pull: null, ...change }, own.signal).then(
+      (answer) => {
+        if (own.signal.aborted) return;
+        if (answer.ok) compared = answer.value;
+        else problem = answer.problem;
+      },
+      (error: unknown) => {
+        if (!(error instanceof DOMException && error.name === 'AbortError')) throw error;
+      },
+    );
+  });
+</script>
+
+<section class="dish no-print p-4" aria-labelledby="house-title">
+  <h2 id="house-title" class="text-xl">House ways</h2>
+  <p class="mt-1 text-[0.95rem]">
+    Salt {salts[plan.houseWays.salt]}: {saltReason[plan.houseWays.salt]}.{#if plan.houseWays.keepsSoakWater}
+      The soak water stays in.{/if}
+  </p>
+  <label class="mt-2 block text-sm font-semibold" for="other-way">Beside it, the other school</label>
+  <select id="other-way" class="select mt-1 w-full" bind:value={other}>
+    <option value="">choose one</option>
+    {#each ways as w (w.id)}<option value={w.id}>{w.name}</option>{/each}
+  </select>
+  {#if problem}<p class="text-error mt-2" role="alert">{problem.title}. {problem.detail}</p>{/if}
+  {#if compared && chosen}
+    <div class="bg-base-200 mt-2 rounded-lg px-3 py-2" role="status">
+      <DifferenceList differences={compared.differences} none="Nothing that the plan can tell apart." />
+      <button class="btn btn-sm btn-primary mt-2" onclick={() => tonight.change(chosen.change)}
+        >Do it so tonight</button
+      >
+    </div>
+  {/if}
+</section>

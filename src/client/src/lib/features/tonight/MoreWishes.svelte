@@ -1,0 +1,118 @@
+<script lang="ts">
+  import type { Kitchen } from '../../api/client';
+  import { parseTime } from '../../format/time';
+  import { salts } from '../../format/words';
+  import type { Tonight } from '../../state/tonight.svelte';
+
+  type Props = { tonight: Tonight; kitchen: Kitchen };
+  let { tonight, kitchen }: Props = $props();
+
+  const dish = $derived(tonight.dish);
+  const away = $derived(dish.away?.[0] ?? null);
+  const day = $derived(dish.serveAtLocal.slice(0, 10));
+  const rested = $derived(kitchen.vessels.filter((v) => !v.cooker && v.id !== dish.vesselId));
+  let leave = $derived(away?.fromLocal.slice(11) ?? '');
+  let back = $derived(away?.toLocal.slice(11) ?? '');
+  let unread = $state(false);
+  const fault = $derived(unread ? 'Times such as 17:30, please.' : tonight.fault('away'));
+
+  function setAway() {
+    if (!leave && !back) {
+      unread = false;
+      if (away) void tonight.change({ away: [] });
+      return;
+    }
+    const [from, to] = [parseTime(leave), parseTime(back)];
+    unread = !!leave && !!back && !(from && to);
+    if (from && to) void tonight.change({ away: [{ fromLocal: `${day}T${from}`, toLocal: `${day}T${to}` }] });
+  }
+</script>
+
+<details>
+  <summary class="cursor-pointer text-sm font-semibold">More</summary>
+  <div class="mt-3 flex flex-col gap-3.5">
+    {#if dish.riceId && rested.length}
+      <div>
+        <label class="mb-1 block text-sm font-semibold" for="rice-pot">The rice</label>
+        <select
+          id="rice-pot"
+          class="select w-full text-[0.95rem]"
+          value={dish.riceVesselId ?? ''}
+          onchange={(e) => tonight.change({ riceVesselId: e.currentTarget.value || null })}
+        >
+          <option value="">in with the pulses</option>
+          {#each rested as v (v.id)}<option value={v.id}>beside, in the {v.name}</option>{/each}
+        </select>
+        {#if tonight.fault('riceVesselId')}<p class="text-error mt-1 text-sm" role="alert">
+            {tonight.fault('riceVesselId')}
+          </p>{/if}
+      </div>
+    {/if}
+    <fieldset>
+      <legend class="mb-1 text-sm font-semibold">Nobody at home</legend>
+      <div class="grid grid-cols-[1fr_auto_1fr] items-center gap-2">
+        <input
+          class="input text-base tabular-nums"
+          placeholder="17:30"
+          aria-label="Out from"
+          aria-invalid={fault ? true : undefined}
+          bind:value={leave}
+          onchange={setAway}
+        />
+        <span>to</span>
+        <input
+          class="input text-base tabular-nums"
+          placeholder="18:30"
+          aria-label="Back at"
+          aria-invalid={fault ? true : undefined}
+          bind:value={back}
+          onchange={setAway}
+        />
+      </div>
+      {#if fault}<p class="text-error mt-1 text-sm" role="alert">{fault}</p>{/if}
+    </fieldset>
+    <div class="grid grid-cols-[1fr_5.5rem] gap-3">
+      <div>
+        <label class="mb-1 block text-sm font-semibold" for="salt">Salt</label>
+        <select
+          id="salt"
+          class="select w-full text-[0.95rem]"
+          value={dish.salt ?? ''}
+          onchange={(e) => tonight.change({ salt: e.currentTarget.value || null })}
+        >
+          <option value="">your way: {salts[kitchen.salt]}</option>
+          {#each Object.entries(salts).filter(([id]) => id !== kitchen.salt) as [id, name] (id)}
+            <option value={id}>{name}</option>
+          {/each}
+        </select>
+      </div>
+      <div>
+        <label class="mb-1 block text-sm font-semibold" for="little">Little ones</label>
+        <input
+          id="little"
+          class="input w-full text-base"
+          type="number"
+          min="0"
+          max="10"
+          value={dish.littleOnes ?? 0}
+          aria-invalid={tonight.fault('littleOnes') ? true : undefined}
+          onchange={(e) => tonight.change({ littleOnes: e.currentTarget.valueAsNumber || 0 })}
+        />
+      </div>
+    </div>
+    {#if tonight.fault('littleOnes')}<p class="text-error text-sm" role="alert">
+        {tonight.fault('littleOnes')}
+      </p>{/if}
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="burner">Flame</label>
+      <select
+        id="burner"
+        class="select w-full text-[0.95rem]"
+        value={dish.burnerId}
+        onchange={(e) => tonight.change({ burnerId: e.currentTarget.value })}
+      >
+        {#each kitchen.burners as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
+      </select>
+    </div>
+  </div>
+</details>
