@@ -20,6 +20,8 @@ public sealed class AccessTests
     [InlineData("/", 1280, 800, "enamel-day")]
     [InlineData("/", 1280, 800, "enamel-night")]
     [InlineData("/", 390, 844, "enamel-day")]
+    [InlineData("/notes", 1280, 800, "enamel-day")]
+    [InlineData("/notes", 390, 844, "enamel-night")]
     [InlineData("/pots", 1280, 800, "enamel-night")]
     [InlineData("/why", 390, 844, "enamel-day")]
     [InlineData("/stove", 1280, 800, "enamel-day")]
@@ -35,7 +37,17 @@ public sealed class AccessTests
             if (path == "/")
             {
                 k.Find(By.XPath("//summary[.='All ways in this kitchen']")).Click();
-                k.Until(d => d.FindElements(By.XPath("//details//li")).Count > 3);
+                k.Until(d => d.FindElements(By.XPath("//*[contains(.,'Cook double, freeze half')]")).Count > 0);
+                k.Find(By.XPath("//form//summary[.='More']")).Click();
+                k.Find(By.CssSelector("[data-pull=light]")).SendKeys(Keys.ArrowLeft + Keys.ArrowLeft);
+                k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Back to the best']")).Count == 1);
+            }
+
+            if (path == "/notes")
+            {
+                k.Find(By.Id("notes")).SendKeys("pinto beans, simmered\n9 litres water");
+                k.Press("Read them");
+                k.Until(d => d.FindElements(By.Id("read-title")).Count == 1);
             }
 
             Assert.Empty(Violations(k));
@@ -52,7 +64,7 @@ public sealed class AccessTests
         {
             k.Open("/");
             var all = (long)k.Driver.ExecuteScript(
-                "return [...document.querySelectorAll('a[href],button,input:not([type=radio]),input[type=radio]:checked,select,summary')].filter((e) => e.offsetParent !== null).length")!;
+                "return [...document.querySelectorAll('a[href],button,input:not([type=radio]),input[type=radio]:checked,select,summary')].filter((e) => e.checkVisibility()).length")!;
             k.Driver.ExecuteScript("window.reached = new Set(); document.addEventListener('focusin', (e) => window.reached.add(e.target)); document.body.focus()");
             var body = k.Driver.SwitchTo().ActiveElement();
             for (var i = 0; i < all + 8; i++)

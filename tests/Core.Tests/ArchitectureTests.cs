@@ -17,6 +17,7 @@ public partial class ArchitectureTests
         ["Cooking"] = ["Units", "Catalogue", "Kitchen"],
         ["Safety"] = ["Units", "Catalogue", "Kitchen", "Cooking"],
         ["Planning"] = ["Units", "Catalogue", "Kitchen", "Cooking", "Safety"],
+        ["Words"] = ["Units", "Catalogue", "Kitchen", "Cooking", "Safety", "Planning"],
     };
 
     [Fact]

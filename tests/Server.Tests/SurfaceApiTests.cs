@@ -48,6 +48,20 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal((400, "dish.rice_pot", "riceVesselId"), await (await Post("/api/plans", KettleServer.Dish() with { RiceVesselId = "blue-pot" })).Problem());
     }
 
+    [Fact]
+    public async Task Several_pulses_share_the_pot_and_the_slowest_leads_whatever_the_order()
+    {
+        var dish = KettleServer.Dish() with { PulseId = "lentil_brown", Pulse = new(100, "g"), Others = [new("chickpea", new(180, "g"))], RiceId = "long_white", Style = "saucy", VesselId = "wide-pot" };
+        var plan = await Get<PlanDto>("/api/plans", dish);
+        Assert.Equal(("Chickpeas and brown lentils with white rice", "Chickpeas", 180), (plan.Title, plan.PulseName, plan.MeasureOut.PulseGrams));
+        Assert.Equal((100, false), Assert.Single(plan.MeasureOut.Others) is var o ? (o.Grams, o.Collapsed) : default);
+        Assert.Contains(plan.Steps, s => s is { Kind: "other_in", Facts.Name: "Brown lentils" });
+        Assert.Equal((400, "dish.others", "others"), await (await Post("/api/plans", dish with { Others = [new("lentil_brown")] })).Problem());
+        Assert.Equal((400, "catalogue.unknown_pulse", "others[0].pulseId"), await (await Post("/api/plans", dish with { Others = [new("pebble")] })).Problem());
+        var said = await Get<LineAnswerDto>("/api/line", new LineRequest("brown lentils and chickpeas", KettleServer.Dish()));
+        Assert.Equal(("chickpea", "lentil_brown"), (said.Dish.PulseId, Assert.Single(said.Dish.Others!).PulseId));
+    }
+
     [Theory]
     [InlineData("nonsense", 5, "g", null, "catalogue.unknown_extra", "extras[0].extraId")]
     [InlineData("onion", 0, "g", null, "request.out_of_range", "extras[0].amount")]

@@ -42,6 +42,12 @@ public static class Marks
     /// <summary>Salt goes in.</summary>
     public const string Salt = "salt";
 
+    /// <summary>A further, quicker pulse goes in.</summary>
+    public const string OtherIn = "other_in";
+
+    /// <summary>A further pulse is looked at and soft.</summary>
+    public const string OtherSoft = "other_soft";
+
     /// <summary>Something beside pulses and rice goes in.</summary>
     public const string ExtraIn = "extra_in";
 

@@ -107,7 +107,7 @@ internal sealed class AlternativeFinder(Planner planner)
         var share = refusal.Facts.UsableMillilitres!.Value / solved.Run.PeakMillilitres;
         for (var scale = Math.Floor(share * 20) / 20; scale >= 0.1; scale -= 0.05)
         {
-            if (Works(dish with { PulseDry = dish.PulseDry * scale, RiceDry = dish.RiceDry * scale }))
+            if (Works(dish.Scaled(scale) with { RiceDry = dish.RiceDry * scale }))
             {
                 return [new Alternative("amount", Scale: Math.Round(scale, 2))];
             }

@@ -52,6 +52,12 @@ public enum SaltSchool
     AtTheTable,
 }
 
+/// <summary>A further pulse of a dish.</summary>
+public sealed record OtherPulse(Pulse Pulse, Mass Dry)
+{
+    public string Id => $"{Way.PulseId}_{Pulse.Id}";
+}
+
 /// <summary>What is wanted, by when, with what.</summary>
 /// <param name="RiceDry">Ignored when there is no rice.</param>
 /// <param name="Household">Where and when it is cooked.</param>
@@ -86,6 +92,9 @@ public sealed record Dish(
     /// <summary>How the bag was kept.</summary>
     public Lot Lot { get; init; } = Lot.Fresh;
 
+    /// <summary>Further pulses in the same pot, each quicker than <see cref="Pulse"/>: the slowest leads, these join it in time to be soft together.</summary>
+    public IReadOnlyList<OtherPulse> Others { get; init; } = [];
+
     /// <summary>Everything beside pulses and rice.</summary>
     public IReadOnlyList<DishExtra> Extras { get; init; } = [];
 
@@ -119,7 +128,12 @@ public sealed record Dish(
     /// <summary>Whether somebody is at home and awake.</summary>
     public bool AttendedAt(Instant at) => Household.AwakeAt(at) && !Away.Any(a => a.Contains(at));
 
-    public Mass TotalDry => Rice is null ? PulseDry : PulseDry + RiceDry;
+    /// <summary>So many times the pulses, all of them.</summary>
+    public Dish Scaled(double factor) => this with { PulseDry = PulseDry * factor, Others = [.. Others.Select(o => o with { Dry = o.Dry * factor })] };
+
+    public Mass PulsesDry => Others.Aggregate(PulseDry, (sum, o) => sum + o.Dry);
+
+    public Mass TotalDry => Rice is null ? PulsesDry : PulsesDry + RiceDry;
 
     /// <summary>Free liquor wanted at the table, g: a moist film in a dry dish, a ladle of it in a soup (confidence C).</summary>
     public double WantedLiquorGrams => TotalDry.Grams * Style switch

@@ -36,13 +36,14 @@ public sealed class Planner(Simulator simulator)
         var dish = best.Dish with { ServeAt = best.Dish.ServeAt + Duration.FromMinutes(pull.Table), Pull = pull with { Table = 0 } };
         var way = pull.Of(best.Way);
         var cook = CookOf(dish, way);
-        var solved = new SolvedWay(way, cook, simulator.Run(cook, PotTraits.Reference(cook)), null);
-        if (solved.Run.StalledAt is not null)
+        var forecast = _forecaster.Run(cook, dish.MeltingIsWelcome, pots);
+        if (forecast.Reference.StalledAt is not null)
         {
             return new(best, [], new(PlanRefusal.NeverTender, "join", new(), []));
         }
 
-        var plan = Describe(dish, solved, pots, picture: true, blind: false);
+        var solved = new SolvedWay(way, cook, forecast.Reference, null);
+        var plan = Describe(dish, solved, forecast, forecast.ShareTender);
         return new(plan, PlanDifference.Between(best, plan), Obstacle(dish, solved));
     }
 
@@ -184,12 +185,17 @@ public sealed class Planner(Simulator simulator)
         ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
         : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
 
-    private Plan Describe(Dish asked, SolvedWay solved, int pots, bool picture, bool blind = true)
+    private Plan Describe(Dish dish, SolvedWay solved, int pots, bool picture)
+    {
+        var forecast = _forecaster.Run(solved.Cook, dish.MeltingIsWelcome, pots, picture);
+        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast.Reference, dish.MeltingIsWelcome, pots));
+    }
+
+    private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, double blindShare)
     {
         // The salt that was worked out belongs to the dish from here on.
         var dish = asked with { SaltGrams = solved.SaltGrams ?? asked.SaltGrams };
         var cook = solved.Cook;
-        var forecast = _forecaster.Run(cook, dish.MeltingIsWelcome, pots, picture);
         var gates = Gates.Judge(cook, House(dish), solved.Run);
         var salt = SaltSheet.Of(cook, forecast.Reference, dish.SaltPercent);
         var added = cook.Actions.OfType<CookAction.AddSalt>().Sum(a => a.Salt.Grams);
@@ -203,7 +209,7 @@ public sealed class Planner(Simulator simulator)
             Join(dish, solved, forecast),
             new(FirstWater(cook), soak?.Water, Mass.FromGrams(added + salt.ToAddGrams), Mass.FromGrams(salt.EdibleGrams)) { Sheet = salt },
             forecast.ShareTender,
-            blind ? _forecaster.BlindShare(cook, forecast.Reference, dish.MeltingIsWelcome, pots) : forecast.ShareTender,
+            blindShare,
             gates,
             Safety.Cautions.For(cook, gates)) { Way = solved.Way };
     }

@@ -24,6 +24,17 @@ internal sealed record Way(Order Order, Instant LightAt)
     /// <summary>When the second ingredient goes in; for a pulse alone, when it goes to the table.</summary>
     public Instant JoinAt { get; init; }
 
+    /// <summary>The state of the quicker pulses to wait for before the flame goes out again; hard: nobody looks, they go in with the rice or so many minutes before it. Null when none joins later.</summary>
+    public FeltState? OtherWait { get; init; }
+
+    /// <summary>How long before the join the quicker pulses go in.</summary>
+    public Duration OtherLead { get; init; }
+
+    private bool WithTheRice => OtherWait == FeltState.Hard && OtherLead == Duration.Zero;
+
+    /// <summary>When the quicker pulses go in: the slowest is soft by then and waits.</summary>
+    public Instant OtherAt => JoinAt - OtherLead;
+
     /// <summary>The felt state to wait for before the join, or null to go by the clock.</summary>
     public FeltState? Wait { get; init; }
 
@@ -134,6 +145,11 @@ internal sealed record Way(Order Order, Instant LightAt)
             ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor));
         }
 
+        ingredients.AddRange(dish.Others.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
+        {
+            CookedAt = dish.Method == Method.Cooked ? dish.Household.Room : null,
+            CookedSaltShare = dish.Method == Method.Cooked ? TinSaltShare : 0,
+        }));
         ingredients.AddRange(dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room) { Pieces = x.Pieces }));
 
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
@@ -141,31 +157,42 @@ internal sealed record Way(Order Order, Instant LightAt)
 
     private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak)
     {
-        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), PulseId, dish.PulseDry * SoakWaterShare, dish.Household.Room)
+        AddSoak(actions, dish, soak, PulseId, dish.PulseDry, KeepsSoakWater(dish), marked: true);
+        foreach (var other in dish.Others.Where(Soaks))
         {
-            Mark = Marks.SoakStarts,
+            AddSoak(actions, dish, soak, other.Id, other.Dry, keeps: false, marked: false);
+        }
+    }
+
+    private static bool Soaks(OtherPulse other) => other.Pulse.SoakHours.High > 0;
+
+    private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak, string id, Mass dry, bool keeps, bool marked)
+    {
+        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), id, dry * SoakWaterShare, dish.Household.Room)
+        {
+            Mark = marked ? Marks.SoakStarts : null,
             SaltShare = dish.Salt == SaltSchool.InTheSoak ? BrineShare : 0,
         });
         if (soak.InFridge)
         {
-            actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
+            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
         }
 
-        if (KeepsSoakWater(dish))
+        if (keeps)
         {
             if (soak.ChilledAfter)
             {
-                actions.Add(new CookAction.Chill(When.At(soak.EndsAt), PulseId, dish.Household.Fridge) { Mark = Marks.SoakChilled });
+                actions.Add(new CookAction.Chill(When.At(soak.EndsAt), id, dish.Household.Fridge) { Mark = Marks.SoakChilled });
             }
 
             return;
         }
 
-        actions.Add(new CookAction.Drain(When.At(soak.EndsAt), PulseId) { Mark = Marks.SoakEnds });
-        actions.Add(new CookAction.Rinse(When.Next, PulseId));
+        actions.Add(new CookAction.Drain(When.At(soak.EndsAt), id) { Mark = marked ? Marks.SoakEnds : null });
+        actions.Add(new CookAction.Rinse(When.Next, id));
         if (soak.ChilledAfter)
         {
-            actions.Add(new CookAction.Chill(When.Next, PulseId, dish.Household.Fridge));
+            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
         }
     }
 
@@ -203,8 +230,9 @@ internal sealed record Way(Order Order, Instant LightAt)
     }
 
     /// <summary>Into fresh water with what belongs in from the start.</summary>
-    private static void AddFirst(List<CookAction> actions, Dish dish)
+    private void AddFirst(List<CookAction> actions, Dish dish)
     {
+        AddOthersAtStart(actions, dish);
         AddExtras(actions, dish, ExtraTime.Start);
         AddSalt(actions, dish, SaltSchool.AtTheStart);
     }
@@ -284,9 +312,47 @@ internal sealed record Way(Order Order, Instant LightAt)
                 break;
             default:
                 AddLook(actions, new When(NotBefore: FirstLook));
+                AddOthersLater(actions, dish);
                 break;
         }
     }
+
+    /// <summary>With a lectin in it, and where no lid comes off, a further pulse goes in with the first; the others join once the slowest is soft.</summary>
+    internal static bool JoinsLater(Dish dish, OtherPulse other) => dish.Method is Method.OpenPot && other.Pulse.LectinRisk == Catalogue.LectinRisk.Low;
+
+    private void AddOthersAtStart(List<CookAction> actions, Dish dish) =>
+        actions.AddRange(dish.Others.Where(o => OtherWait is null || !JoinsLater(dish, o)).Select(o => new CookAction.Add(When.Next, o.Id)));
+
+    /// <summary>Back to the boil with the quicker pulses, until they are far enough; then all of it waits.</summary>
+    private void AddOthersLater(List<CookAction> actions, Dish dish)
+    {
+        if (OtherWait is not { } state || WithTheRice)
+        {
+            return;
+        }
+
+        var joining = dish.Others.Where(o => JoinsLater(dish, o)).ToList();
+        actions.Add(new CookAction.Add(When.At(OtherAt), joining[0].Id) { Mark = Marks.OtherIn });
+        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(When.Next, o.Id)));
+        actions.Add(new CookAction.Heat(When.Next, Flame.Full));
+        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively));
+        if (state == FeltState.Hard)
+        {
+            return;
+        }
+
+        var look = new When(Look: new Look(joining[0].Id, Doneness.Anchor(state), OtherAgain));
+        foreach (var other in joining.Skip(1))
+        {
+            actions.Add(new CookAction.Stir(look));
+            look = look with { Look = look.Look! with { IngredientId = other.Id } };
+        }
+
+        actions.Add(new CookAction.Heat(look, Flame.Off) { Mark = Marks.OtherSoft });
+    }
+
+    /// <summary>A quick pulse changes under the hand.</summary>
+    private static readonly Duration OtherAgain = Duration.FromMinutes(4);
 
     private void AddLook(List<CookAction> actions, When when)
     {
@@ -300,7 +366,7 @@ internal sealed record Way(Order Order, Instant LightAt)
     private void AddQuickSoak(List<CookAction> actions, Dish dish)
     {
         actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
-        actions.Add(new CookAction.AddWater(When.Next, dish.PulseDry * QuickSoakWaterShare, dish.Household.Room));
+        actions.Add(new CookAction.AddWater(When.Next, dish.PulsesDry * QuickSoakWaterShare, dish.Household.Room));
         actions.Add(new CookAction.Cover(When.Next, Lid.On));
         actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.Light });
         actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils, QuickSoakBoil), Flame.Off) { Mark = Marks.QuickSoak });
@@ -352,6 +418,11 @@ internal sealed record Way(Order Order, Instant LightAt)
     {
         actions.Add(new CookAction.Measure(When.At(JoinAt), Mass.FromGrams(JoinLiquor)) { Mark = Marks.Measure });
         actions.Add(add);
+        if (WithTheRice)
+        {
+            actions.AddRange(dish.Others.Where(o => JoinsLater(dish, o)).Select(o => new CookAction.Add(When.Next, o.Id) { Mark = Marks.OtherIn }));
+        }
+
         AddExtras(actions, dish, ExtraTime.Join);
         AddSalt(actions, dish, SaltSchool.WithTheRice);
         actions.Add(new CookAction.Cover(When.Next, Lid.On));

@@ -69,7 +69,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     }
 
     /// <summary>Whether twice as much can be cooked in the same way, the second half for the freezer; null when it can, else why not.</summary>
-    public PlanRefusal? Doubled(Dish dish) => planner.Probe(dish with { PulseDry = dish.PulseDry * 2 }).Refusal;
+    public PlanRefusal? Doubled(Dish dish) => planner.Probe(dish.Scaled(2)).Refusal;
 
     /// <summary>When nothing of the dry bag works by the hour: the slowest of the quick pulses that does, since it is the nearest in kind.</summary>
     private WayOffer? Quicker(Dish dish, int pots) => catalogue.Pulses

@@ -63,6 +63,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             return SolveWaiting(new Way(order, dish.ServeAt) { Wait = FeltState.Soft });
         }
 
+        if (dish.Others.Count > 0)
+        {
+            return SolveSeveral(new Way(dish.Rice is null ? Order.PulseAlone : Order.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+        }
+
         if (dish.Rice is null)
         {
             return SolveWaiting(new Way(Order.PulseAlone, dish.ServeAt) { Wait = FeltState.Soft });
@@ -105,12 +110,69 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return best!;
     }
 
-    /// <summary>How many of a few bags, from slow to fast, come out as wanted.</summary>
+    /// <summary>The slowest is soft first and waits; then the quicker ones go in, to the state from which most bags end as wanted.</summary>
+    private SolvedWay SolveSeveral(Way way)
+    {
+        var joining = dish.Others.Where(o => Way.JoinsLater(dish, o)).ToList();
+        if (joining.Count == 0)
+        {
+            return SolveWaiting(way);
+        }
+
+        SolvedWay? best = null;
+        var bestServed = -1;
+        foreach (var (state, lead) in Leads(joining))
+        {
+            var tried = SolveWaiting(way with { OtherWait = state, OtherLead = Duration.FromMinutes(Math.Ceiling(lead)) });
+            var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
+            if (served > bestServed || best is null)
+            {
+                (best, bestServed) = (tried, served);
+            }
+
+            if (bestServed == Bags.Length)
+            {
+                break;
+            }
+        }
+
+        return best ?? SolveWaiting(way);
+    }
+
+    /// <summary>Ways in which the quicker pulses may go in: to a state that is looked for, or, with rice to come, some minutes before it or with it.</summary>
+    private IEnumerable<(FeltState State, double Minutes)> Leads(List<OtherPulse> joining)
+    {
+        foreach (var minutes in dish.Rice is null ? [] : MinutesBeforeRice)
+        {
+            yield return (FeltState.Hard, minutes);
+        }
+
+        foreach (var state in dish.Rice is null ? [FeltState.Soft] : Waits)
+        {
+            if (joining.Max(o => SecondsAlone(o, state)) is { } seconds)
+            {
+                yield return (state, seconds / 60);
+            }
+        }
+    }
+
+    private static readonly double[] MinutesBeforeRice = [0, 6, 12, 18];
+
+    /// <summary>Seconds that a slow bag of a further pulse takes by itself, from the flame; null when it never gets there.</summary>
+    private double? SecondsAlone(OtherPulse other, FeltState state)
+    {
+        var soak = dish.Soak == SoakChoice.Overnight && other.Pulse.SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None;
+        var alone = new WaySolver(simulator, dish with { Pulse = other.Pulse, PulseDry = other.Dry, Others = [], Extras = [], Rice = null, Soak = soak });
+        return alone.SecondsUntil(new Way(Order.PulseAlone, dish.ServeAt) { Wait = state, Water = other.Dry.Grams * 4 }, SlowShare);
+    }
+
+    /// <summary>How many of a few bags, from slow to fast, come out as wanted, all pulses of the dish.</summary>
     private int BagsServed(Way way)
     {
         var cook = way.Build(dish);
         return simulator.RunMany([.. Bags.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], new RunOptions { Peaks = false })
-            .Count(run => run.StalledAt is null && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most);
+            .Count(run => run.StalledAt is null && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most
+                && dish.Others.All(o => run.Final[cook.IndexOf(o.Id)].Doneness is var done && done >= Doneness.Wanted && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)));
     }
 
     private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, Marks.Join)).Doneness[0];
@@ -211,7 +273,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             JoinAt = dish.ServeAt - Duration.FromMinutes(rice is null ? 0 : rice.SimmerMinutes.Typical + rice.RestMinutes.Typical + 6),
             JoinLiquor = way.JoinLiquor > 0 || rice is null ? way.JoinLiquor : FirstGuess(rice),
             LastMinutes = way.LastMinutes > 0 || rice is null ? way.LastMinutes : rice.SimmerMinutes.Typical,
-            Water = dish.PulseDry.Grams * 4,
+            Water = dish.PulsesDry.Grams * 4,
             FirstLook = way.LightAt,
         };
         if (dish.Method == Method.Pressure)
@@ -219,7 +281,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             // A hard boil before the lid is locked takes its steam from the same water.
             var hard = AtRisk && dish.Soak != SoakChoice.None ? LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious) : Duration.Zero;
             var steam = simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds;
-            way = way with { Water = Math.Max(dish.PulseDry.Grams * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.Millilitres) + steam };
+            way = way with { Water = Math.Max(dish.PulsesDry.Grams * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.Millilitres) + steam };
             way = way with { HoldMinutes = Hold(way) };
         }
         for (var i = 0; i < 2; i++)
@@ -250,9 +312,10 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private Way Schedule(Way way, double slow, double fast)
     {
         // Tender pulses may wait, so they are ready before the house is left; what comes after waits for the return.
-        var due = dish.Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow)).Select(a => a.Start).Append(way.JoinAt).Min();
+        var due = dish.Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow)).Select(a => a.Start).Append(way.OtherWait is null ? way.JoinAt : way.OtherAt).Min();
         // A quick pulse changes under the hand: look more often.
-        var again = Duration.FromMinutes(Math.Clamp(Math.Round(slow / 600), 3, 10));
+        // A slow cooker's lid stays on: half an hour between looks.
+        var again = dish.Method == Method.SlowCooker ? Duration.FromMinutes(30) : Duration.FromMinutes(Math.Clamp(Math.Round(slow / 600), 3, 10));
         var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
         var light = due - Duration.FromSeconds(slow);
         var first = due - (again * looks);
@@ -289,7 +352,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
             var covered = slowest.LiquorBefore - ((slowest.OverBedBefore - 0.5) * dish.Vessel.AreaSquareCentimetres);
             var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
-            water = Math.Max(dish.PulseDry.Grams * 1.2, water + missing);
+            water = Math.Max(dish.PulsesDry.Grams * 1.2, water + missing);
             if (Math.Abs(missing) < 10)
             {
                 break;

@@ -19,6 +19,7 @@ public sealed record AmountDto(double Value, string Unit);
 /// <param name="Salt">in_the_soak, at_the_start, with_the_rice or at_the_table; null: as the household does.</param>
 /// <param name="KeepsSoakWater">Null: as the household does.</param>
 /// <param name="Pull">Moments that the cook has pulled from where they are best; its table must be 0, since that is serveAtLocal.</param>
+/// <param name="Others">Further pulses; of all of them the slowest leads, whatever the order.</param>
 /// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
 public sealed record DishDto(
     string PulseId,
@@ -40,7 +41,12 @@ public sealed record DishDto(
     string? Salt = null,
     bool? KeepsSoakWater = null,
     int LittleOnes = 0,
-    PullDto? Pull = null);
+    PullDto? Pull = null,
+    IReadOnlyList<OtherPulseDto>? Others = null);
+
+/// <summary>A further pulse in the same pot.</summary>
+/// <param name="Amount">Null: as much as the usual share of all of them.</param>
+public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null);
 
 /// <summary>Something beside pulses and rice.</summary>
 /// <param name="Amount">Null: the usual amount for so many people.</param>

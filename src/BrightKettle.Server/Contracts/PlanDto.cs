@@ -48,12 +48,17 @@ public sealed record MeasureOutDto(
     double SaltGrams,
     double CookedGrams,
     double CookedGramsEach,
+    IReadOnlyList<OtherLineDto> Others,
     IReadOnlyList<ExtraLineDto> Extras,
     SaltDto Salt,
     string? RiceVesselName,
     double? RiceWaterMillilitres,
     int LittleOnes,
     double LittleGramsEach);
+
+/// <summary>A further pulse.</summary>
+/// <param name="Collapsed">It will have fallen apart by the table.</param>
+public sealed record OtherLineDto(string PulseId, string Name, double Grams, bool Collapsed);
 
 /// <summary>Something beside pulses and rice to have ready.</summary>
 /// <param name="Time">start, join or late.</param>

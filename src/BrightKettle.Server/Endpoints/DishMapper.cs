@@ -52,12 +52,15 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         var pulseGrams = Grams(dto.Pulse, pulse.GramsPerCup, people * Portions.PulseGramsEach(rice is not null), people, "pulse", checks);
+        var others = Others(dto, pulse, people, rice is not null, checks);
+        // Several pulses share the usual amount.
+        var (lead, leadGrams, joining) = Slowest(pulse, dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams, others);
         var riceGrams = rice is null ? 0 : Grams(dto.Rice, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
         return checks.Any
             ? null
             : new Dish(
-                pulse,
-                Mass.FromGrams(pulseGrams),
+                lead,
+                Mass.FromGrams(leadGrams),
                 new Pace(1, catalogue.Constants.LotSpread),
                 rice,
                 Mass.FromGrams(riceGrams),
@@ -73,6 +76,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             {
                 Method = method,
                 Cooker = cooker,
+                Others = joining,
                 Extras = extras,
                 RiceApart = apart,
                 Away = away,
@@ -108,6 +112,41 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         checks.Within(pull.Seal, 0, 60, $"{field}.seal");
         checks.Within(pull.FlameOff, -60, 120, $"{field}.flameOff");
         return new(pull.Table, pull.Light, pull.Join, pull.Seal, pull.FlameOff);
+    }
+
+    private const int MostOthers = 3;
+
+    private List<OtherPulse> Others(DishDto dto, Pulse first, int people, bool withRice, FieldChecks checks)
+    {
+        var list = new List<OtherPulse>();
+        var wishes = dto.Others ?? [];
+        if (wishes.Count > MostOthers || wishes.Select(o => o.PulseId).Append(first.Id).Distinct().Count() != wishes.Count + 1)
+        {
+            checks.Add("dish.others", "others");
+            return list;
+        }
+
+        for (var i = 0; i < wishes.Count; i++)
+        {
+            if (catalogue.FindPulse(wishes[i].PulseId ?? string.Empty) is not { } pulse)
+            {
+                checks.Add("catalogue.unknown_pulse", $"others[{i}].pulseId");
+                continue;
+            }
+
+            var usual = people * Portions.PulseGramsEach(withRice) / (1 + wishes.Count);
+            list.Add(new(pulse, Mass.FromGrams(Grams(wishes[i].Amount, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))));
+        }
+
+        return list;
+    }
+
+    /// <summary>The one that takes longest leads; the others join it.</summary>
+    private static (Pulse Lead, double Grams, IReadOnlyList<OtherPulse> Joining) Slowest(Pulse first, double grams, List<OtherPulse> others)
+    {
+        var all = others.Prepend(new OtherPulse(first, Mass.FromGrams(grams))).ToList();
+        var lead = all.MaxBy(o => o.Pulse.SimmerUnsoakedMinutes.Middle)!;
+        return (lead.Pulse, lead.Dry.Grams, [.. all.Where(o => o != lead)]);
     }
 
     /// <summary>The rice's own pot on a burner of its own.</summary>

@@ -17,7 +17,7 @@ public static class PlanMapper
         var dish = plan.Dish;
         var hands = HandsPlanner.For(plan, dish.BurnerCount);
         return new(
-            dish.Rice is null ? dish.Pulse.Said : $"{dish.Pulse.Said} with {dish.Rice.Said}",
+            dish.Rice is null ? Pulses(dish) : $"{Pulses(dish)} with {dish.Rice.Said}",
             dish.Pulse.Said,
             dish.Rice?.Said,
             CookWriter.Word(plan.Order),
@@ -82,6 +82,7 @@ public static class PlanMapper
             Math.Round(plan.Amounts.Salt.Grams),
             Math.Round(plan.Amounts.Edible.Grams),
             Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10,
+            [.. dish.Others.Select(o => new OtherLineDto(o.Pulse.Id, o.Pulse.Said, Math.Round(o.Dry.Grams), Collapsed(plan, o)))],
             [.. dish.Extras.Select(x => new ExtraLineDto(x.Extra.Id, x.Extra.Name, Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0), CookWriter.Word(x.Time), x.Pieces, x.Extra.Note))],
             Salt(plan),
             dish.RiceApart?.Vessel.Name,
@@ -89,6 +90,16 @@ public static class PlanMapper
             dish.LittleOnes,
             Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10);
     }
+
+    /// <summary>Whether it will have fallen apart in the reference pot by the table.</summary>
+    private static bool Collapsed(Plan plan, OtherPulse other) =>
+        Doneness.Felt(plan.Forecast.Reference.Final[plan.Cook.IndexOf(other.Id)].Doneness, other.Pulse.FallsApartAt) == FeltState.FallingApart;
+
+    private static string Pulses(Dish dish) => dish.Others.Count == 0
+        ? dish.Pulse.Said
+        : $"{string.Join(", ", dish.Others.SkipLast(1).Select(o => Small(o.Pulse.Said)).Prepend(dish.Pulse.Said))} and {Small(dish.Others[^1].Pulse.Said)}";
+
+    private static string Small(string name) => char.ToLowerInvariant(name[0]) + name[1..];
 
     /// <summary>A little one's plate against a grown-up's (confidence C).</summary>
     private const double LittleShare = 0.5;
@@ -107,5 +118,5 @@ public static class PlanMapper
     }
 
     private static string Name(Plan plan, string id) =>
-        plan.Dish.Extras.FirstOrDefault(x => x.Id == id)?.Extra.Name ?? (id == "pulse" ? plan.Dish.Pulse.Said : id == "brine" ? "From the brine" : "Salt");
+        plan.Dish.Extras.FirstOrDefault(x => x.Id == id)?.Extra.Name ?? plan.Dish.Others.FirstOrDefault(o => o.Id == id)?.Pulse.Said ?? (id == "pulse" ? plan.Dish.Pulse.Said : id == "brine" ? "From the brine" : "Salt");
 }

@@ -54,6 +54,11 @@ public static class PlanSteps
             Marks.Seal => Make("seal", m, new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.When.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)),
             Marks.HeatOff => Make("heat_off", m, new(Minutes: plan.Dish.Rice!.RestMinutes.Typical)),
             Marks.Reheat => Make("reheat", m, new()),
+            Marks.OtherIn => Make("other_in", m, new(
+                Grams: plan.Dish.Others.Where(o => plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.Mark == Marks.OtherIn)).Sum(o => o.Dry.Grams),
+                Name: plan.Dish.Others.First(o => o.Id == ((CookAction.Add)action).IngredientId).Pulse.Said,
+                Place: plan.Cook.Actions[m.Action - 1] is CookAction.Add { Mark: Marks.Join } ? "rice" : "pot")),
+            Marks.OtherSoft => Make("other_soft", m, new(EveryMinutes: action.When.Look!.Again.TotalMinutes, Felt: CookWriter.Word(Doneness.Felt(action.When.Look.Doneness, null)))),
             Marks.Salt => Make("salt", m, new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null)),
             Marks.ExtraIn => Extra(plan, m, ((CookAction.Add)action).IngredientId, "extra_in"),
             Marks.TakeOut => Extra(plan, m, ((CookAction.TakeOut)action).IngredientId, "take_out"),

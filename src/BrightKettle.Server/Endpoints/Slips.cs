@@ -151,6 +151,7 @@ public static class Slips
             People = dto.People + more,
             Pulse = Of(dto.Pulse),
             Rice = Of(dto.Rice),
+            Others = dto.Others is null ? null : [.. dto.Others.Select(o => o with { Amount = Of(o.Amount) })],
             Extras = dto.Extras is null ? null : [.. dto.Extras.Select(x => x with { Amount = Of(x.Amount), Pieces = null })],
         };
     }

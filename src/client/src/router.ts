@@ -1,4 +1,5 @@
 import { createRouter } from 'sv-router';
+import FromNotes from './routes/FromNotes.svelte';
 import NotBuilt from './routes/NotBuilt.svelte';
 import Pots from './routes/Pots.svelte';
 import Tonight from './routes/Tonight.svelte';
@@ -8,6 +9,7 @@ import Why from './routes/Why.svelte';
 export const { p, navigate, isActive, route } = createRouter({
   '/': Tonight,
   '/dinner/:id': Tonight,
+  '/notes': FromNotes,
   '/pots': Pots,
   '/why': Why,
   '/stove': NotBuilt,

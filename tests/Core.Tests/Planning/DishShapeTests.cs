@@ -114,6 +114,34 @@ public class DishShapeTests
         Assert.True(With(SaltSchool.InTheSoak).Forecast.Find(Marks.Light)!.Reference > With(SaltSchool.WithTheRice).Forecast.Find(Marks.Light)!.Reference);
     }
 
+    private static OtherPulse Other(string id, double grams) => new(Pulse(id), Mass.FromGrams(grams));
+
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void A_quicker_pulse_joins_the_slow_one_in_time_to_be_soft_with_it(bool withRice)
+    {
+        var plan = Planned(Dish("chickpea", 180, withRice ? "long_white" : null, withRice ? 250 : 0, SoakChoice.Overnight, Style.Saucy) with { Others = [Other("lentil_brown", 100)] });
+        var lentils = plan.Cook.IndexOf("pulse_lentil_brown");
+        Assert.InRange(plan.Forecast.Reference.Final[0].Doneness, Doneness.Wanted, 200);
+        var joins = plan.Forecast.Find(Marks.OtherIn)!.Reference;
+        Assert.True(joins > plan.Forecast.Find(Marks.Boils)!.Reference);
+        Assert.True(joins >= plan.Forecast.Find(Marks.Ready)!.Reference);
+        Assert.InRange(plan.MinuteOfDay(Marks.Table), (19 * 60) - 3, (19 * 60) + 3);
+        // Neither has collapsed, and two bags of their own pace are still on the table together more often than not by luck.
+        Assert.InRange(plan.Forecast.Reference.Final[lentils].Doneness, Doneness.Wanted, Doneness.MostWanted(Pulse("lentil_brown"), true) * 1.05);
+        Assert.True(plan.ShareTender > 0.3);
+    }
+
+    [Fact]
+    public void Two_pulses_with_a_lectin_stand_through_the_hard_boil_together()
+    {
+        var plan = Planned(Dish("kidney_red", 150, null, 0, SoakChoice.Overnight, Style.Saucy) with { Others = [Other("pinto", 150)] });
+        Assert.Null(plan.Forecast.Find(Marks.OtherIn));
+        Assert.Equal(2, plan.Gates.Count(g => g.Code == "lectin.hard_boil"));
+        Assert.Equal(2, plan.Cook.Actions.OfType<CookAction.Soak>().Count());
+    }
+
     [Fact]
     public void Onions_for_a_crowd_are_browned_in_batches_on_a_free_burner()
     {

@@ -114,15 +114,16 @@ public static class HandsPlanner
                 break;
         }
 
-        foreach (var x in plan.Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind))
+        // Leaves and spices are one task, ready for the first of them.
+        var wanted = plan.Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind).ToList();
+        if (wanted.Count > 0)
         {
-            var goesIn = x.Time switch
+            yield return (wanted.Sum(x => x.Amount.Grams), wanted.Min(x => x.Time switch
             {
                 ExtraTime.Start => At(plan.Dish.Soak == SoakChoice.Quick ? Marks.SoakEnds : Marks.Light) ?? join,
                 ExtraTime.Join => join,
                 _ => At(Marks.Seal) ?? At(Marks.Reheat) ?? join,
-            };
-            yield return (x.Amount.Grams, goesIn);
+            }));
         }
     }
 }

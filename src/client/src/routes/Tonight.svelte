@@ -4,6 +4,7 @@
   import PlanView from '../lib/features/tonight/PlanView.svelte';
   import RefusalCard from '../lib/features/tonight/RefusalCard.svelte';
   import WayChart from '../lib/features/tonight/WayChart.svelte';
+  import { addDays } from '../lib/format/time';
   import { kept } from '../lib/state/kept.svelte';
   import { household } from '../lib/state/kitchen.svelte';
   import { Tonight } from '../lib/state/tonight.svelte';
@@ -32,6 +33,21 @@
   });
   $effect(() => void kept.load());
 
+  /** A kept dinner as a pattern: the same dish on the next day that its hour comes, to be kept as a new one. */
+  async function again(id: string) {
+    const dinner = await kept.open(id);
+    const kitchen = household.kitchen;
+    if (!dinner || kitchen.state !== 'ready') return;
+    const now = kitchen.value.nowLocal;
+    const hour = dinner.dish.serveAtLocal.slice(10);
+    const today = now.slice(0, 10);
+    const day = dinner.dish.soak === 'overnight' || today + hour <= now ? addDays(today, 1) : today;
+    tonight.open = null;
+    begun = true;
+    navigate('/');
+    await tonight.change({ ...dinner.dish, serveAtLocal: day + hour });
+  }
+
   function fresh() {
     tonight.open = null;
     begun = false;
@@ -51,7 +67,7 @@
   <div class="grid gap-5 lg:grid-cols-[20.5rem_minmax(0,1fr)]">
     <div class="no-print flex flex-col gap-5">
       <DishForm {tonight} {kitchen} catalogue={household.catalogue.value} />
-      <KeptList {kitchen} openId={tonight.open?.id ?? null} onfresh={fresh} />
+      <KeptList {kitchen} openId={tonight.open?.id ?? null} onfresh={fresh} onagain={again} />
     </div>
     <div class="min-w-0" aria-busy={tonight.asking} data-answered-ms={tonight.lastMilliseconds}>
       {#if missing}

@@ -26,6 +26,10 @@ export type ExtraWish = Schemas['ExtraWishDto'];
 export type Hands = Schemas['HandsDto'];
 export type Slip = Schemas['SlipDto'];
 export type SlipAnswer = Schemas['SlipAnswerDto'];
+export type LineAnswer = Schemas['LineAnswerDto'];
+export type WordAnswer = Schemas['WordAnswerDto'];
+export type Notes = Schemas['NotesDto'];
+export type NoteAnswers = Required<Schemas['NoteAnswersDto']>;
 export type WayEvent = Schemas['WayEventDto'];
 export type Series = Schemas['SeriesDto'];
 export type Step = Schemas['StepDto'];
@@ -105,6 +109,11 @@ export const api = {
   compare: (before: Dish, after: Dish, signal: AbortSignal) =>
     answer(http.POST('/api/plans/compare', { body: { before, after }, signal })),
   calendar: (body: Dish) => answer(http.POST('/api/plans/calendar', { body, parseAs: 'blob' })),
+  line: (line: string, dish: Dish) => answer(http.POST('/api/line', { body: { line, dish } })),
+  words: (phrase: string, dish: Dish, signal: AbortSignal) =>
+    answer(http.POST('/api/words', { body: { phrase, dish }, signal })),
+  notes: (text: string, answers: NoteAnswers, dish: Dish) =>
+    answer(http.POST('/api/notes', { body: { text, answers, dish } })),
   extras: () => answer(http.GET('/api/catalogue/extras')),
   dinners: () => answer(http.GET('/api/cooks')),
   dinner: (id: string) => answer(http.GET('/api/cooks/{id}', at(id))),

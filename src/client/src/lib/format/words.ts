@@ -38,7 +38,7 @@ export const soaks: { id: string; name: string; hint: string }[] = [
 export const salts: Record<string, string> = {
   in_the_soak: 'in the soak',
   at_the_start: 'at the start',
-  with_the_rice: 'with the rice, or when soft',
+  with_the_rice: 'when they are soft',
   at_the_table: 'at the very end',
 };
 
@@ -128,6 +128,16 @@ export function stepLine(step: Step, plan: Plan): Line {
       return { title: 'Into the slow cooker, on high', detail: 'with all their liquid, lid on and left on' };
     case 'chill':
       return { title: 'The bowl into the fridge', detail: 'water and all: it is kept' };
+    case 'other_in':
+      return {
+        title: `${f.name} in: ${grams(f.grams ?? 0)}`,
+        detail: f.place === 'rice' ? 'with the rice' : 'full flame until it boils, then a lively simmer',
+      };
+    case 'other_soft':
+      return {
+        title: `Look every ${f.everyMinutes} min at the quicker ones`,
+        detail: `“${felt[f.felt ?? ''] ?? ''}”? Flame off, lid on`,
+      };
     case 'extra_in':
       return {
         title: `${f.name} in: ${grams(f.grams ?? 0)}`,
@@ -223,6 +233,12 @@ const times: Record<string, string> = {
 /** The shopping-board list: what, how much, and how to take it. */
 export function measureLines(m: MeasureOut, plan: Plan): { what: string; amount: string; note: string }[] {
   const lines = [{ what: plan.pulseName, amount: grams(m.pulseGrams), note: 'dry, picked over' }];
+  for (const o of m.others)
+    lines.push({
+      what: o.name,
+      amount: grams(o.grams),
+      note: o.collapsed ? 'dry; they will have fallen apart' : 'dry, picked over',
+    });
   if (m.soakMillilitres)
     lines.push({
       what: 'Water for the bowl',

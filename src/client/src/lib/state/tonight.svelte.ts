@@ -27,6 +27,7 @@ export class Tonight {
     seed: 1,
     method: 'open_pot',
     cookerId: null,
+    others: [],
     extras: [],
     riceVesselId: null,
     away: [],

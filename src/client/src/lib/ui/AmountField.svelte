@@ -6,9 +6,11 @@
     unit: string;
     onchange: (value: number, unit: string) => void;
     error?: string | null;
+    /** Units beside grams and cups. */
+    more?: { id: string; name: string }[];
   };
-  let { label, id, value, unit, onchange, error = null }: Props = $props();
-  const step = $derived(unit === 'g' ? 10 : 0.25);
+  let { label, id, value, unit, onchange, error = null, more = [] }: Props = $props();
+  const step = $derived(unit === 'g' ? 10 : unit === 'plate' ? 1 : 0.25);
 </script>
 
 <div>
@@ -28,13 +30,14 @@
       oninput={(e) => e.currentTarget.value !== '' && onchange(e.currentTarget.valueAsNumber, unit)}
     />
     <select
-      class="select join-item w-20 text-base"
+      class="select join-item w-[5.6rem] text-base"
       aria-label="{label}, unit"
       value={unit}
       onchange={(e) => onchange(value, e.currentTarget.value)}
     >
       <option value="g">g</option>
       <option value="cup">cups</option>
+      {#each more as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
     </select>
   </div>
   {#if error}<p id="{id}-error" class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}

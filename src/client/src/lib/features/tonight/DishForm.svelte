@@ -9,6 +9,8 @@
   import NamePicker from '../../ui/NamePicker.svelte';
   import { onMount } from 'svelte';
   import MoreWishes from './MoreWishes.svelte';
+  import OtherPulses from './OtherPulses.svelte';
+  import SayLine from './SayLine.svelte';
 
   type Props = { tonight: Tonight; kitchen: Kitchen; catalogue: Catalogue };
   let { tonight, kitchen, catalogue }: Props = $props();
@@ -20,6 +22,10 @@
   });
 
   const noRice = 'none';
+  const otherUnits = [
+    { id: 'plate', name: 'plates' },
+    { id: 'packet', name: 'bags' },
+  ];
   const dish = $derived(tonight.dish);
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
   const rice = $derived(catalogue.rices.find((r) => r.id === dish.riceId));
@@ -37,8 +43,12 @@
     [...new Set([...Array.from({ length: 8 }, (_, i) => addDays(today, i)), day])].filter(Boolean).sort(),
   );
 
+  /** Where a slower pulse leads, this one stands among the others. */
+  const own = $derived(tonight.plan?.measureOut.others.find((o) => o.pulseId === dish.pulseId));
   /** The amount as it was said, or as the plan answered it when nobody said one. */
-  const pulseAmount = $derived(dish.pulse ?? { value: tonight.plan?.measureOut.pulseGrams ?? 0, unit: 'g' });
+  const pulseAmount = $derived(
+    dish.pulse ?? { value: own?.grams ?? tonight.plan?.measureOut.pulseGrams ?? 0, unit: 'g' },
+  );
   const riceAmount = $derived(dish.rice ?? { value: tonight.plan?.measureOut.riceGrams ?? 0, unit: 'g' });
 
   const listed = async <T extends { id: string; name: string; matched: string | null }>(
@@ -47,6 +57,25 @@
     const answer = await call;
     return answer.ok ? answer.value : [];
   };
+
+  /** More eaters, more of everything that was weighed; what nobody weighed is the usual amount again. */
+  function people(count: number) {
+    const factor = count / Math.max(1, dish.people);
+    const scaled = <T extends { value: number; unit: string } | null | undefined>(a: T): T =>
+      a && a.unit !== 'plate'
+        ? {
+            ...a,
+            value: a.unit === 'g' ? Math.round(a.value * factor) : Math.round(a.value * factor * 4) / 4,
+          }
+        : a;
+    void tonight.change({
+      people: count,
+      pulse: scaled(dish.pulse),
+      rice: scaled(dish.rice),
+      others: (dish.others ?? []).map((o) => ({ ...o, amount: scaled(o.amount) })),
+      extras: (dish.extras ?? []).map((x) => ({ ...x, amount: scaled(x.amount), pieces: null })),
+    });
+  }
 
   let unread = $state(false);
   const timeFault = $derived(unread ? 'A time such as 19:00, please.' : tonight.fault('serveAtLocal'));
@@ -61,20 +90,15 @@
   function amount(what: 'pulse' | 'rice', value: number, unit: string) {
     const before = what === 'pulse' ? pulseAmount : riceAmount;
     const out = tonight.plan?.measureOut;
-    const same =
-      unit === before.unit || !out
-        ? value
-        : unit === 'cup'
-          ? what === 'pulse'
-            ? out.pulseCups
-            : (out.riceCups ?? value)
-          : what === 'pulse'
-            ? out.pulseGrams
-            : (out.riceGrams ?? value);
+    const grams = out ? (what === 'pulse' ? out.pulseGrams : (out.riceGrams ?? value)) : value;
+    const cups = out ? (what === 'pulse' ? out.pulseCups : (out.riceCups ?? value)) : value;
+    const anew: Record<string, number> = { g: grams, cup: cups, plate: dish.people, packet: 1 };
+    const same = unit === before.unit || !out ? value : (anew[unit] ?? value);
     void tonight.change({ [what]: { value: same, unit } });
   }
 </script>
 
+<SayLine {tonight} />
 <form class="dish flex flex-col gap-3.5 p-4" onsubmit={(e) => e.preventDefault()} aria-label="The dish">
   <NamePicker
     id="pulse"
@@ -84,6 +108,7 @@
     onchoose={(id) => tonight.change({ pulseId: id })}
     error={tonight.fault('pulseId')}
   />
+  <OtherPulses {tonight} {catalogue} find={(q, signal) => listed(api.findPulses(q, signal))} />
   <NamePicker
     id="rice"
     label="Rice"
@@ -104,8 +129,7 @@
         max="40"
         value={dish.people}
         aria-invalid={tonight.fault('people') ? true : undefined}
-        onchange={(e) =>
-          tonight.change({ people: e.currentTarget.valueAsNumber || 1, pulse: null, rice: null })}
+        onchange={(e) => people(e.currentTarget.valueAsNumber || 1)}
       />
       {#if tonight.fault('people')}<p class="text-error mt-1 text-sm" role="alert">
           {tonight.fault('people')}
@@ -118,6 +142,7 @@
       unit={pulseAmount.unit}
       onchange={(value, unit) => amount('pulse', value, unit)}
       error={tonight.fault('pulse')}
+      more={otherUnits}
     />
   </div>
   {#if dish.riceId}
@@ -128,6 +153,7 @@
       unit={riceAmount.unit}
       onchange={(value, unit) => amount('rice', value, unit)}
       error={tonight.fault('rice')}
+      more={otherUnits}
     />
   {/if}
   <Choice

@@ -23,8 +23,8 @@
 <fieldset>
   <legend class="mb-1 text-sm font-semibold">And in the pot</legend>
   {#each chosen as wish (wish.extraId)}
-    <div class="mb-2 grid grid-cols-[1fr_5.2rem_6.4rem_2.2rem] items-center gap-1.5">
-      <span class="truncate text-[0.95rem]" title={name(wish.extraId)}>{name(wish.extraId)}</span>
+    <div class="mb-2.5 grid grid-cols-[1fr_1.25fr_2.2rem] items-center gap-1.5">
+      <span class="col-span-3 text-[0.95rem]">{name(wish.extraId)}</span>
       <label class="input px-2"
         ><input
           class="w-full"

@@ -1,19 +1,29 @@
 <script lang="ts">
-  import { Plus, Trash2 } from '@lucide/svelte';
+  import { NotebookPen, Plus, Repeat, Trash2 } from '@lucide/svelte';
   import type { Kitchen } from '../../api/client';
   import { clock, dayName, dayOf } from '../../format/time';
   import { capital } from '../../format/words';
   import { kept } from '../../state/kept.svelte';
 
-  type Props = { kitchen: Kitchen; openId: string | null; onfresh: () => void };
-  let { kitchen, openId, onfresh }: Props = $props();
+  type Props = {
+    kitchen: Kitchen;
+    openId: string | null;
+    onfresh: () => void;
+    onagain: (id: string) => void;
+  };
+  let { kitchen, openId, onfresh, onagain }: Props = $props();
   const today = $derived(kitchen.nowLocal.slice(0, 10));
 </script>
 
 <section class="dish p-4" aria-labelledby="kept-title">
   <div class="flex items-center justify-between">
     <h2 id="kept-title" class="text-lg">Kept dinners</h2>
-    <button class="btn btn-ghost btn-sm" onclick={onfresh}><Plus size={16} /> New</button>
+    <span>
+      <a class="btn btn-ghost btn-sm px-2" href="/notes" title="Plan from somebody’s notes"
+        ><NotebookPen size={16} /> Notes</a
+      >
+      <button class="btn btn-ghost btn-sm px-2" onclick={onfresh}><Plus size={16} /> New</button>
+    </span>
   </div>
   {#if kept.list.state === 'failed'}
     <p class="text-error mt-2" role="alert">{kept.list.problem.detail}</p>
@@ -37,6 +47,14 @@
               )}
             </span>
           </a>
+          <button
+            class="btn btn-ghost btn-sm btn-square"
+            aria-label="Cook {line.title} again"
+            title="Cook it again"
+            onclick={() => onagain(line.id)}
+          >
+            <Repeat size={17} />
+          </button>
           <button
             class="btn btn-ghost btn-sm btn-square"
             aria-label="Delete {line.title}"

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import type { Plan } from '../../api/client';
+  import type { Dish, Plan } from '../../api/client';
   import { cups, grams, millilitres } from '../../format/amounts';
   import { measureLines } from '../../format/words';
+  import HowMuch from './HowMuch.svelte';
 
-  type Props = { plan: Plan; people: number };
-  let { plan, people }: Props = $props();
+  type Props = { plan: Plan; dish: Dish };
+  let { plan, dish }: Props = $props();
   const out = $derived(plan.measureOut);
   const lines = $derived(measureLines(out, plan));
   const inCups = $derived<Record<number, string>>({
@@ -62,7 +63,8 @@
       )} each.
     </p>
   {/if}
+  <HowMuch {dish} />
   <p class="mt-2 text-sm opacity-85">
-    {grams(out.cookedGrams)} on the table, about {grams(out.cookedGramsEach)} for each of {people}.
+    {grams(out.cookedGrams)} on the table, about {grams(out.cookedGramsEach)} for each of {dish.people}.
   </p>
 </section>

@@ -13,6 +13,7 @@
   import HandsLanes from './HandsLanes.svelte';
   import HouseWay from './HouseWay.svelte';
   import MeasureOut from './MeasureOut.svelte';
+  import PrintSheet from './PrintSheet.svelte';
   import PullBar from './PullBar.svelte';
   import SlipBar from './SlipBar.svelte';
   import StepList from './StepList.svelte';
@@ -62,7 +63,7 @@
   }
 </script>
 
-<article>
+<article class="no-print">
   <header>
     <h1 class="text-[1.9rem] leading-tight">
       {plan.title}, {dayName(dayOf(plan.serveAt, kitchen.zone), today)} at
@@ -106,9 +107,10 @@
   <div class="mt-4 grid gap-4 xl:grid-cols-[minmax(0,1.55fr)_minmax(0,1fr)]">
     <StepList {plan} zone={kitchen.zone} {today} />
     <div class="flex flex-col gap-4">
-      <MeasureOut {plan} people={tonight.dish.people} />
+      <MeasureOut {plan} dish={tonight.dish} />
       <HouseWay {tonight} {plan} />
       <Cautions cautions={plan.forecast.cautions} />
     </div>
   </div>
 </article>
+<PrintSheet {plan} dish={tonight.dish} {kitchen} />

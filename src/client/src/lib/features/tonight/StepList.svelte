@@ -24,7 +24,7 @@
 <section class="dish p-4" aria-labelledby="steps-title">
   <h2 id="steps-title" class="text-xl">Step by step</h2>
   <ol class="mt-2">
-    {#each steps as { step, line, day, spread } (step.kind + step.at)}
+    {#each steps as { step, line, day, spread }, i (i)}
       {#if day}
         <li class="text-sm font-semibold opacity-85" class:mt-3={step !== plan.steps[0]}>
           {capital(dayName(day, today))}

@@ -36,7 +36,7 @@
 </script>
 
 <li
-  class="border-base-300 grid gap-x-5 gap-y-1 border-t py-3 first:border-t-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]"
+  class="border-base-300 grid grid-cols-[minmax(0,1fr)] gap-x-5 gap-y-1 border-t py-3 first:border-t-0 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)]"
 >
   <div>
     <p class="font-semibold">{name}</p>

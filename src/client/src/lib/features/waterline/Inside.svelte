@@ -16,7 +16,9 @@
 
   const time = $derived(clock(series.at[here] ?? series.at[0] ?? '', zone));
   const liquid = $derived(series.liquorMillilitres[here]);
-  const inPot = $derived(series.layers.filter((l) => (l.bedCentimetres[here] ?? 0) > 0));
+  const inPot = $derived(
+    series.layers.filter((l) => l.kind !== 'extra' && (l.bedCentimetres[here] ?? 0) > 0),
+  );
   const words = $derived(
     `${time}: ${millilitres(liquid?.mid ?? 0)} of liquid, ${overBed(series.overBedCentimetres[here] ?? 0)} the bed, ` +
       inPot.map((l) => `${l.name} ${felt[l.felt[here] ?? ''] ?? ''}`).join(', '),

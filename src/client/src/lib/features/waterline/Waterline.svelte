@@ -68,7 +68,7 @@
     else return;
     event.preventDefault();
   }
-  const flagWidth = $derived(wide ? 112 : 74);
+  const flagWidth = $derived(wide ? 112 : 88);
   const placed = $derived(
     marks.map((m) => ({
       ...m,
@@ -253,7 +253,7 @@
           text-anchor="middle"
           class="text-[12px] font-semibold {mark.strong ? 'fill-secondary-content' : 'fill-base-content'}"
         >
-          {mark.text}{wide || mark.text.length < 6 ? ` ${time}` : ''}
+          {mark.text}{wide || mark.kind === 'table' ? ` ${time}` : ''}
         </text>
       {/snippet}
       {#if pullable(mark.pull)}
@@ -294,7 +294,7 @@
         {@const middle = Math.round((span.from + span.to) / 2)}
         {@const room = pic.at(span.to) - pic.at(span.from)}
         {@const high = pic.y(below(series, k, middle)) - pic.y(below(series, k + 1, middle))}
-        {#if room > 30 && high > 20}
+        {#if room > 30 && high > 20 && layer.kind !== 'extra'}
           {@const foot = pic.y(below(series, k, middle)) - Math.max(3, (high - (room > 110 ? 38 : 22)) / 2)}
           {@const named = room > 110 && high > 44}
           <g transform="translate({pic.at(middle) - 14} {foot - (named ? 38 : 22)})">
@@ -357,7 +357,12 @@
               <td>{mark.text}</td>
               <td>{millilitres(series.liquorMillilitres[i]?.mid ?? 0)}</td>
               <td>{bedTop(series, i) > 0 ? overBed(series.overBedCentimetres[i] ?? 0) : 'no bed yet'}</td>
-              <td>{series.layers.map((l) => `${l.name}: ${felt[l.felt[i] ?? ''] ?? ''}`).join('; ')}</td>
+              <td
+                >{series.layers
+                  .filter((l) => l.kind !== 'extra')
+                  .map((l) => `${l.name}: ${felt[l.felt[i] ?? ''] ?? ''}`)
+                  .join('; ')}</td
+              >
             </tr>
           {/each}
         </tbody>

@@ -20,6 +20,7 @@ const said: Record<string, { text: string; pull?: PullKind }> = {
   hold_over: { text: 'heat off' },
   look: { text: 'look' },
   join: { text: 'rice in', pull: 'join' },
+  other_in: { text: 'quicker in' },
   rice_light: { text: 'rice on' },
   seal: { text: 'turn down', pull: 'seal' },
   heat_off: { text: 'flame off', pull: 'flameOff' },

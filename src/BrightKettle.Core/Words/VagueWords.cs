@@ -1,0 +1,256 @@
+using System.Text.RegularExpressions;
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Words;
+
+/// <summary>What a vague word means here.</summary>
+/// <param name="Code">Stable: what kind of answer it is; sentences stand elsewhere.</param>
+/// <param name="Unit">mL, g, cm, W, min, C, h, or the name of a measure.</param>
+/// <param name="Confidence">A to D.</param>
+public sealed record VagueAnswer(string Code, double Low, double Typical, double High, string Unit, string Confidence)
+{
+    /// <summary>What was measured, where the phrase named it.</summary>
+    public string? Of { get; init; }
+}
+
+/// <summary>This pot, this bag, this flame: what a word is measured against.</summary>
+/// <param name="Cooker">With a weight, for whistles; null when the kitchen has none.</param>
+/// <param name="Slow">Null when the kitchen has none.</param>
+public sealed record WordsKitchen(Vessel Pot, Pulse Pulse, Mass PulseDry, Burner Burner, Vessel? Cooker, Vessel? Slow, double CupMillilitres, double RoomCelsius);
+
+/// <summary>Numbers for vague words, and words for numbers.</summary>
+public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames names, Simulator simulator)
+{
+    private static readonly IReadOnlyList<Measure> Measures = PulseCatalogue.ReadList<Measure>("measures.json");
+
+    /// <summary>Marks of a hob's dial where nobody says how many: most have 6 or 9.</summary>
+    private const int UsualMarks = 9;
+    private const int FewMarks = 6;
+
+    private const int MostLetters = 120;
+    private const double MostNumber = 100_000;
+
+    private const double Inch = 2.54;
+
+    /// <summary>A finger lying on the beans, cm (confidence D: 1.5 to 2).</summary>
+    private const double Finger = 1.7;
+
+    /// <summary>Everything the phrase can mean; empty when it means nothing here.</summary>
+    public IReadOnlyList<VagueAnswer> Answer(string phrase, WordsKitchen kitchen)
+    {
+        ArgumentNullException.ThrowIfNull(phrase);
+        ArgumentNullException.ThrowIfNull(kitchen);
+        var text = phrase.Trim().ToLowerInvariant();
+        if (text.Length > MostLetters)
+        {
+            return [];
+        }
+
+        if (Slow().IsMatch(text))
+        {
+            return Crock(text, kitchen);
+        }
+
+        if (Mark().Match(text) is { Success: true } mark)
+        {
+            return Marked(mark, kitchen.Burner);
+        }
+
+        if (Numbers.At(text, out var rest) is not { High: < MostNumber } number)
+        {
+            return [];
+        }
+
+        rest = rest.TrimStart().TrimStart('-').TrimStart();
+        if (Whistles().IsMatch(rest))
+        {
+            return Whistled((int)Math.Round(number.High), kitchen);
+        }
+
+        if (MinutesAtPressure().IsMatch(rest))
+        {
+            return ToWhistles(number.High, kitchen);
+        }
+
+        if (Over().Match(rest) is { Success: true } over)
+        {
+            var unit = over.Groups[1].Value;
+            var centimetres = number.High * (unit.StartsWith("inch", StringComparison.Ordinal) || unit == "in" ? Inch : unit.StartsWith("finger", StringComparison.Ordinal) ? Finger : unit == "mm" ? 0.1 : 1);
+            return Cover(centimetres, kitchen);
+        }
+
+        return Measured(number, rest, kitchen);
+    }
+
+    private List<VagueAnswer> Measured((double Low, double High) number, string rest, WordsKitchen kitchen)
+    {
+        var best = Measures
+            .SelectMany(m => m.Names.Select(n => (Measure: m, Name: n)))
+            .Where(m => rest == m.Name || rest.StartsWith(m.Name + " ", StringComparison.Ordinal))
+            .OrderByDescending(m => m.Name.Length)
+            .FirstOrDefault();
+        if (best.Measure is not { } measure)
+        {
+            return [];
+        }
+
+        var of = rest[best.Name.Length..].Trim();
+        of = of.StartsWith("of ", StringComparison.Ordinal) ? of[3..] : of;
+        var (low, typical, high) = measure.Kind == "household_cup"
+            ? (kitchen.CupMillilitres, kitchen.CupMillilitres, kitchen.CupMillilitres)
+            : (measure.Low, measure.Typical, measure.High);
+        var middle = (number.Low + number.High) / 2;
+        var volume = measure.Kind != "mass";
+        var amount = new VagueAnswer(volume ? "volume" : "mass", number.Low * low, middle * typical, number.High * high, volume ? "mL" : "g", measure.Confidence) { Of = of.Length > 0 ? of : null };
+        var answers = new List<VagueAnswer> { amount };
+        if (measure.Drained is { } drained)
+        {
+            answers.Add(new("drained", number.Low * drained * 0.95, middle * drained, number.High * drained * 1.05, "g", measure.Confidence));
+        }
+
+        if (volume && names.In(of).FirstOrDefault(n => n.Kind != "extra") is { } thing)
+        {
+            var perCup = thing.Kind == "pulse" ? catalogue.FindPulse(thing.Id)!.GramsPerCup : catalogue.FindRice(thing.Id)!.GramsPerCup;
+            double Grams(double millilitres) => millilitres * perCup / Portions.TableCupMillilitres;
+            answers.Add(new("weighs", Grams(amount.Low), Grams(amount.Typical), Grams(amount.High), "g", measure.Confidence) { Of = thing.Name });
+        }
+
+        // Plain units are turned back into words.
+        if (measure.Id is "millilitre" or "litre")
+        {
+            answers.AddRange(Back(amount.Typical, kitchen));
+        }
+
+        return answers;
+    }
+
+    /// <summary>Water that stands so high over the pulses in this pot: dry ones, as they lie at first.</summary>
+    private List<VagueAnswer> Cover(double centimetres, WordsKitchen kitchen)
+    {
+        var bag = new PulseIngredient("p", kitchen.PulseDry, kitchen.Pulse, new Pace(1, 0));
+        double Water(double uptake)
+        {
+            var (heap, solid) = PotGeometry.Of(bag, uptake, catalogue.Constants);
+            return heap - solid + (centimetres * kitchen.Pot.AreaSquareCentimetres);
+        }
+
+        var (dry, soaked) = (Water(0), Water(kitchen.Pulse.ColdCeiling));
+        return
+        [
+            new("cover_dry", dry * 0.9, dry, dry * 1.1, "mL", "C") { Of = kitchen.Pot.Name },
+            new("cover_soaked", soaked * 0.9, soaked, soaked * 1.1, "mL", "C") { Of = kitchen.Pot.Name },
+        ];
+    }
+
+    private List<VagueAnswer> Back(double millilitres, WordsKitchen kitchen)
+    {
+        var bag = new PulseIngredient("p", kitchen.PulseDry, kitchen.Pulse, new Pace(1, 0));
+        var (heap, solid) = PotGeometry.Of(bag, kitchen.Pulse.ColdCeiling, catalogue.Constants);
+        var area = kitchen.Pot.AreaSquareCentimetres;
+        var over = (PotGeometry.Level(heap, solid, millilitres, area) * area - heap) / area;
+        var glass = Measures.First(m => m.Id == "glass");
+        return
+        [
+            new("cups", millilitres / kitchen.CupMillilitres, millilitres / kitchen.CupMillilitres, millilitres / kitchen.CupMillilitres, "cup", "A"),
+            new("glasses", millilitres / glass.High, millilitres / glass.Typical, millilitres / glass.Low, "glass", "C"),
+            new("stands", over - 0.3, over, over + 0.3, "cm", "C") { Of = kitchen.Pot.Name },
+        ];
+    }
+
+    private static List<VagueAnswer> Marked(Match mark, Burner burner)
+    {
+        var at = double.Parse(mark.Groups["n"].Value, null);
+        double Watts(int marks) => burner.Least.Watts + ((burner.Most.Watts - burner.Least.Watts) * Math.Clamp((at - 1) / (marks - 1), 0, 1));
+        if (mark.Groups["of"].Length > 0 && int.Parse(mark.Groups["of"].Value, null) is > 1 and <= 20 and var marks)
+        {
+            return [new("flame", Watts(marks) * 0.85, Watts(marks), Watts(marks) * 1.15, "W", "C") { Of = burner.Name }];
+        }
+
+        return [new("flame", Watts(UsualMarks), (Watts(UsualMarks) + Watts(FewMarks)) / 2, Watts(FewMarks), "W", "D") { Of = burner.Name }];
+    }
+
+    /// <summary>Contents that a whistle is asked for, where nobody says: a dal for four.</summary>
+    private static readonly Mass UsualContents = Mass.FromGrams(1200);
+
+    /// <summary>A medium flame after the first whistle.</summary>
+    private static readonly Power Medium = Power.FromWatts(550);
+
+    private static Vessel Weight(WordsKitchen kitchen) => kitchen.Cooker
+        ?? new("typical", "a 5 L cooker with a weight", Length.FromCentimetres(22), Volume.FromMillilitres(5000)) { Cooker = Cooker.Typical(CookerKind.Weight, 5000) };
+
+    private List<VagueAnswer> Whistled(int count, WordsKitchen kitchen)
+    {
+        if (count is < 1 or > 20)
+        {
+            return [];
+        }
+
+        var cooker = Weight(kitchen);
+        var times = new WhistleAnswers(simulator).Times(cooker, kitchen.Burner, UsualContents, Medium, count);
+        var last = times[^1];
+        return
+        [
+            new("whistle_from_heat", last.Low, last.Minutes, last.High, "min", "C") { Of = cooker.Name },
+            new("whistle_from_first", last.Low - times[0].Low, last.Minutes - times[0].Minutes, last.High - times[0].High, "min", "C") { Of = cooker.Name },
+        ];
+    }
+
+    private List<VagueAnswer> ToWhistles(double minutes, WordsKitchen kitchen)
+    {
+        var cooker = Weight(kitchen);
+        var count = new WhistleAnswers(simulator).CountOf(cooker, kitchen.Burner, UsualContents, Medium, minutes);
+        return [new("whistles", Math.Max(1, Math.Floor(count * 0.7)), count, Math.Ceiling(count * 1.3), "whistle", "C") { Of = cooker.Name }];
+    }
+
+    /// <summary>A slow cooker two thirds full of water from the tap, run for ten hours.</summary>
+    private List<VagueAnswer> Crock(string text, WordsKitchen kitchen)
+    {
+        var slow = kitchen.Slow ?? new("typical", "a 6 L slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Slow, 6000) };
+        var flame = text.Contains("warm", StringComparison.Ordinal) ? Flame.Warm : text.Contains("low", StringComparison.Ordinal) && !text.Contains("high", StringComparison.Ordinal) ? Flame.Low : Flame.High;
+        var pinch = new PulseIngredient("p", Mass.FromGrams(1), catalogue.Pulses[0], new Pace(1, 0));
+        var cook = new Cook(
+            new CookKitchen(slow, kitchen.Burner, 0, kitchen.RoomCelsius),
+            [pinch],
+            [
+                new CookAction.Add(When.Next, "p"),
+                new CookAction.AddWater(When.Next, Mass.FromGrams(slow.Brim.Millilitres * 0.6), Temperature.FromCelsius(kitchen.RoomCelsius)),
+                new CookAction.Cover(When.Next, Lid.On),
+                new CookAction.Heat(When.Next, flame),
+                new CookAction.Serve(When.Later(Duration.FromHours(10))),
+            ],
+            Instant.FromUnixTimeSeconds(0),
+            1);
+        var run = simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
+        var ends = run.Samples[^1].Celsius;
+        var answers = new List<VagueAnswer> { new("slow_ends_at", ends - 4, ends, Math.Min(100, ends + 4), "C", "C") { Of = slow.Name } };
+        if (run.Samples.FirstOrDefault(s => s.Celsius >= 80) is { } there)
+        {
+            answers.Add(new("slow_to_80", there.Seconds / 3600 * 0.8, there.Seconds / 3600, there.Seconds / 3600 * 1.3, "h", "C") { Of = slow.Name });
+        }
+
+        return answers;
+    }
+
+    /// <summary>A household measure; kind is volume, mass or household_cup, figures in mL or g.</summary>
+    private sealed record Measure(string Id, IReadOnlyList<string> Names, string Kind, double Low, double Typical, double High, string Confidence, double? Drained = null);
+
+    [GeneratedRegex(@"\b(?:high|low|warm)\b.*\b(?:slow|crock)|\b(?:slow|crock).*\b(?:high|low|warm)\b")]
+    private static partial Regex Slow();
+
+    [GeneratedRegex(@"^(?:mark|gas mark|setting|number)\s*(?<n>\d{1,2}(?:\.\d)?)(?:\s*(?:of|/)\s*(?<of>\d{1,2}))?$")]
+    private static partial Regex Mark();
+
+    [GeneratedRegex(@"^whistles?\b")]
+    private static partial Regex Whistles();
+
+    [GeneratedRegex(@"^(?:min|mins|minutes?)\b.*\b(?:pressure|whistles?)\b")]
+    private static partial Regex MinutesAtPressure();
+
+    [GeneratedRegex(@"^(inch|inches|in|fingers?|finger's breadth|cm|mm)\b\s*(?:over|above|of water over|of water above|deep over)?.*$")]
+    private static partial Regex Over();
+}

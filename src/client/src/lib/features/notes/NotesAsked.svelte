@@ -1,0 +1,76 @@
+<script lang="ts">
+  import { api } from '../../api/client';
+  import { fieldOf, type FromNotes } from '../../state/notes.svelte';
+  import Choice from '../../ui/Choice.svelte';
+  import NamePicker from '../../ui/NamePicker.svelte';
+
+  type Props = { notes: FromNotes; onplan: () => void };
+  let { notes, onplan }: Props = $props();
+  const found = $derived(notes.found!);
+  const fault = (code: string) =>
+    notes.problem?.errors?.find((e) => e.field === `answers.${fieldOf[code]}`)?.detail ?? null;
+</script>
+
+<section class="dish p-4" aria-labelledby="asked-title">
+  <h2 id="asked-title" class="text-xl">
+    {found.title ?? 'These notes'}{found.people ? `, for ${found.people}` : ''}
+  </h2>
+  {#each found.doubts as doubt (doubt.code)}
+    <p class="bg-warning text-warning-content mt-2 rounded-lg px-3 py-2" role="alert">{doubt.text}</p>
+  {/each}
+  {#if found.questions.length}
+    <p class="mt-2">They leave out:</p>
+    <div class="mt-2 grid gap-4 sm:grid-cols-2">
+      {#each found.questions as q (q.code)}
+        {@const field = fieldOf[q.code]}
+        {#if field && q.choices.length}
+          <Choice
+            legend={q.text}
+            name={q.code}
+            value={String(notes.answers[field] ?? '')}
+            options={q.choices.map((c) => ({ id: c.id, name: c.text }))}
+            onchange={(id) => notes.answer(field, id)}
+            error={fault(q.code)}
+          />
+        {:else if field && q.code === 'pulse'}
+          <NamePicker
+            id="note-pulse"
+            label={q.text}
+            chosen=""
+            find={async (text, signal) => {
+              const answer = await api.findPulses(text, signal);
+              return answer.ok ? answer.value : [];
+            }}
+            onchoose={(id) => notes.answer('pulseId', id)}
+          />
+        {:else if field}
+          <div>
+            <label class="mb-1 block text-sm font-semibold" for="note-{q.code}">{q.text}</label>
+            <label class="input w-full text-base">
+              <input
+                id="note-{q.code}"
+                type="number"
+                min="0"
+                inputmode="decimal"
+                aria-invalid={fault(q.code) ? true : undefined}
+                onchange={(e) =>
+                  e.currentTarget.value !== '' && notes.answer(field, e.currentTarget.valueAsNumber)}
+              />
+              <span>{q.code === 'water' ? 'mL' : q.unit}</span>
+            </label>
+            {#if fault(q.code)}<p class="text-error mt-1 text-sm" role="alert">{fault(q.code)}</p>{/if}
+          </div>
+        {/if}
+      {/each}
+    </div>
+  {:else}
+    {#if found.gives}<p class="mt-2">{found.gives.text}</p>
+      {#each found.gives.gates as gate (gate.code)}
+        <p class="text-error mt-2 font-semibold" role="alert">{gate.text}</p>
+      {/each}
+    {/if}
+    {#if found.dish}
+      <button class="btn btn-primary mt-3" onclick={onplan}>Plan this dinner</button>
+    {/if}
+  {/if}
+</section>

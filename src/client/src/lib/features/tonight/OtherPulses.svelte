@@ -1,0 +1,67 @@
+<script lang="ts">
+  import { Plus, X } from '@lucide/svelte';
+  import type { Catalogue, Found } from '../../api/client';
+  import type { Tonight } from '../../state/tonight.svelte';
+  import NamePicker from '../../ui/NamePicker.svelte';
+
+  type Props = {
+    tonight: Tonight;
+    catalogue: Catalogue;
+    find: (q: string, signal: AbortSignal) => Promise<Found[]>;
+  };
+  let { tonight, catalogue, find }: Props = $props();
+
+  let adding = $state(false);
+  const others = $derived(tonight.dish.others ?? []);
+  const out = $derived(tonight.plan?.measureOut);
+  const name = (id: string) => catalogue.pulses.find((p) => p.id === id)?.said ?? id;
+  /** Grams as they were said, or as the plan has them: the slowest leads, so one of these may stand at its head. */
+  const grams = (id: string, said: number | undefined) =>
+    said ?? out?.others.find((o) => o.pulseId === id)?.grams ?? out?.pulseGrams ?? '';
+  const fault = $derived(tonight.problem?.errors?.find((e) => e.field.startsWith('others'))?.detail ?? null);
+</script>
+
+{#each others as other (other.pulseId)}
+  <div class="grid grid-cols-[1fr_6.2rem_2.2rem] items-center gap-1.5">
+    <span class="text-[0.95rem]">and {name(other.pulseId).toLowerCase()}</span>
+    <label class="input px-2">
+      <input
+        class="w-full"
+        type="number"
+        min="20"
+        aria-label="{name(other.pulseId)}, grams"
+        value={grams(other.pulseId, other.amount?.value)}
+        onchange={(e) =>
+          e.currentTarget.value !== '' &&
+          tonight.change({
+            others: others.map((o) =>
+              o === other ? { ...o, amount: { value: e.currentTarget.valueAsNumber, unit: 'g' } } : o,
+            ),
+          })}
+      /><span class="text-sm">g</span>
+    </label>
+    <button
+      type="button"
+      class="btn btn-ghost btn-sm btn-square"
+      aria-label="Leave out {name(other.pulseId)}"
+      onclick={() => tonight.change({ others: others.filter((o) => o !== other) })}><X size={16} /></button
+    >
+  </div>
+{/each}
+{#if adding}
+  <NamePicker
+    id="other"
+    label="And another pulse"
+    chosen=""
+    {find}
+    onchoose={(pulseId) => {
+      adding = false;
+      void tonight.change({ others: [...others, { pulseId, amount: null }] });
+    }}
+  />
+{:else if others.length < 3}
+  <button type="button" class="btn btn-ghost btn-sm -mt-2 self-start px-1" onclick={() => (adding = true)}>
+    <Plus size={16} /> another pulse
+  </button>
+{/if}
+{#if fault}<p class="text-error text-sm" role="alert">{fault}</p>{/if}

@@ -1,0 +1,145 @@
+<script lang="ts">
+  import type { Dish, Kitchen, Plan } from '../../api/client';
+  import { cups } from '../../format/amounts';
+  import { dinnersOf } from '../../format/chance';
+  import { clock, dayName, dayOf, minutesBetween, range } from '../../format/time';
+  import { capital, joinSentence, measureLines, stepLine } from '../../format/words';
+
+  type Props = { plan: Plan; dish: Dish; kitchen: Kitchen };
+  let { plan, dish, kitchen }: Props = $props();
+
+  const zone = $derived(kitchen.zone);
+  const today = $derived(kitchen.nowLocal.slice(0, 10));
+  const table = $derived(plan.steps.find((s) => s.kind === 'table'));
+  const out = $derived(plan.measureOut);
+  const vessel = $derived(kitchen.vessels.find((v) => v.id === dish.vesselId));
+  const comesOut = $derived(out.extras.filter((x) => x.pieces > 0));
+</script>
+
+<!-- One page of A4 or Letter: it hangs beside the stove. -->
+<div class="sheet" aria-hidden="true">
+  <p class="title">
+    {plan.title}, {dayName(dayOf(plan.serveAt, zone), today)} at {clock(plan.serveAt, zone)}
+  </p>
+  <p>
+    For {dish.people}, in the {vessel?.name ?? 'pot'}. {plan.join ? `${joinSentence(plan.join)}. ` : ''}On the
+    table {table ? range(table.early, table.late, zone) : ''}: tender together in {dinnersOf(plan.withLooks)}.
+  </p>
+  <div class="columns">
+    <div>
+      <p class="head">Step by step</p>
+      <table>
+        <tbody>
+          {#each plan.steps as step, i (i)}
+            {@const line = stepLine(step, plan)}
+            {@const before = plan.steps[i - 1]}
+            {#if !before || dayOf(before.at, zone) !== dayOf(step.at, zone)}
+              <tr><th colspan="2">{capital(dayName(dayOf(step.at, zone), today))}</th></tr>
+            {/if}
+            <tr>
+              <td class="time">{clock(step.at, zone)}</td>
+              <td>
+                <strong>{line.title}</strong>
+                <span
+                  >{line.detail}{minutesBetween(step.early, step.late) > 1
+                    ? ` (${range(step.early, step.late, zone)})`
+                    : ''}</span
+                >
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    <div>
+      <p class="head">Measure out</p>
+      <table>
+        <tbody>
+          {#each measureLines(out, plan) as line, i (i)}
+            <tr>
+              <td>{line.what} <span>{line.note}</span></td>
+              <td class="amount">{line.amount}{i === 0 ? ` · ${cups(out.pulseCups)}` : ''}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      {#if comesOut.length}
+        <p>
+          <strong>To come out again:</strong>
+          {comesOut
+            .map((x) => `${x.name.toLowerCase()} ${'☐ '.repeat(Math.min(x.pieces, 12)).trim()}`)
+            .join('; ')}
+        </p>
+      {/if}
+      {#if plan.hands.dayBefore.length}
+        <p><strong>The day before:</strong> {plan.hands.dayBefore.join('; ').toLowerCase()}.</p>
+      {/if}
+      {#if plan.hands.tasks.length}
+        <p>
+          <strong>Beside:</strong>
+          {plan.hands.tasks.map((t) => `${clock(t.from, zone)} ${t.name.toLowerCase()}`).join('; ')}.
+        </p>
+      {/if}
+      <p class="head">Mind</p>
+      <ul>
+        {#each plan.forecast.cautions as c (c.code)}<li><strong>{c.title}.</strong> {c.text}</li>{/each}
+      </ul>
+    </div>
+  </div>
+</div>
+
+<style>
+  .sheet {
+    display: none;
+  }
+  @media print {
+    .sheet {
+      display: block;
+      color: black;
+      font-size: 10pt;
+      line-height: 1.25;
+    }
+    .title {
+      font-family: var(--font-display);
+      font-size: 16pt;
+    }
+    .head {
+      font-family: var(--font-display);
+      font-size: 11pt;
+      margin-top: 2mm;
+    }
+    .columns {
+      display: grid;
+      grid-template-columns: 1.35fr 1fr;
+      gap: 7mm;
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+    }
+    td,
+    th {
+      border-top: 0.4pt solid #999;
+      padding: 0.7mm 0;
+      text-align: left;
+      vertical-align: top;
+    }
+    td span {
+      display: block;
+      font-size: 9pt;
+    }
+    .time {
+      width: 12mm;
+      font-weight: 700;
+    }
+    .amount {
+      padding-left: 3mm;
+      text-align: right;
+      font-weight: 700;
+      white-space: nowrap;
+    }
+    li {
+      font-size: 8.4pt;
+    }
+  }
+</style>

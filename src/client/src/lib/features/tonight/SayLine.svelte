@@ -1,0 +1,50 @@
+<script lang="ts">
+  import { api, type LineAnswer } from '../../api/client';
+  import type { Problem } from '../../api/problem';
+  import type { Tonight } from '../../state/tonight.svelte';
+
+  type Props = { tonight: Tonight };
+  let { tonight }: Props = $props();
+
+  let line = $state('');
+  let answer = $state.raw<LineAnswer | null>(null);
+  let problem = $state.raw<Problem | null>(null);
+
+  async function say(event: SubmitEvent) {
+    event.preventDefault();
+    if (!line.trim()) return;
+    const told = await api.line(line, { ...tonight.dish });
+    problem = told.ok ? null : told.problem;
+    answer = told.ok ? told.value : null;
+    if (!told.ok) return;
+    await tonight.change(told.value.dish);
+    // Read in whole, it makes room for the next; else it stays to be mended.
+    if (told.value.notUnderstood.length === 0) line = '';
+  }
+</script>
+
+<form class="dish p-4" onsubmit={say}>
+  <label class="mb-1 block text-sm font-semibold" for="line">Say it in one line</label>
+  <div class="join w-full">
+    <input
+      id="line"
+      class="input join-item w-full min-w-0 text-base"
+      placeholder="for six, at seven: lentils with rice"
+      autocomplete="off"
+      maxlength="400"
+      bind:value={line}
+      aria-describedby="line-answer"
+      aria-invalid={problem ? true : undefined}
+    />
+    <button class="btn btn-primary join-item" type="submit">Plan</button>
+  </div>
+  <p id="line-answer" class="text-sm" role="status">
+    {#if problem}<span class="text-error">{problem.detail}</span>
+    {:else if answer}
+      {#if answer.understood.length}<span class="mt-1 block">Read: {answer.understood.join(', ')}.</span>{/if}
+      {#if answer.notUnderstood.length}
+        <span class="text-error mt-1 block">Not understood: {answer.notUnderstood.join(', ')}.</span>
+      {/if}
+    {/if}
+  </p>
+</form>

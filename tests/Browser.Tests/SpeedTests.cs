@@ -1,0 +1,43 @@
+using System.Globalization;
+using Xunit;
+
+namespace BrightKettle.Browser.Tests;
+
+/// <summary>Timed by itself: another browser beside it would be measured too.</summary>
+[CollectionDefinition("alone", DisableParallelization = true)]
+public sealed class Alone;
+
+[Collection("alone")]
+public sealed class SpeedTests(ITestOutputHelper output)
+{
+    [Fact]
+    public void The_picture_keeps_up_with_a_finger_and_the_times_go_into_the_log()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            // What is compiled on the way is compiled first, as in a server that has run for a minute.
+            for (var i = 0; i < 3; i++)
+            {
+                Hand.Drag(k, "join", i % 2 == 0 ? 60 : -60, 20);
+                Hand.Drop(k);
+            }
+
+            k.Driver.ExecuteScript("performance.clearMeasures()");
+            for (var i = 0; i < 4; i++)
+            {
+                Hand.Drag(k, "join", i % 2 == 0 ? 80 : -80, 20);
+                Hand.Drop(k);
+            }
+
+            var times = ((IReadOnlyCollection<object>)k.Driver.ExecuteScript("return performance.getEntriesByName('kettle-pull').map((e) => e.duration)")!)
+                .Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture)).Order().ToList();
+            Assert.True(times.Count > 20);
+            var line = string.Create(CultureInfo.InvariantCulture, $"median {times[times.Count / 2]:0} ms, 95th percentile {times[(int)(times.Count * 0.95)]:0} ms, {times.Count} pulls");
+            output.WriteLine(line);
+            Directory.CreateDirectory(Path.Combine(Kitchen.Root, "artifacts", "logs"));
+            File.WriteAllText(Path.Combine(Kitchen.Root, "artifacts", "logs", "pull-to-picture.txt"), line + "\n");
+        });
+    }
+}

@@ -1,0 +1,135 @@
+using System.Net.Http.Json;
+using BrightKettle.Core.Words;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Problems;
+using Xunit;
+
+namespace BrightKettle.Server.Tests;
+
+/// <summary>One-line dinners, vague words and other people's notes over the interface.</summary>
+public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
+{
+    private readonly HttpClient _http = server.CreateClient();
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    private Task<HttpResponseMessage> Post<T>(string path, T body) => _http.PostAsJsonAsync(path, body, Cancel);
+
+    private async Task<T> Get<T>(string path, object body) => (await (await Post(path, body)).Content.ReadFromJsonAsync<T>(Cancel))!;
+
+    [Fact]
+    public async Task One_line_changes_what_it_says_and_nothing_else()
+    {
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest("for six, at half past seven: borlotti, saucy", KettleServer.Dish()));
+        Assert.Equal((6, "borlotti", "saucy", "2026-11-24T19:30"), (answer.Dish.People, answer.Dish.PulseId, answer.Dish.Style, answer.Dish.ServeAtLocal));
+        Assert.Equal(("brown_basmati", "overnight", "blue-pot"), (answer.Dish.RiceId, answer.Dish.Soak, answer.Dish.VesselId));
+        // 18:00 in the demo's kitchen: five o'clock has passed, so it is tomorrow's.
+        Assert.Equal("2026-11-25T17:00", (await Get<LineAnswerDto>("/api/line", new LineRequest("at five", KettleServer.Dish()))).Dish.ServeAtLocal);
+    }
+
+    [Fact]
+    public async Task A_slip_of_spelling_is_forgiven_and_what_is_not_understood_is_told()
+    {
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest("chikpeas with gravel", KettleServer.Dish() with { PulseId = "adzuki" }));
+        Assert.Equal("chickpea", answer.Dish.PulseId);
+        Assert.Equal(["gravel"], answer.NotUnderstood);
+        Assert.Equal((400, "words.too_long", "line"), await (await Post("/api/line", new LineRequest(new string('x', 500), KettleServer.Dish()))).Problem());
+    }
+
+    [Theory]
+    [InlineData("an inch over", "cover_soaked", "Blue pot")]
+    [InlineData("a glass", "volume", "mL")]
+    [InlineData("mark 4", "flame", "front burner")]
+    [InlineData("six whistles", "whistle_from_first", "first whistle")]
+    [InlineData("high in the slow cooker", "slow_ends_at", "Day crock")]
+    [InlineData("a handful of leaves", "mass", "20 g")]
+    public async Task A_vague_word_is_answered_for_this_pot_in_a_sentence(string phrase, string code, string says)
+    {
+        var answers = await Get<List<WordAnswerDto>>("/api/words", new WordsRequest(phrase, KettleServer.Dish()));
+        Assert.Contains(answers, a => a.Code == code && a.Text.Contains(says, StringComparison.Ordinal) && a.Low <= a.Typical && a.Typical <= a.High);
+    }
+
+    [Fact]
+    public async Task A_word_that_means_nothing_has_no_answer() => Assert.Empty(await Get<List<WordAnswerDto>>("/api/words", new WordsRequest("blue", KettleServer.Dish())));
+
+    private const string Recipe = """
+        {"@context":"https://schema.org","@graph":[{"@type":["Recipe"],"name":"Pier-end pinto","recipeYield":"4 plates",
+        "recipeIngredient":["250 g pinto beans","1 bay leaf","1 tin tomatoes"],
+        "recipeInstructions":[{"@type":"HowToSection","itemListElement":[{"@type":"HowToStep","text":"Soak the beans overnight."},{"@type":"HowToStep","text":"Bring to the boil and simmer for 75 minutes."}]}]}]}
+        """;
+
+    [Fact]
+    public async Task A_recipe_in_json_ld_is_recognised_and_only_its_gaps_are_asked()
+    {
+        var first = await Get<NotesDto>("/api/notes", new NotesRequest(Recipe, new(), KettleServer.Dish()));
+        Assert.Equal(("Pier-end pinto", 4), (first.Title, first.People));
+        Assert.Contains(first.Amounts, a => a is { Id: "pinto", Grams: 250 });
+        Assert.Equal(["lid", "salt", "water"], first.Questions.Select(q => q.Code).Order());
+        Assert.Null(first.Gives);
+        Assert.Null(first.Dish);
+        var whole = await Get<NotesDto>("/api/notes", new NotesRequest(Recipe, new(WaterGrams: 1500, Lid: "ajar", SaltGrams: 8), KettleServer.Dish()));
+        Assert.Empty(whole.Questions);
+        Assert.Contains("Followed as written", whole.Gives!.Text, StringComparison.Ordinal);
+        Assert.Equal(("pinto", "overnight", "open_pot"), (whole.Dish!.PulseId, whole.Dish.Soak, whole.Dish.Method));
+        Assert.True((await Post("/api/plans", whole.Dish)).IsSuccessStatusCode);
+        // The cook of the notes is one of ours: its own form can be forecast again.
+        Assert.True((await Post("/api/forecast", whole.Gives.Cook)).IsSuccessStatusCode);
+    }
+
+    [Fact]
+    public async Task A_page_that_carries_the_recipe_is_read_too()
+    {
+        var page = $"<html><head><script type=\"application/ld+json\">{Recipe}</script></head><body>hello</body></html>";
+        Assert.Equal("Pier-end pinto", (await Get<NotesDto>("/api/notes", new NotesRequest(page, new(), KettleServer.Dish()))).Title);
+    }
+
+    [Fact]
+    public async Task Eight_litres_for_a_cup_of_chickpeas_is_queried()
+    {
+        var notes = await Get<NotesDto>("/api/notes", new NotesRequest("1 cup chickpeas\n8 litres water\nSoak overnight, boil and simmer 80 minutes", new(), KettleServer.Dish()));
+        Assert.Contains("8.0 L", Assert.Single(notes.Doubts, d => d.Code == "too_much_water").Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Notes_that_are_not_safe_say_so()
+    {
+        var notes = await Get<NotesDto>("/api/notes", new NotesRequest(
+            "250 g kidney beans\n1 l water\n8 g salt\nSoak overnight, then slow cook on low for 8 hours", new(), KettleServer.Dish()));
+        Assert.Contains(notes.Doubts, d => d.Code == "low_for_lectin");
+        Assert.Contains(notes.Gives!.Gates, g => g.Code == "lectin.not_boiled");
+    }
+
+    [Theory]
+    [InlineData("", "request.missing", "text")]
+    [InlineData("{\"@type\":", null, null)]
+    [InlineData("[1,2,[[[[[[[[[[]]]]]]]]]]]", null, null)]
+    [InlineData("<script type='application/ld+json'>nonsense</script>", null, null)]
+    public async Task Broken_notes_are_refused_or_asked_about_never_a_fault(string text, string? code, string? field)
+    {
+        var response = await Post("/api/notes", new NotesRequest(text, new(), KettleServer.Dish()));
+        if (code is not null)
+        {
+            Assert.Equal((400, code, field), await response.Problem());
+            return;
+        }
+
+        Assert.Equal("pulse", (await response.Content.ReadFromJsonAsync<NotesDto>(Cancel))!.Questions[0].Code);
+    }
+
+    [Theory]
+    [InlineData("lid", "half", "answers.lid")]
+    [InlineData("clockStart", "noon", "answers.clockStart")]
+    public async Task A_wrong_answer_is_named(string field, string word, string at)
+    {
+        var answers = field == "lid" ? new NoteAnswersDto(Lid: word) : new NoteAnswersDto(ClockStart: word);
+        Assert.Equal((400, "request.unknown_word", at), await (await Post("/api/notes", new NotesRequest("pinto", answers, KettleServer.Dish()))).Problem());
+        Assert.Equal((400, "request.out_of_range", "answers.waterGrams"), await (await Post("/api/notes", new NotesRequest("pinto", new(WaterGrams: 1e9), KettleServer.Dish()))).Problem());
+    }
+
+    [Fact]
+    public void Every_question_and_doubt_has_words()
+    {
+        Assert.All(["pulse", "pulse_grams", "rice_grams", "water", "minutes", "soak", "lid", "clock_start", "release", "salt"], (string c) => Assert.EndsWith("?", WordSentences.Question(c).Text, StringComparison.Ordinal));
+        Assert.All(["too_much_water", "too_little_water", "too_short", "too_long", "too_much_salt", "low_for_lectin"], (string c) => Assert.NotEmpty(WordSentences.Doubt(new NoteDoubt(c, 3, 1, 2))));
+    }
+}
