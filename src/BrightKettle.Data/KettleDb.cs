@@ -16,6 +16,8 @@ public sealed class KettleDb(DbContextOptions<KettleDb> options) : DbContext(opt
 
     public DbSet<VesselRow> Vessels => Set<VesselRow>();
 
+    public DbSet<ShelfRow> Shelf => Set<ShelfRow>();
+
     public DbSet<BurnerRow> Burners => Set<BurnerRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)

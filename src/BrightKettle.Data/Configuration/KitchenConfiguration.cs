@@ -22,6 +22,14 @@ internal sealed class VesselConfiguration : IEntityTypeConfiguration<VesselRow>
     }
 }
 
+internal sealed class ShelfConfiguration : IEntityTypeConfiguration<ShelfRow>
+{
+    public void Configure(EntityTypeBuilder<ShelfRow> builder)
+    {
+        builder.ToTable("shelf");
+    }
+}
+
 internal sealed class BurnerConfiguration : IEntityTypeConfiguration<BurnerRow>
 {
     public void Configure(EntityTypeBuilder<BurnerRow> builder)

@@ -245,6 +245,21 @@ namespace BrightKettle.Data.Migrations
                         });
                 });
 
+            modelBuilder.Entity("BrightKettle.Data.Records.ShelfRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("id");
+
+                    b.Property<double>("Grams")
+                        .HasColumnType("REAL")
+                        .HasColumnName("grams");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("shelf", (string)null);
+                });
+
             modelBuilder.Entity("BrightKettle.Data.Records.VesselRow", b =>
                 {
                     b.Property<string>("Id")

@@ -61,6 +61,15 @@ public sealed class VesselRow
     public int Position { get; set; }
 }
 
+/// <summary>What is left of a pulse or a rice.</summary>
+public sealed class ShelfRow
+{
+    /// <summary>In the catalogue.</summary>
+    public required string Id { get; init; }
+
+    public double Grams { get; set; }
+}
+
 /// <summary>A burner of the household, by what reaches the pot.</summary>
 public sealed class BurnerRow
 {

@@ -1,7 +1,7 @@
 namespace BrightKettle.Server.Contracts;
 
 /// <summary>An amount as it was said.</summary>
-/// <param name="Unit">g, cup, plate or packet; for extras g, mL, cup or piece.</param>
+/// <param name="Unit">g, cup, plate, packet or shelf (all that is left there, whatever the value); for extras g, mL, cup or piece.</param>
 public sealed record AmountDto(double Value, string Unit);
 
 /// <summary>What is wanted.</summary>

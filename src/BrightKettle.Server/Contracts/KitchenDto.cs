@@ -23,10 +23,17 @@ public sealed record KitchenDto(
     int Version,
     IReadOnlyList<VesselDto> Vessels,
     IReadOnlyList<BurnerDto> Burners,
+    IReadOnlyList<ShelfDto> Shelf,
     DateTimeOffset Now,
     string NowLocal);
 
 public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre, string? Cooker);
+
+/// <summary>What is left of a pulse or a rice.</summary>
+public sealed record ShelfDto(string Id, string Name, double Grams);
+
+/// <summary>What is left now, g; 0 takes it off the shelf.</summary>
+public sealed record ShelfChange(double Grams);
 
 public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts);
 

@@ -88,7 +88,8 @@ public sealed record HandsDto(
 public sealed record HandDto(string Id, string Name, DateTimeOffset From, DateTimeOffset To, bool Attended, bool Burner);
 
 /// <summary>A pot and when its flame burns.</summary>
-public sealed record LaneDto(string VesselName, IReadOnlyList<SpanDto> Burns);
+/// <param name="BurnerName">Null for an appliance with a heat of its own.</param>
+public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyList<SpanDto> Burns);
 
 /// <summary>A solved way with its forecast and the cook behind it.</summary>
 /// <param name="Order">pulse_alone, pulse_first, together or rice_first.</param>

@@ -51,11 +51,11 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             return null;
         }
 
-        var pulseGrams = Grams(dto.Pulse, pulse.GramsPerCup, people * Portions.PulseGramsEach(rice is not null), people, "pulse", checks);
+        var pulseGrams = Grams(dto.Pulse, pulse.Id, pulse.GramsPerCup, people * Portions.PulseGramsEach(rice is not null), people, "pulse", checks);
         var others = Others(dto, pulse, people, rice is not null, checks);
         // Several pulses share the usual amount.
         var (lead, leadGrams, joining) = Slowest(pulse, dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams, others);
-        var riceGrams = rice is null ? 0 : Grams(dto.Rice, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
+        var riceGrams = rice is null ? 0 : Grams(dto.Rice, rice.Id, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
         return checks.Any
             ? null
             : new Dish(
@@ -135,7 +135,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             }
 
             var usual = people * Portions.PulseGramsEach(withRice) / (1 + wishes.Count);
-            list.Add(new(pulse, Mass.FromGrams(Grams(wishes[i].Amount, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))));
+            list.Add(new(pulse, Mass.FromGrams(Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))));
         }
 
         return list;
@@ -185,7 +185,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     /// <summary>A bag as most shops sell it, g.</summary>
     private const double PacketGrams = 500;
 
-    private double Grams(AmountDto? amount, double gramsPerCup, double usual, int people, string field, FieldChecks checks)
+    private double Grams(AmountDto? amount, string id, double gramsPerCup, double usual, int people, string field, FieldChecks checks)
     {
         if (amount is null)
         {
@@ -196,6 +196,11 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         {
             case "g":
                 return checks.Within(amount.Value, 20, 5000, field);
+            case "shelf" when kitchen.ShelfGrams.TryGetValue(id, out var left):
+                return left;
+            case "shelf":
+                checks.Add("dish.not_on_shelf", field);
+                return usual;
             case "plate":
                 return checks.Within(amount.Value, 1, 40, field) * usual / people;
             case "packet":
@@ -261,7 +266,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 }
 
 /// <summary>The household as the core knows it, with its row.</summary>
-public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWays HouseWays, IReadOnlyList<Vessel> Vessels, IReadOnlyList<Burner> Burners);
+public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWays HouseWays, IReadOnlyList<Vessel> Vessels, IReadOnlyList<Burner> Burners, IReadOnlyDictionary<string, double> ShelfGrams);
 
 /// <summary>The household's choice where cooks disagree.</summary>
 public sealed record HouseWays(SaltSchool Salt, double SaltPercent, bool KeepsSoakWater);

@@ -40,6 +40,7 @@ public static class HandsMapper
         var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).ToList();
         return [.. Enumerable.Range(0, kitchen.VesselCount).Select(v => new LaneDto(
             kitchen[v].Vessel.Name,
+            kitchen[v].Vessel.Cooker is { Stovetop: false } ? null : kitchen[v].Burner.Name,
             [.. flames.Where(f => plan.Cook.VesselOf(plan.Cook.Actions[f.Action]) == v).OrderBy(f => f.From).Select(f => new SpanDto(f.From.ToDateTimeOffset(), f.To.ToDateTimeOffset()))]))];
     }
 }

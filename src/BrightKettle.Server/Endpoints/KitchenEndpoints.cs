@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
@@ -19,6 +20,7 @@ public static class KitchenEndpoints
         routes.MapPost("/api/kitchen/vessels", AddVessel);
         routes.MapPut("/api/kitchen/vessels/{id}", ChangeVessel);
         routes.MapDelete("/api/kitchen/vessels/{id}", RemoveVessel);
+        routes.MapPut("/api/kitchen/shelf/{id}", SetShelf);
     }
 
     public static async Task<Ok<KitchenDto>> Get(KettleDb db, TimeProvider clock, CancellationToken cancel) =>
@@ -131,6 +133,46 @@ public static class KitchenEndpoints
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
     }
 
+    /// <summary>Sets what is left of a pulse or a rice; 0 takes it off.</summary>
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> SetShelf(string id, ShelfChange change, KettleDb db, PulseCatalogue catalogue, TimeProvider clock, CancellationToken cancel)
+    {
+        var checks = new FieldChecks();
+        if (catalogue.FindPulse(id) is null && catalogue.FindRice(id) is null)
+        {
+            checks.Add("catalogue.unknown_pulse", "id");
+        }
+
+        if (change.Grams != 0)
+        {
+            checks.Within(change.Grams, 20, 5000, "grams");
+        }
+
+        if (checks.Any)
+        {
+            return KettleProblems.Invalid(checks);
+        }
+
+        var row = await db.Shelf.FindAsync([id], cancel);
+        if (change.Grams == 0)
+        {
+            if (row is not null)
+            {
+                db.Shelf.Remove(row);
+            }
+        }
+        else if (row is null)
+        {
+            db.Shelf.Add(new ShelfRow { Id = id, Grams = change.Grams });
+        }
+        else
+        {
+            row.Grams = change.Grams;
+        }
+
+        await db.SaveChangesAsync(cancel);
+        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+    }
+
     private static ProblemHttpResult? Check(VesselChange change)
     {
         var checks = new FieldChecks();
@@ -183,6 +225,7 @@ public static class KitchenEndpoints
             row.Version,
             [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10, v.Cooker is { } c ? CookWriter.Word(c.Kind) : null))],
             [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts))],
+            [.. state.ShelfGrams.Select(s => new ShelfDto(s.Key, PulseCatalogue.Shipped.FindPulse(s.Key)?.Said ?? PulseCatalogue.Shipped.FindRice(s.Key)?.Name ?? s.Key, s.Value)).OrderBy(s => s.Name, StringComparer.Ordinal)],
             now,
             DishMapper.Local(state.Household.LocalOf(Instant.FromDateTimeOffset(now))));
     }

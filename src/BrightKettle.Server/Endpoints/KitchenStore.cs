@@ -18,7 +18,8 @@ public static class KitchenStore
         var row = await db.Households.AsNoTracking().SingleAsync(cancel);
         var vessels = await db.Vessels.AsNoTracking().OrderBy(v => v.Position).ThenBy(v => v.Name).ToListAsync(cancel);
         var burners = await db.Burners.AsNoTracking().OrderBy(b => b.Position).ToListAsync(cancel);
-        return new(row, HouseholdOf(row), HouseWaysOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf));
+        var shelf = await db.Shelf.AsNoTracking().ToDictionaryAsync(s => s.Id, s => s.Grams, cancel);
+        return new(row, HouseholdOf(row), HouseWaysOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf), shelf);
     }
 
     private static Household HouseholdOf(HouseholdRow row) => new(

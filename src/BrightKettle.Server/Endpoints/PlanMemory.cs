@@ -19,7 +19,7 @@ public sealed class PlanMemory(Planner planner) : IDisposable
         ArgumentNullException.ThrowIfNull(dish);
         ArgumentNullException.ThrowIfNull(kitchen);
         var minute = Instant.FromUnixTimeSeconds(dish.Now.ToUnixTimeSeconds() / 60 * 60);
-        var key = $"{minute.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)}";
+        var key = $"{minute.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)}";
         return _plans.GetOrCreate(key, entry =>
         {
             entry.Size = 1;

@@ -26,6 +26,11 @@ public static class DemoHousehold
         db.Burners.AddRange(
             new BurnerRow { Id = "front", Name = "Front burner", MostWatts = 1500, LeastWatts = 120, Position = 1 },
             new BurnerRow { Id = "back", Name = "Small back burner", MostWatts = 800, LeastWatts = 70, Position = 2 });
+        db.Shelf.AddRange(
+            new ShelfRow { Id = "chickpea", Grams = 340 },
+            new ShelfRow { Id = "borlotti", Grams = 500 },
+            new ShelfRow { Id = "lentil_french", Grams = 220 },
+            new ShelfRow { Id = "brown_basmati", Grams = 900 });
         await db.SaveChangesAsync();
 
         var now = Instant.FromDateTimeOffset(clock.GetUtcNow());

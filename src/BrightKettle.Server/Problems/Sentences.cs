@@ -26,6 +26,7 @@ public static class Sentences
         ["words.too_long"] = "This is too long to be read at once.",
         ["slip.unknown"] = "This kind of slip is not known.",
         ["slip.value"] = "This slip needs a figure or a name.",
+        ["dish.not_on_shelf"] = "Nothing of it is on the shelf; say what is there under My pots.",
         ["dish.others"] = "At most four pulses in one pot, each once.",
         ["dish.extras"] = "At most twelve things beside pulses and rice, each once.",
         ["dish.rice_pot"] = "The rice needs a plain pot of its own, another one than the pulses'.",

@@ -1,5 +1,6 @@
 <script lang="ts">
   import HouseSettings from '../lib/features/kitchen/HouseSettings.svelte';
+  import ShelfList from '../lib/features/kitchen/ShelfList.svelte';
   import PotCard from '../lib/features/kitchen/PotCard.svelte';
   import { household } from '../lib/state/kitchen.svelte';
   import Notice from '../lib/ui/Notice.svelte';
@@ -26,6 +27,7 @@
       >
     {/if}
   </div>
+  <ShelfList {kitchen} />
   {#key kitchen.version}<HouseSettings {kitchen} />{/key}
 {:else}
   <p class="p-8 text-lg">Looking in the cupboard…</p>

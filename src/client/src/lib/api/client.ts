@@ -95,6 +95,8 @@ export const api = {
   addVessel: (body: VesselChange) => answer(http.POST('/api/kitchen/vessels', { body })),
   changeVessel: (id: string, body: VesselChange) =>
     answer(http.PUT('/api/kitchen/vessels/{id}', { ...at(id), body })),
+  setShelf: (id: string, grams: number) =>
+    answer(http.PUT('/api/kitchen/shelf/{id}', { ...at(id), body: { grams } })),
   removeVessel: (id: string) => answer(http.DELETE('/api/kitchen/vessels/{id}', at(id))),
   catalogue: () => answer(http.GET('/api/catalogue')),
   findPulses: (q: string, signal: AbortSignal) =>

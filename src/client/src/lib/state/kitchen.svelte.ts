@@ -27,6 +27,7 @@ class KitchenState {
   change = (change: KitchenChange) => this.#take(api.changeKitchen(change));
   addVessel = (change: VesselChange) => this.#take(api.addVessel(change));
   changeVessel = (id: string, change: VesselChange) => this.#take(api.changeVessel(id, change));
+  setShelf = (id: string, grams: number) => this.#take(api.setShelf(id, grams));
   removeVessel = (id: string) => this.#take(api.removeVessel(id));
 
   /** Takes over the answered kitchen, or hands the problem back. */

@@ -22,9 +22,11 @@
   });
 
   const noRice = 'none';
-  const otherUnits = [
+  /** What is left on the shelf is offered where something is. */
+  const unitsFor = (id: string | null | undefined) => [
     { id: 'plate', name: 'plates' },
     { id: 'packet', name: 'bags' },
+    ...(kitchen.shelf.some((s) => s.id === id) ? [{ id: 'shelf', name: 'all left' }] : []),
   ];
   const dish = $derived(tonight.dish);
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
@@ -92,7 +94,7 @@
     const out = tonight.plan?.measureOut;
     const grams = out ? (what === 'pulse' ? out.pulseGrams : (out.riceGrams ?? value)) : value;
     const cups = out ? (what === 'pulse' ? out.pulseCups : (out.riceCups ?? value)) : value;
-    const anew: Record<string, number> = { g: grams, cup: cups, plate: dish.people, packet: 1 };
+    const anew: Record<string, number> = { g: grams, cup: cups, plate: dish.people, packet: 1, shelf: 1 };
     const same = unit === before.unit || !out ? value : (anew[unit] ?? value);
     void tonight.change({ [what]: { value: same, unit } });
   }
@@ -142,7 +144,7 @@
       unit={pulseAmount.unit}
       onchange={(value, unit) => amount('pulse', value, unit)}
       error={tonight.fault('pulse')}
-      more={otherUnits}
+      more={unitsFor(dish.pulseId)}
     />
   </div>
   {#if dish.riceId}
@@ -153,7 +155,7 @@
       unit={riceAmount.unit}
       onchange={(value, unit) => amount('rice', value, unit)}
       error={tonight.fault('rice')}
-      more={otherUnits}
+      more={unitsFor(dish.riceId)}
     />
   {/if}
   <Choice

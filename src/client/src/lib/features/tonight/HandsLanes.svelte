@@ -7,7 +7,7 @@
   let { plan, zone }: Props = $props();
 
   let width = $state(880);
-  const left = 92;
+  const left = 108;
   const rowHeight = 30;
   const hands = $derived(plan.hands);
   const table = $derived(Date.parse(plan.serveAt));
@@ -67,7 +67,11 @@
         >
       {/each}
       {#each lanes as lane (lane)}
-        <text x="0" y={y(lane) + 17} class="fill-base-content text-[12.5px] font-semibold">{lane}</text>
+        {@const burner = hands.flames.find((f) => f.vesselName === lane)?.burnerName}
+        <text x="0" y={y(lane) + (burner ? 12 : 17)} class="fill-base-content text-[12.5px] font-semibold"
+          >{lane}</text
+        >
+        {#if burner}<text x="0" y={y(lane) + 23} class="fill-base-content text-[10.5px]">{burner}</text>{/if}
         <line x1={left} x2={width - 14} y1={y(lane) + 25} y2={y(lane) + 25} stroke="var(--color-base-300)" />
       {/each}
       {#each tasks as t (t.id)}
