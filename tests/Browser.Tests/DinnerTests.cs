@@ -78,32 +78,6 @@ public sealed class DinnerTests(ITestOutputHelper output)
     }
 
     [Fact]
-    public void A_change_is_answered_and_drawn_and_the_time_goes_into_the_log()
-    {
-        using var kitchen = new Kitchen();
-        kitchen.Run(k =>
-        {
-            k.Open("/");
-            var times = new List<double>();
-            for (var i = 0; i < 24; i++)
-            {
-                var style = new[] { "Moist", "Saucy", "Dry" }[i % 3];
-                var before = k.Driver.FindElement(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms");
-                k.ChooseLabel(style);
-                k.Settle();
-                times.Add(double.Parse(k.Find(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms")!, CultureInfo.InvariantCulture));
-            }
-
-            times.Sort();
-            output.WriteLine($"From a change to its drawn answer over {times.Count} changes: median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms");
-            File.WriteAllText(
-                Path.Combine(Kitchen.Root, "artifacts", "logs", "change-to-picture.txt"),
-                $"median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms, {times.Count} changes\n");
-            Assert.All(times, t => Assert.True(t > 0));
-        });
-    }
-
-    [Fact]
     public void All_ways_are_listed_and_one_of_them_is_shown()
     {
         using var kitchen = new Kitchen();

@@ -1,4 +1,5 @@
 using System.Globalization;
+using OpenQA.Selenium;
 using Xunit;
 
 namespace BrightKettle.Browser.Tests;
@@ -38,6 +39,32 @@ public sealed class SpeedTests(ITestOutputHelper output)
             output.WriteLine(line);
             Directory.CreateDirectory(Path.Combine(Kitchen.Root, "artifacts", "logs"));
             File.WriteAllText(Path.Combine(Kitchen.Root, "artifacts", "logs", "pull-to-picture.txt"), line + "\n");
+        });
+    }
+
+    [Fact]
+    public void A_change_is_answered_and_drawn_and_the_time_goes_into_the_log()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            var times = new List<double>();
+            for (var i = 0; i < 24; i++)
+            {
+                var style = new[] { "Moist", "Saucy", "Dry" }[i % 3];
+                var before = k.Driver.FindElement(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms");
+                k.ChooseLabel(style);
+                k.Settle();
+                times.Add(double.Parse(k.Find(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms")!, CultureInfo.InvariantCulture));
+            }
+
+            times.Sort();
+            output.WriteLine($"From a change to its drawn answer over {times.Count} changes: median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms");
+            File.WriteAllText(
+                Path.Combine(Kitchen.Root, "artifacts", "logs", "change-to-picture.txt"),
+                $"median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms, {times.Count} changes\n");
+            Assert.All(times, t => Assert.True(t > 0));
         });
     }
 }

@@ -211,7 +211,8 @@ public sealed class Planner(Simulator simulator)
             forecast.ShareTender,
             blindShare,
             gates,
-            Safety.Cautions.For(cook, gates)) { Way = solved.Way };
+            Safety.Cautions.For(cook, gates))
+        { Way = solved.Way };
     }
 
     /// <summary>Of the pot in which the pulses are cooked: the last fresh water before anything else is asked of it.</summary>

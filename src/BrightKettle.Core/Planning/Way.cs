@@ -16,7 +16,7 @@ public enum Order
 }
 
 /// <summary>The free numbers of one way; with the dish they make a cook.</summary>
-internal sealed record Way(Order Order, Instant LightAt)
+internal sealed partial record Way(Order Order, Instant LightAt)
 {
     public const string PulseId = "pulse";
     public const string RiceId = "rice";
@@ -155,51 +155,6 @@ internal sealed record Way(Order Order, Instant LightAt)
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
     }
 
-    private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak)
-    {
-        AddSoak(actions, dish, soak, PulseId, dish.PulseDry, KeepsSoakWater(dish), marked: true);
-        foreach (var other in dish.Others.Where(Soaks))
-        {
-            AddSoak(actions, dish, soak, other.Id, other.Dry, keeps: false, marked: false);
-        }
-    }
-
-    private static bool Soaks(OtherPulse other) => other.Pulse.SoakHours.High > 0;
-
-    private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak, string id, Mass dry, bool keeps, bool marked)
-    {
-        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), id, dry * SoakWaterShare, dish.Household.Room)
-        {
-            Mark = marked ? Marks.SoakStarts : null,
-            SaltShare = dish.Salt == SaltSchool.InTheSoak ? BrineShare : 0,
-        });
-        if (soak.InFridge)
-        {
-            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
-        }
-
-        if (keeps)
-        {
-            if (soak.ChilledAfter)
-            {
-                actions.Add(new CookAction.Chill(When.At(soak.EndsAt), id, dish.Household.Fridge) { Mark = Marks.SoakChilled });
-            }
-
-            return;
-        }
-
-        actions.Add(new CookAction.Drain(When.At(soak.EndsAt), id) { Mark = marked ? Marks.SoakEnds : null });
-        actions.Add(new CookAction.Rinse(When.Next, id));
-        if (soak.ChilledAfter)
-        {
-            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
-        }
-    }
-
-    /// <summary>Never with a lectin or a brine in it.</summary>
-    private static bool KeepsSoakWater(Dish dish) =>
-        dish.KeepsSoakWater && dish.Pulse.LectinRisk == Catalogue.LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak;
-
     private void AddRiceSoak(List<CookAction> actions, Dish dish)
     {
         var ends = Order is Order.PulseFirst ? JoinAt : LightAt;
@@ -208,51 +163,12 @@ internal sealed record Way(Order Order, Instant LightAt)
         actions.Add(new CookAction.Drain(When.At(ends), RiceId));
     }
 
-    /// <summary>What goes in at this time, and at the join out with the chilli before it bursts.</summary>
-    private static void AddExtras(List<CookAction> actions, Dish dish, ExtraTime time)
-    {
-        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(When.Next, x.Id) { Mark = Marks.ExtraIn }));
-        if (time == ExtraTime.Join)
-        {
-            actions.AddRange(dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(When.Next, x.Id) { Mark = Marks.TakeOut }));
-        }
-    }
-
-    private static bool BurstsSoon(DishExtra x) => x is { Extra: { ComesOut: true, Id: "whole_chilli" }, Time: ExtraTime.Start };
-
-    private static void AddSalt(List<CookAction> actions, Dish dish, SaltSchool now)
-    {
-        // What a brine leaves to add goes in with the rice.
-        if (dish.SaltGrams > 0 && now == (dish.Salt == SaltSchool.InTheSoak ? SaltSchool.WithTheRice : dish.Salt))
-        {
-            actions.Add(new CookAction.AddSalt(When.Next, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
-        }
-    }
-
     /// <summary>Into fresh water with what belongs in from the start.</summary>
     private void AddFirst(List<CookAction> actions, Dish dish)
     {
         AddOthersAtStart(actions, dish);
         AddExtras(actions, dish, ExtraTime.Start);
         AddSalt(actions, dish, SaltSchool.AtTheStart);
-    }
-
-    /// <summary>Leaves and sticks come out, and the dish goes to the table.</summary>
-    private static void AddServe(List<CookAction> actions, Dish dish, When when)
-    {
-        foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
-        {
-            actions.Add(new CookAction.TakeOut(when, x.Id) { Mark = Marks.TakeOut });
-            when = When.Next;
-        }
-
-        if (dish.SaltGrams > 0 && dish.Salt == SaltSchool.AtTheTable)
-        {
-            actions.Add(new CookAction.AddSalt(when, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
-            when = When.Next;
-        }
-
-        actions.Add(new CookAction.Serve(when) { Mark = Marks.Table });
     }
 
     private void AddWaterAndFlame(List<CookAction> actions, Dish dish, Lid lid)
@@ -316,43 +232,6 @@ internal sealed record Way(Order Order, Instant LightAt)
                 break;
         }
     }
-
-    /// <summary>With a lectin in it, and where no lid comes off, a further pulse goes in with the first; the others join once the slowest is soft.</summary>
-    internal static bool JoinsLater(Dish dish, OtherPulse other) => dish.Method is Method.OpenPot && other.Pulse.LectinRisk == Catalogue.LectinRisk.Low;
-
-    private void AddOthersAtStart(List<CookAction> actions, Dish dish) =>
-        actions.AddRange(dish.Others.Where(o => OtherWait is null || !JoinsLater(dish, o)).Select(o => new CookAction.Add(When.Next, o.Id)));
-
-    /// <summary>Back to the boil with the quicker pulses, until they are far enough; then all of it waits.</summary>
-    private void AddOthersLater(List<CookAction> actions, Dish dish)
-    {
-        if (OtherWait is not { } state || WithTheRice)
-        {
-            return;
-        }
-
-        var joining = dish.Others.Where(o => JoinsLater(dish, o)).ToList();
-        actions.Add(new CookAction.Add(When.At(OtherAt), joining[0].Id) { Mark = Marks.OtherIn });
-        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(When.Next, o.Id)));
-        actions.Add(new CookAction.Heat(When.Next, Flame.Full));
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively));
-        if (state == FeltState.Hard)
-        {
-            return;
-        }
-
-        var look = new When(Look: new Look(joining[0].Id, Doneness.Anchor(state), OtherAgain));
-        foreach (var other in joining.Skip(1))
-        {
-            actions.Add(new CookAction.Stir(look));
-            look = look with { Look = look.Look! with { IngredientId = other.Id } };
-        }
-
-        actions.Add(new CookAction.Heat(look, Flame.Off) { Mark = Marks.OtherSoft });
-    }
-
-    /// <summary>A quick pulse changes under the hand.</summary>
-    private static readonly Duration OtherAgain = Duration.FromMinutes(4);
 
     private void AddLook(List<CookAction> actions, When when)
     {

@@ -1,21 +1,24 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using BrightKettle.Core.Catalogue;
 
 namespace BrightKettle.Core.Words;
 
 /// <summary>Numbers as people write them in a kitchen: 1.5, 1 1/2, 1½, half a, two, a dozen.</summary>
 public static partial class Numbers
 {
-    private static readonly Dictionary<string, double> Said = new()
-    {
-        ["a"] = 1, ["an"] = 1, ["one"] = 1, ["two"] = 2, ["three"] = 3, ["four"] = 4, ["five"] = 5, ["six"] = 6, ["seven"] = 7, ["eight"] = 8, ["nine"] = 9,
-        ["ten"] = 10, ["eleven"] = 11, ["twelve"] = 12, ["fifteen"] = 15, ["twenty"] = 20, ["thirty"] = 30, ["forty"] = 40, ["fifty"] = 50, ["sixty"] = 60,
-        ["half"] = 0.5, ["quarter"] = 0.25, ["third"] = 1.0 / 3, ["couple"] = 2, ["dozen"] = 12,
-    };
+    private static readonly Dictionary<string, double> Said = PulseCatalogue.ReadList<SaidNumber>("numbers.json").ToDictionary(n => n.Word, n => n.Value);
+
+    private sealed record SaidNumber(string Word, double Value);
 
     private static readonly Dictionary<char, double> Signs = new()
     {
-        ['½'] = 0.5, ['¼'] = 0.25, ['¾'] = 0.75, ['⅓'] = 1.0 / 3, ['⅔'] = 2.0 / 3, ['⅛'] = 0.125,
+        ['½'] = 0.5,
+        ['¼'] = 0.25,
+        ['¾'] = 0.75,
+        ['⅓'] = 1.0 / 3,
+        ['⅔'] = 2.0 / 3,
+        ['⅛'] = 0.125,
     };
 
     /// <summary>One number at the start of a text, low and high alike unless it is a range such as 2-3 or 2 to 3; null when there is none.</summary>

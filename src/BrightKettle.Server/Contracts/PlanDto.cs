@@ -45,7 +45,6 @@ public sealed record MeasureOutDto(
     double? SoakMillilitres,
     double FirstWaterMillilitres,
     double? BoilingMillilitres,
-    double SaltGrams,
     double CookedGrams,
     double CookedGramsEach,
     IReadOnlyList<OtherLineDto> Others,

@@ -79,7 +79,6 @@ public static class PlanMapper
             Cold(plan.Amounts.FirstWater),
             // Boiling water to have ready: what the drier pots will want at the join.
             plan.Join is { } join && join.AddedMillilitres.High > 20 ? Math.Ceiling(join.AddedMillilitres.High / 50) * 50 : null,
-            Math.Round(plan.Amounts.Salt.Grams),
             Math.Round(plan.Amounts.Edible.Grams),
             Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10,
             [.. dish.Others.Select(o => new OtherLineDto(o.Pulse.Id, o.Pulse.Said, Math.Round(o.Dry.Grams), Collapsed(plan, o)))],

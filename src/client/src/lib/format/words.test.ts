@@ -39,7 +39,6 @@ const measureOut: MeasureOut = {
   riceWaterMillilitres: null,
   littleOnes: 0,
   littleGramsEach: 120,
-  saltGrams: 15,
   cookedGrams: 1600,
   cookedGramsEach: 400,
 };
@@ -90,6 +89,54 @@ describe('steps as they are said', () => {
     expect(stepLine(step('finish', { millilitres: 320, drained: false }), plan).title).toBe(
       'Set the liquid to 320 mL',
     );
+  });
+});
+
+describe('steps beside pulses and rice', () => {
+  it('counts what must come out again, in and out', () => {
+    expect(stepLine(step('extra_in', { name: 'Leaf or sprig', grams: 2, pieces: 4 }), plan).detail).toBe(
+      '4 to come out again: count them',
+    );
+    expect(stepLine(step('take_out', { name: 'Leaf or sprig', pieces: 4 }), plan)).toEqual({
+      title: 'Take out: leaf or sprig',
+      detail: '4 went in, 4 come out',
+    });
+  });
+  it('gives the little ones theirs before the salt', () => {
+    expect(stepLine(step('salt', { grams: 12 }), plan).detail).toBe('all at once; taste at the table');
+    expect(stepLine(step('salt', { grams: 12, pieces: 2 }), plan).detail).toContain(
+      'first take out 2 little plates',
+    );
+    expect(stepLine(step('salt', { grams: 12, pieces: 1 }), plan).detail).toContain('the little one’s plate');
+  });
+  it('names the pot of the rice and its minutes', () => {
+    expect(
+      stepLine(step('rice_light', { place: 'Milk pan', grams: 300, millilitres: 580 }), plan).title,
+    ).toBe('Rice on, in the Milk pan: 300 g');
+    expect(stepLine(step('rice_boils', { minutes: 14 }), plan).detail).toBe('14 min');
+    expect(stepLine(step('rice_off', { minutes: 10 }), plan).detail).toBe('rest 10 min');
+    expect(stepLine(step('rice_rested', {}), plan).title).toBe('Fluff the rice');
+  });
+  it('says with what the quicker pulses go in', () => {
+    expect(
+      stepLine(step('other_in', { name: 'Brown lentils', grams: 100, place: 'rice' }), plan).detail,
+    ).toBe('with the rice');
+    expect(
+      stepLine(step('other_in', { name: 'Brown lentils', grams: 100, place: 'pot' }), plan).detail,
+    ).toContain('full flame');
+    expect(stepLine(step('other_soft', { everyMinutes: 4, felt: 'soft' }), plan).title).toContain(
+      'every 4 min',
+    );
+  });
+  it('keeps the bowl’s water where the house does', () =>
+    expect(stepLine(step('chill', {}), plan).detail).toBe('water and all: it is kept'));
+  it('lists further pulses, and says which will have fallen apart', () => {
+    const others = [{ pulseId: 'x', name: 'Red lentils', grams: 80, collapsed: true }];
+    expect(measureLines({ ...measureOut, others }, plan)[1]).toEqual({
+      what: 'Red lentils',
+      amount: '80 g',
+      note: 'dry; they will have fallen apart',
+    });
   });
 });
 

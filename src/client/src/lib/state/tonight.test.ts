@@ -3,7 +3,8 @@ import type { Kitchen, Plan } from '../api/client';
 import type { Answer } from '../api/client';
 
 const plan = vi.hoisted(() => vi.fn());
-vi.mock('../api/client', () => ({ api: { plan } }));
+const slip = vi.hoisted(() => vi.fn());
+vi.mock('../api/client', () => ({ api: { plan, slip } }));
 
 const { Tonight } = await import('./tonight.svelte');
 
@@ -77,6 +78,50 @@ describe('tonight', () => {
     expect(tonight.plan).toBeNull();
     expect(tonight.fault('pulse')).toBe('From 20 to 5000, please.');
     expect(tonight.fault('rice')).toBeNull();
+  });
+
+  it('mends a slip as the server says, and takes it back', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    slip.mockResolvedValueOnce({
+      ok: true,
+      value: {
+        dish: { ...tonight.dish, soak: 'none' },
+        note: 'Straight from the bag',
+        plan: { title: 'mended' },
+        differences: [{ code: 'soak', text: 'Not soaked', worse: false }],
+      },
+    });
+    await tonight.slip({ kind: 'soak_forgotten', minutes: null, people: null, what: null });
+    expect(tonight.dish.soak).toBe('none');
+    expect(tonight.plan?.title).toBe('mended');
+    expect(tonight.mended?.note).toBe('Straight from the bag');
+    tonight.unslip();
+    expect(tonight.dish.soak).toBe('overnight');
+    expect(tonight.mended).toBeNull();
+  });
+
+  it('leaves dish and plan alone when a slip cannot be mended, and says why', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    slip.mockResolvedValueOnce({
+      ok: false,
+      problem: { status: 422, code: 'plan.pot_too_small', title: 'x', detail: 'y' },
+    });
+    const problem = await tonight.slip({ kind: 'smaller_pot', minutes: null, people: null, what: 'small' });
+    expect(problem?.code).toBe('plan.pot_too_small');
+    expect(tonight.plan?.title).toBe('first');
+    expect(tonight.dish.vesselId).toBe('blue');
+  });
+
+  it('drops a pull as soon as anything else changes', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    const pull = { table: 0, light: -10, join: 0, seal: 0, flameOff: 0 };
+    await tonight.change({ pull });
+    expect(tonight.dish.pull).toEqual(pull);
+    await tonight.change({ people: 5 });
+    expect(tonight.dish.pull).toBeNull();
   });
 
   it('takes up an offer of less with the amounts as they stood', async () => {

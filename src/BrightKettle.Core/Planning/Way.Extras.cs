@@ -1,0 +1,47 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Units;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Extras, salt, and what must come out again.</summary>
+internal sealed partial record Way
+{
+    /// <summary>What goes in at this time, and at the join out with the chilli before it bursts.</summary>
+    private static void AddExtras(List<CookAction> actions, Dish dish, ExtraTime time)
+    {
+        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(When.Next, x.Id) { Mark = Marks.ExtraIn }));
+        if (time == ExtraTime.Join)
+        {
+            actions.AddRange(dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(When.Next, x.Id) { Mark = Marks.TakeOut }));
+        }
+    }
+
+    private static bool BurstsSoon(DishExtra x) => x is { Extra: { ComesOut: true, Id: "whole_chilli" }, Time: ExtraTime.Start };
+
+    private static void AddSalt(List<CookAction> actions, Dish dish, SaltSchool now)
+    {
+        // What a brine leaves to add goes in with the rice.
+        if (dish.SaltGrams > 0 && now == (dish.Salt == SaltSchool.InTheSoak ? SaltSchool.WithTheRice : dish.Salt))
+        {
+            actions.Add(new CookAction.AddSalt(When.Next, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
+        }
+    }
+
+    /// <summary>Leaves and sticks come out, and the dish goes to the table.</summary>
+    private static void AddServe(List<CookAction> actions, Dish dish, When when)
+    {
+        foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
+        {
+            actions.Add(new CookAction.TakeOut(when, x.Id) { Mark = Marks.TakeOut });
+            when = When.Next;
+        }
+
+        if (dish.SaltGrams > 0 && dish.Salt == SaltSchool.AtTheTable)
+        {
+            actions.Add(new CookAction.AddSalt(when, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
+            when = When.Next;
+        }
+
+        actions.Add(new CookAction.Serve(when) { Mark = Marks.Table });
+    }
+}

@@ -1,0 +1,45 @@
+using BrightKettle.Core.Cooking;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Further pulses in the pot of the slowest.</summary>
+internal sealed partial record Way
+{
+    /// <summary>With a lectin in it, and where no lid comes off, a further pulse goes in with the first; the others join once the slowest is soft.</summary>
+    internal static bool JoinsLater(Dish dish, OtherPulse other) => dish.Method is Method.OpenPot && other.Pulse.LectinRisk == Catalogue.LectinRisk.Low;
+
+    private void AddOthersAtStart(List<CookAction> actions, Dish dish) =>
+        actions.AddRange(dish.Others.Where(o => OtherWait is null || !JoinsLater(dish, o)).Select(o => new CookAction.Add(When.Next, o.Id)));
+
+    /// <summary>Back to the boil with the quicker pulses, until they are far enough; then all of it waits.</summary>
+    private void AddOthersLater(List<CookAction> actions, Dish dish)
+    {
+        if (OtherWait is not { } state || WithTheRice)
+        {
+            return;
+        }
+
+        var joining = dish.Others.Where(o => JoinsLater(dish, o)).ToList();
+        actions.Add(new CookAction.Add(When.At(OtherAt), joining[0].Id) { Mark = Marks.OtherIn });
+        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(When.Next, o.Id)));
+        actions.Add(new CookAction.Heat(When.Next, Flame.Full));
+        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively));
+        if (state == FeltState.Hard)
+        {
+            return;
+        }
+
+        var look = new When(Look: new Look(joining[0].Id, Doneness.Anchor(state), OtherAgain));
+        foreach (var other in joining.Skip(1))
+        {
+            actions.Add(new CookAction.Stir(look));
+            look = look with { Look = look.Look! with { IngredientId = other.Id } };
+        }
+
+        actions.Add(new CookAction.Heat(look, Flame.Off) { Mark = Marks.OtherSoft });
+    }
+
+    /// <summary>A quick pulse changes under the hand.</summary>
+    private static readonly Duration OtherAgain = Duration.FromMinutes(4);
+}

@@ -1,0 +1,54 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Bowls on the counter and in the fridge.</summary>
+internal sealed partial record Way
+{
+    private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak)
+    {
+        AddSoak(actions, dish, soak, PulseId, dish.PulseDry, KeepsSoakWater(dish), marked: true);
+        foreach (var other in dish.Others.Where(Soaks))
+        {
+            AddSoak(actions, dish, soak, other.Id, other.Dry, keeps: false, marked: false);
+        }
+    }
+
+    private static bool Soaks(OtherPulse other) => other.Pulse.SoakHours.High > 0;
+
+    private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak, string id, Mass dry, bool keeps, bool marked)
+    {
+        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), id, dry * SoakWaterShare, dish.Household.Room)
+        {
+            Mark = marked ? Marks.SoakStarts : null,
+            SaltShare = dish.Salt == SaltSchool.InTheSoak ? BrineShare : 0,
+        });
+        if (soak.InFridge)
+        {
+            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
+        }
+
+        if (keeps)
+        {
+            if (soak.ChilledAfter)
+            {
+                actions.Add(new CookAction.Chill(When.At(soak.EndsAt), id, dish.Household.Fridge) { Mark = Marks.SoakChilled });
+            }
+
+            return;
+        }
+
+        actions.Add(new CookAction.Drain(When.At(soak.EndsAt), id) { Mark = marked ? Marks.SoakEnds : null });
+        actions.Add(new CookAction.Rinse(When.Next, id));
+        if (soak.ChilledAfter)
+        {
+            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
+        }
+    }
+
+    /// <summary>Never with a lectin or a brine in it.</summary>
+    private static bool KeepsSoakWater(Dish dish) =>
+        dish.KeepsSoakWater && dish.Pulse.LectinRisk == Catalogue.LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak;
+}
