@@ -97,6 +97,52 @@ public sealed partial class SurfaceTests
     }
 
     [Fact]
+    public void The_other_school_stands_beside_and_can_be_taken()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Find(By.XPath("//select[@id='other-way']/option[.='salt in the soak']")).Click();
+            k.Until(d => d.FindElements(By.XPath("//*[@role='status'][contains(.,'rice in') and contains(.,'table')]")).Count == 1);
+            k.Press("Do it so tonight");
+            k.Settle();
+            k.Until(d => d.FindElements(By.XPath("//p[contains(.,'Salt in the soak:')]")).Count == 1);
+        });
+    }
+
+    [Fact]
+    public void Rice_beside_and_an_hour_out_are_planned_around()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Find(By.XPath("//form//summary[.='More']")).Click();
+            k.Find(By.CssSelector("input[aria-label='Out from']")).SendKeys("16:30" + Keys.Tab);
+            var back = k.Find(By.CssSelector("input[aria-label='Back at']"));
+            back.SendKeys("soon" + Keys.Tab);
+            // A time that cannot be read stays in its field with the sentence beside it.
+            k.Until(d => d.FindElements(By.XPath("//*[@role='alert'][contains(.,'such as 17:30')]")).Count == 1);
+            Assert.Equal("soon", k.Find(By.CssSelector("input[aria-label='Back at']")).GetAttribute("value"));
+            back.SendKeys(Keys.Control + "a");
+            back.SendKeys("17:30" + Keys.Tab);
+            k.Settle();
+            k.Until(_ => string.CompareOrdinal(Told(k, "light"), "15:30") < 0);
+            foreach (var label in new[] { "Out from", "Back at" })
+            {
+                var field = k.Find(By.CssSelector($"input[aria-label='{label}']"));
+                field.SendKeys(Keys.Control + "a");
+                field.SendKeys(Keys.Delete + Keys.Tab);
+            }
+
+            k.Settle();
+            k.Select("rice-pot", 2);
+            k.Until(_ => k.Text("ol").Contains("Rice on, in the Wide white pot", StringComparison.Ordinal));
+        });
+    }
+
+    [Fact]
     public void Notes_are_read_asked_back_doubted_and_planned()
     {
         using var kitchen = new Kitchen();

@@ -32,7 +32,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     {
         var wishes = Wishes(dish).ToList();
         var offers = new WayOffer[wishes.Count];
-        Parallel.For(0, wishes.Count, new ParallelOptions { CancellationToken = cancel }, i =>
+        Parallel.For(0, wishes.Count, new ParallelOptions { CancellationToken = cancel, MaxDegreeOfParallelism = Environment.ProcessorCount }, i =>
         {
             offers[i] = Offer(wishes[i], null, pots);
             found?.Invoke(offers[i], wishes.Count);

@@ -64,6 +64,28 @@ public class WayFactsTests
         Assert.Equal(0, hands.Outside);
     }
 
+    [Fact]
+    public void Trying_all_ways_tells_of_each_and_stops_when_it_is_called_off()
+    {
+        var finder = new WayFinder(Plans, Kitchens.Catalogue);
+        var dish = Dish("chickpea", 200, "long_white", 250);
+        var told = new System.Collections.Concurrent.ConcurrentBag<WayOffer>();
+        var all = finder.For(dish, 16, (way, _) => told.Add(way), TestContext.Current.CancellationToken);
+        Assert.Equal(all.Count(w => w.PulseId is null), told.Count);
+        using var cancel = CancellationTokenSource.CreateLinkedTokenSource(TestContext.Current.CancellationToken);
+        var seen = 0;
+        Assert.ThrowsAny<OperationCanceledException>(() => finder.For(
+            dish,
+            16,
+            (_, _) =>
+            {
+                Interlocked.Increment(ref seen);
+                cancel.Cancel();
+            },
+            cancel.Token));
+        Assert.True(seen < told.Count);
+    }
+
     public static TheoryData<string> Pairs => ["soak", "rice", "pot", "amount"];
 
     private static Plan Other(string what) => what switch

@@ -1,12 +1,15 @@
 <script lang="ts">
   import { api, type Compared, type Dish, type Plan } from '../../api/client';
   import type { Problem } from '../../api/problem';
+  import { dinnersOf } from '../../format/chance';
+  import { clock } from '../../format/time';
   import { saltReason, salts } from '../../format/words';
   import type { Tonight } from '../../state/tonight.svelte';
+  import { flags } from '../waterline/flags';
   import DifferenceList from './DifferenceList.svelte';
 
-  type Props = { tonight: Tonight; plan: Plan };
-  let { tonight, plan }: Props = $props();
+  type Props = { tonight: Tonight; plan: Plan; zone: string };
+  let { tonight, plan, zone }: Props = $props();
 
   let other = $state('');
   let compared = $state.raw<Compared | null>(null);
@@ -34,6 +37,14 @@
       ? [{ id: 'dry', name: 'not soaked at all', change: { soak: 'none' } as Partial<Dish> }]
       : []),
   ]);
+  /** The other plan's hours in one line. */
+  const beside = (other: Plan) =>
+    [
+      ...flags(other.steps)
+        .filter((f) => f.pull || f.kind === 'rice_light')
+        .map((f) => `${f.text} ${clock(f.at, zone)}`),
+      dinnersOf(other.withLooks),
+    ].join(' · ');
   const chosen = $derived(ways.find((w) => w.id === other));
 
   // The plan beside follows the dish.
@@ -70,6 +81,7 @@
   {#if problem}<p class="text-error mt-2" role="alert">{problem.title}. {problem.detail}</p>{/if}
   {#if compared && chosen}
     <div class="bg-base-200 mt-2 rounded-lg px-3 py-2" role="status">
+      <p class="font-semibold tabular-nums">{beside(compared.plan)}</p>
       <DifferenceList differences={compared.differences} none="Nothing that the plan can tell apart." />
       <button class="btn btn-sm btn-primary mt-2" onclick={() => tonight.change(chosen.change)}
         >Do it so tonight</button

@@ -108,7 +108,7 @@
     <StepList {plan} zone={kitchen.zone} {today} />
     <div class="flex flex-col gap-4">
       <MeasureOut {plan} dish={tonight.dish} />
-      <HouseWay {tonight} {plan} />
+      <HouseWay {tonight} {plan} zone={kitchen.zone} />
       <Cautions cautions={plan.forecast.cautions} />
     </div>
   </div>
