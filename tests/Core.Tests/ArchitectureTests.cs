@@ -15,8 +15,10 @@ public partial class ArchitectureTests
         ["Catalogue"] = ["Units"],
         ["Kitchen"] = ["Units"],
         ["Cooking"] = ["Units", "Catalogue", "Kitchen"],
+        ["Learning"] = ["Units", "Catalogue", "Kitchen", "Cooking"],
         ["Safety"] = ["Units", "Catalogue", "Kitchen", "Cooking"],
         ["Planning"] = ["Units", "Catalogue", "Kitchen", "Cooking", "Safety"],
+        ["Stove"] = ["Units", "Catalogue", "Kitchen", "Cooking", "Learning", "Safety", "Planning"],
         ["Words"] = ["Units", "Catalogue", "Kitchen", "Cooking", "Safety", "Planning"],
     };
 

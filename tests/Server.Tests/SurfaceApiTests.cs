@@ -63,6 +63,30 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task Every_pulse_that_is_soaked_or_starts_is_named_in_its_step()
+    {
+        var dish = KettleServer.Dish() with { PulseId = "kidney_red", Pulse = new(150, "g"), Others = [new("pinto", new(140, "g"))], RiceId = null, Rice = null, Style = "saucy" };
+        var plan = await Get<PlanDto>("/api/plans", dish);
+        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "soak").Facts.Name);
+        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "light").Facts.Name);
+        var three = await Get<PlanDto>("/api/plans", KettleServer.Dish() with
+        {
+            Pulse = new(120, "g"),
+            Others = [new("lentil_brown", new(60, "g")), new("lentil_green", new(70, "g"))],
+            RiceId = null,
+            Rice = null,
+            Style = "saucy",
+        });
+        Assert.Equal([60, 70], three.Steps.Where(s => s.Kind == "other_in").Select(s => s.Facts.Grams!.Value).Order());
+    }
+
+    [Theory]
+    [InlineData(12, "pull.table")]
+    [InlineData(-12, "pull.table")]
+    public async Task A_dish_says_its_hour_once(int table, string field) =>
+        Assert.Equal((400, "request.out_of_range", field), await (await Post("/api/plans", KettleServer.Dish() with { Pull = new(Table: table) })).Problem());
+
+    [Fact]
     public async Task What_is_left_on_the_shelf_is_an_amount()
     {
         Assert.Equal(340, (await Get<PlanDto>("/api/plans", KettleServer.Dish() with { Pulse = new(1, "shelf") })).MeasureOut.PulseGrams);

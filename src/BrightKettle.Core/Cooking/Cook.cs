@@ -16,6 +16,12 @@ public sealed record Cook(
     Instant Starts,
     int Seed)
 {
+    /// <summary>What is known of how fast this pot loses steam, against the reference; null: nothing yet.</summary>
+    public Pace? Evaporation { get; init; }
+
+    /// <summary>What is known of what this burner brings, against its rating; null: nothing yet.</summary>
+    public Pace? BurnerPower { get; init; }
+
     public int IndexOf(string ingredientId)
     {
         for (var i = 0; i < Ingredients.Count; i++)

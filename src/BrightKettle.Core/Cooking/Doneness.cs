@@ -40,14 +40,26 @@ public static class Doneness
     /// <summary>The state that a hand would name.</summary>
     /// <param name="doneness">In the slow seeds.</param>
     /// <param name="fallsApartAt">The pulse's own anchor, or null when it never does.</param>
-    public static FeltState Felt(double doneness, double? fallsApartAt) => doneness switch
+    public static FeltState Felt(double doneness, double? fallsApartAt)
     {
-        _ when fallsApartAt is { } end && doneness >= end => FeltState.FallingApart,
-        >= 97 => FeltState.Soft,
-        >= 88 => FeltState.BiteNoChalk,
-        >= 68 => FeltState.NearlyASpeck,
-        >= 36 => FeltState.ChalkyMiddle,
-        _ => FeltState.Hard,
+        var state = FeltState.FallingApart;
+        while (state > FeltState.Hard && !(doneness >= From(state, fallsApartAt)))
+        {
+            state--;
+        }
+
+        return state;
+    }
+
+    /// <summary>The doneness from which a hand names this state: half way from the one before, a little late since a hand waits to be sure (confidence D).</summary>
+    public static double From(FeltState state, double? fallsApartAt) => state switch
+    {
+        FeltState.Hard => double.NegativeInfinity,
+        FeltState.ChalkyMiddle => 36,
+        FeltState.NearlyASpeck => 68,
+        FeltState.BiteNoChalk => 88,
+        FeltState.Soft => 97,
+        _ => fallsApartAt ?? double.PositiveInfinity,
     };
 
     /// <summary>Of five seeds taken at random, how many still show chalk: the expected number, 0 to 5.</summary>

@@ -25,8 +25,8 @@ public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, do
             _ => 1,
         })],
         1,
-        1,
-        1);
+        cook.Evaporation?.Median ?? 1,
+        cook.BurnerPower?.Median ?? 1);
 
     /// <summary>Many pots, spread over each trait in equal shares (a Latin square of quantiles), the same for the same seed.</summary>
     public static PotTraits[] Many(Cook cook, ModelConstants constants, int count)
@@ -42,8 +42,8 @@ public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, do
             _ => null,
         }).ToArray();
         var thirst = Column(1, constants.RiceThirstSpread);
-        var evaporation = Column(1, constants.EvaporationSpread);
-        var power = Column(1, constants.BurnerSpread);
+        var evaporation = Column(cook.Evaporation?.Median ?? 1, cook.Evaporation?.Spread ?? constants.EvaporationSpread);
+        var power = Column(cook.BurnerPower?.Median ?? 1, cook.BurnerPower?.Spread ?? constants.BurnerSpread);
         var whistle = Column(1, constants.WhistleSpread);
         return [.. Enumerable.Range(0, count).Select(n => new PotTraits([.. pace.Select(p => p?[n] ?? 1)], thirst[n], evaporation[n], power[n]) { Whistle = whistle[n] })];
     }

@@ -22,7 +22,7 @@ internal sealed partial record Way
 
         var joining = dish.Others.Where(o => JoinsLater(dish, o)).ToList();
         actions.Add(new CookAction.Add(When.At(OtherAt), joining[0].Id) { Mark = Marks.OtherIn });
-        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(When.Next, o.Id)));
+        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(When.Next, o.Id) { Mark = Marks.OtherIn }));
         actions.Add(new CookAction.Heat(When.Next, Flame.Full));
         actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively));
         if (state == FeltState.Hard)

@@ -8,8 +8,6 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
 {
     private const int MostLines = 120;
 
-    private static readonly IReadOnlyList<MeasureRow> Measures = PulseCatalogue.ReadList<MeasureRow>("measures.json");
-
     /// <summary>Pasted text: lines that begin with an amount are ingredients, the others are steps.</summary>
     public Notes Read(string text, double cupMillilitres)
     {
@@ -48,17 +46,9 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
 
     private static bool IsAmount(string line) => (Numbers.At(line, out var rest) is not null && UnitOf(rest.TrimStart()) is not null && ActOf(line) == "other") || BareAmount().IsMatch(line);
 
-    private static int? People(string line) => Serves().Match(line) is { Success: true } match && Numbers.At(match.Groups[1].Value, out _) is { Low: >= 1 and <= 40 and var people } ? (int)people : null;
+    private static int? People(string line) => Serves().Match(line) is { Success: true } match && Numbers.At(match.Groups[1].Value + match.Groups[2].Value, out _) is { Low: >= 1 and <= 40 and var people } ? (int)people : null;
 
-    private static (MeasureRow Measure, string Left)? UnitOf(string text)
-    {
-        var small = text.ToLowerInvariant();
-        var best = Measures.SelectMany(m => m.Names.Select(n => (Measure: m, Name: n)))
-            .Where(m => small == m.Name || (small.StartsWith(m.Name, StringComparison.Ordinal) && !char.IsLetter(small[m.Name.Length])))
-            .OrderByDescending(m => m.Name.Length)
-            .FirstOrDefault();
-        return best.Measure is null ? null : (best.Measure, text[best.Name.Length..].TrimStart('.', ' '));
-    }
+    private static (HouseholdMeasure Measure, string Left)? UnitOf(string text) => HouseholdMeasure.At(text.ToLowerInvariant());
 
     private NoteAmount Amount(string line, double cupMillilitres)
     {
@@ -106,7 +96,7 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
         .Select(m => Numbers.At(m.Groups["n"].Value, out _) is { } n ? (double?)(n.High * (m.Groups["unit"].Value.StartsWith('k') ? 1000 : 1)) : null)
         .FirstOrDefault();
 
-    private static double? Weight(double? number, MeasureRow? measure, double gramsPerMillilitre, double cupMillilitres) => (number, measure) switch
+    private static double? Weight(double? number, HouseholdMeasure? measure, double gramsPerMillilitre, double cupMillilitres) => (number, measure) switch
     {
         (null, _) or (_, null) => null,
         ({ } n, { Kind: "mass" } m) => n * m.Typical,
@@ -150,8 +140,6 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
         (Unsoaked(), "unsoaked"), (QuickSoak(), "quick_soak"), (Soak(), "soak"), (Whistles(), "whistles"), (Pressure(), "pressure"), (SlowCook(), "slow"), (RiceIn(), "rice_in"), (Drain(), "drain"), (Simmer(), "simmer"), (Boil(), "boil"), (Rest(), "rest"),
     ];
 
-    private sealed record MeasureRow(string Id, IReadOnlyList<string> Names, string Kind, double Typical, double? Drained = null);
-
     [GeneratedRegex(@"^(?:[-*•·–]|\d+[.)]\s)\s*")]
     private static partial Regex Bullet();
 
@@ -168,7 +156,8 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
     [GeneratedRegex(@"^(?:salt|water|pepper|oil|\d+\s+(?:onion|onions|tomato|tomatoes|bay|clove|cloves|carrot|carrots|leaf|leaves|chil))\b[^.]{0,40}$", RegexOptions.IgnoreCase)]
     private static partial Regex BareAmount();
 
-    [GeneratedRegex(@"\b(?:serves|for|feeds|servings?:?)\s+(\w+)\b(?:\s+(?:people|persons|eaters))?", RegexOptions.IgnoreCase)]
+    /// <summary>"For 40 minutes" is not forty people: a bare "for" wants people behind it, or nothing.</summary>
+    [GeneratedRegex(@"(?:\b(?:serves|feeds|servings?:?)\s+(\w+)\b|\bfor\s+(\w+)(?:\s+(?:people|persons|eaters|plates|guests)\b|\s*$))", RegexOptions.IgnoreCase)]
     private static partial Regex Serves();
 
     [GeneratedRegex(@"(?<n>\d+(?:[.,]\d+)?)\s*(?<unit>kg|g|grams?)\b", RegexOptions.IgnoreCase)]

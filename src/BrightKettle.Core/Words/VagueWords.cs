@@ -26,8 +26,6 @@ public sealed record WordsKitchen(Vessel Pot, Pulse Pulse, Mass PulseDry, Burner
 /// <summary>Numbers for vague words, and words for numbers.</summary>
 public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames names, Simulator simulator)
 {
-    private static readonly IReadOnlyList<Measure> Measures = PulseCatalogue.ReadList<Measure>("measures.json");
-
     /// <summary>Marks of a hob's dial where nobody says how many: most have 6 or 9.</summary>
     private const int UsualMarks = 9;
     private const int FewMarks = 6;
@@ -89,17 +87,11 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
 
     private List<VagueAnswer> Measured((double Low, double High) number, string rest, WordsKitchen kitchen)
     {
-        var best = Measures
-            .SelectMany(m => m.Names.Select(n => (Measure: m, Name: n)))
-            .Where(m => rest == m.Name || rest.StartsWith(m.Name + " ", StringComparison.Ordinal))
-            .OrderByDescending(m => m.Name.Length)
-            .FirstOrDefault();
-        if (best.Measure is not { } measure)
+        if (HouseholdMeasure.At(rest) is not ({ } measure, var of))
         {
             return [];
         }
 
-        var of = rest[best.Name.Length..].Trim();
         of = of.StartsWith("of ", StringComparison.Ordinal) ? of[3..] : of;
         var (low, typical, high) = measure.Kind == "household_cup"
             ? (kitchen.CupMillilitres, kitchen.CupMillilitres, kitchen.CupMillilitres)
@@ -153,7 +145,7 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         var (heap, solid) = PotGeometry.Of(bag, kitchen.Pulse.ColdCeiling, catalogue.Constants);
         var area = kitchen.Pot.AreaSquareCentimetres;
         var over = (PotGeometry.Level(heap, solid, millilitres, area) * area - heap) / area;
-        var glass = Measures.First(m => m.Id == "glass");
+        var glass = HouseholdMeasure.All.First(m => m.Id == "glass");
         return
         [
             new("cups", millilitres / kitchen.CupMillilitres, millilitres / kitchen.CupMillilitres, millilitres / kitchen.CupMillilitres, "cup", "A"),
@@ -235,9 +227,6 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
 
         return answers;
     }
-
-    /// <summary>A household measure; kind is volume, mass or household_cup, figures in mL or g.</summary>
-    private sealed record Measure(string Id, IReadOnlyList<string> Names, string Kind, double Low, double Typical, double High, string Confidence, double? Drained = null);
 
     [GeneratedRegex(@"\b(?:high|low|warm)\b.*\b(?:slow|crock)|\b(?:slow|crock).*\b(?:high|low|warm)\b")]
     private static partial Regex Slow();

@@ -21,6 +21,9 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     /// <summary>A local time as requests write it: 2026-11-25T19:00.</summary>
     public static string Local(LocalDateTime time) => Pattern.Format(time);
 
+    /// <summary>The local time, or null when it is none.</summary>
+    public static LocalDateTime? ReadLocal(string? text) => Pattern.Parse(text ?? string.Empty) is { Success: true } parsed ? parsed.Value : null;
+
     /// <summary>The dish, or null with the faults in the checks.</summary>
     public Dish? Map(DishDto dto, FieldChecks checks)
     {
@@ -46,6 +49,8 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var apart = rice is null || dto.RiceVesselId is null ? null : RiceApart(dto.RiceVesselId, vessel, burner, checks);
         var away = Away(dto.Away, checks);
         var pull = Pull(dto.Pull ?? new(), "pull", checks);
+        // The hour itself is serveAtLocal: a pulled table would say it twice.
+        checks.Within(pull.Table, 0, 0, "pull.table");
         if (pulse is null || vessel is null || burner is null || (dto.RiceId is not null && rice is null))
         {
             return null;
@@ -80,7 +85,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 Extras = extras,
                 RiceApart = apart,
                 Away = away,
-                Pull = pull with { Table = 0 },
+                Pull = pull,
                 // The little ones' portion comes out before the salt, so the salt waits.
                 Salt = little > 0 ? SaltSchool.AtTheTable : salt,
                 SaltPercent = kitchen.HouseWays.SaltPercent,
@@ -162,14 +167,13 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var list = new List<Interval>();
         foreach (var span in (spans ?? []).Take(8))
         {
-            var (from, to) = (Pattern.Parse(span.FromLocal ?? string.Empty), Pattern.Parse(span.ToLocal ?? string.Empty));
-            if (!from.Success || !to.Success)
+            if (ReadLocal(span.FromLocal) is not { } from || ReadLocal(span.ToLocal) is not { } to)
             {
                 checks.Add("request.time", "away");
                 continue;
             }
 
-            var (leave, back) = (kitchen.Household.InstantOf(from.Value), kitchen.Household.InstantOf(to.Value));
+            var (leave, back) = (kitchen.Household.InstantOf(from), kitchen.Household.InstantOf(to));
             if (back <= leave || back - leave > Duration.FromDays(1))
             {
                 checks.Add("dish.away", "away");
@@ -216,14 +220,13 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 
     private Instant ServeAt(string? local, FieldChecks checks)
     {
-        var parsed = Pattern.Parse(local ?? string.Empty);
-        if (!parsed.Success)
+        if (ReadLocal(local) is not { } time)
         {
             checks.Add("request.time", "serveAtLocal");
             return now;
         }
 
-        var at = kitchen.Household.InstantOf(parsed.Value);
+        var at = kitchen.Household.InstantOf(time);
         if (at < now)
         {
             checks.Add("dish.past", "serveAtLocal");

@@ -5,15 +5,12 @@ using BrightKettle.Core.Words;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
 using NodaTime;
-using NodaTime.Text;
 
 namespace BrightKettle.Server.Endpoints;
 
 /// <summary>From what one line said to a changed dish, with what was understood.</summary>
 public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, Instant now)
 {
-    private static readonly LocalDateTimePattern Pattern = LocalDateTimePattern.CreateWithInvariantCulture("uuuu'-'MM'-'dd'T'HH':'mm");
-
     public LineAnswerDto Map(DishWish wish, DishDto dish)
     {
         ArgumentNullException.ThrowIfNull(wish);
@@ -119,10 +116,9 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         var local = kitchen.Household.LocalOf(now);
-        var was = Pattern.Parse(dish.ServeAtLocal ?? string.Empty);
-        var at = wish.At ?? (was.Success ? was.Value.TimeOfDay : new LocalTime(19, 0));
+        var at = wish.At ?? DishMapper.ReadLocal(dish.ServeAtLocal)?.TimeOfDay ?? new LocalTime(19, 0);
         var day = local.Date.PlusDays(wish.DaysOn ?? (at > local.TimeOfDay ? 0 : 1));
         understood.Add($"at {at.ToString("HH:mm", CultureInfo.InvariantCulture)}");
-        return dish with { ServeAtLocal = Pattern.Format(day + at) };
+        return dish with { ServeAtLocal = DishMapper.Local(day + at) };
     }
 }

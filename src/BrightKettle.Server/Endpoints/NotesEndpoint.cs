@@ -142,7 +142,7 @@ public static class NotesEndpoint
         var felt = WordSentences.Felt(Doneness.Felt(forecast.Reference.Final[0].Doneness, pulse.Pulse.FallsApartAt));
         var liquor = PotGeometry.LiquorMillilitres(forecast.Reference.FinalLiquor, 90);
         var grain = cook.Ingredients.Count > 1 && cook.Ingredients[1] is RiceIngredient ? $", the rice {WordSentences.Felt(Doneness.Felt(forecast.Reference.Final[1].Doneness, null))}" : string.Empty;
-        return string.Create(CultureInfo.InvariantCulture, $"Followed as written, an ordinary bag comes out {felt}{grain}, with {Math.Round(liquor / 10) * 10:0} mL of liquid left. As wanted in {Math.Round(forecast.ShareTender * 10):0} dinners of 10.");
+        return string.Create(CultureInfo.InvariantCulture, $"Followed as written, an ordinary bag comes out {felt}{grain}, with {Math.Round(liquor / 10) * 10:0} mL of liquid left. As wanted in {Math.Round(forecast.ShareTender * 10):0} of 10 dinners.");
     }
 
     /// <summary>What the planner is asked: the notes' amounts and method, in this kitchen.</summary>

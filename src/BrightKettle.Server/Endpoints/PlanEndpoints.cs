@@ -153,8 +153,9 @@ public static class PlanEndpoints
             return KettleProblems.Invalid(checks);
         }
 
-        var gates = Gates.Judge(read, GateHouse.Unknown);
-        return TypedResults.Ok(ForecastMapper.Map(forecaster.Run(read, meltingIsWelcome: true), gates, Core.Safety.Cautions.For(read, gates)));
+        var forecast = forecaster.Run(read, meltingIsWelcome: true);
+        var gates = Gates.Judge(read, GateHouse.Unknown with { RoomCelsius = read.Kitchen.RoomCelsius }, forecast.Reference);
+        return TypedResults.Ok(ForecastMapper.Map(forecast, gates, Core.Safety.Cautions.For(read, gates)));
     }
 
     public static ContentHttpResult Schema()

@@ -25,6 +25,7 @@ public static class PlanSteps
             Marks.SoakStarts => Make("soak", m, new(
                 Grams: plan.Dish.PulseDry.Grams,
                 Millilitres: Cold(plan, ((CookAction.Soak)action).Water),
+                Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == o.Id)),
                 Place: next is CookAction.Chill ? "fridge" : "counter")),
             Marks.SoakEnds when plan.Dish.Soak == SoakChoice.Quick => Make("quick_drain", m, new(Millilitres: Cold(plan, ((CookAction.AddWater)next!).Water))),
             Marks.SoakEnds => Make("drain", m, new(
@@ -36,6 +37,7 @@ public static class PlanSteps
                 Grams: plan.Order == Order.RiceFirst ? plan.Dish.RiceDry.Grams : plan.Dish.PulseDry.Grams,
                 Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
                 OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
+                Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.Mark is null)),
                 Ingredient: plan.Order switch { Order.RiceFirst => "rice", Order.Together => "both", _ => "pulse" })),
             Marks.QuickSoak => Make("quick_soak", m, new(Minutes: next?.When.Delay?.TotalMinutes)),
             Marks.Lock => Make("lock", m, new(Millilitres: Cold(plan, plan.Amounts.FirstWater))),
@@ -54,10 +56,7 @@ public static class PlanSteps
             Marks.Seal => Make("seal", m, new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.When.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)),
             Marks.HeatOff => Make("heat_off", m, new(Minutes: plan.Dish.Rice!.RestMinutes.Typical)),
             Marks.Reheat => Make("reheat", m, new()),
-            Marks.OtherIn => Make("other_in", m, new(
-                Grams: plan.Dish.Others.Where(o => plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.Mark == Marks.OtherIn)).Sum(o => o.Dry.Grams),
-                Name: plan.Dish.Others.First(o => o.Id == ((CookAction.Add)action).IngredientId).Pulse.Said,
-                Place: plan.Cook.Actions[m.Action - 1] is CookAction.Add { Mark: Marks.Join } ? "rice" : "pot")),
+            Marks.OtherIn => OtherIn(plan, m, ((CookAction.Add)action).IngredientId),
             Marks.OtherSoft => Make("other_soft", m, new(EveryMinutes: action.When.Look!.Again.TotalMinutes, Felt: CookWriter.Word(Doneness.Felt(action.When.Look.Doneness, null)))),
             Marks.Salt => Make("salt", m, new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null)),
             Marks.ExtraIn => Extra(plan, m, ((CookAction.Add)action).IngredientId, "extra_in"),
@@ -75,6 +74,20 @@ public static class PlanSteps
             Marks.Table => Make("table", m, new()),
             _ => null,
         };
+    }
+
+    private static StepDto OtherIn(Plan plan, Milestone m, string id)
+    {
+        var other = plan.Dish.Others.First(o => o.Id == id);
+        var withRice = plan.Cook.Actions.Take(m.Action).Any(a => a.Mark == Marks.Join);
+        return Make("other_in", m, new(Grams: Math.Round(other.Dry.Grams), Name: other.Pulse.Said, Place: withRice ? "rice" : "pot"));
+    }
+
+    /// <summary>Further pulses that share a step, as 150 g pinto beans; null where none does.</summary>
+    private static string? Others(Plan plan, Func<OtherPulse, bool> which)
+    {
+        var names = plan.Dish.Others.Where(which).Select(o => FormattableString.Invariant($"{o.Dry.Grams:0} g {o.Pulse.Said.ToLowerInvariant()}")).ToList();
+        return names.Count == 0 ? null : string.Join(" and ", names);
     }
 
     /// <summary>The looks start before the reference pot is ready, so the step stands at the first look.</summary>

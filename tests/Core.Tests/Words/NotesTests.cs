@@ -62,6 +62,13 @@ public class NotesTests
     [InlineData("250 g kidney beans\n1 l water\nsoak overnight, then slow cook for 8 hours", "low_for_lectin")]
     public void What_can_hardly_be_meant_is_doubted(string text, string code) => Assert.Equal([code], Check.Doubts(Read(text)).Select(d => d.Code));
 
+    [Theory]
+    [InlineData("250 g chickpeas\nsimmer for 40 minutes", null)]
+    [InlineData("Chickpeas for six\n250 g chickpeas\nsimmer for 40 minutes", 6)]
+    [InlineData("For 5 people\n250 g chickpeas", 5)]
+    [InlineData("Serves 4 to 6\n250 g chickpeas", 4)]
+    public void Minutes_are_not_taken_for_people(string text, int? people) => Assert.Equal(people, Read(text).People);
+
     [Fact]
     public void Sound_notes_raise_no_doubt() =>
         Assert.Empty(Check.Doubts(Read("250 g chickpeas\n1.2 l water\n2 tsp salt\nsoak overnight, then boil and simmer 80 minutes with the lid on")));

@@ -128,6 +128,15 @@ describe('steps beside pulses and rice', () => {
       'every 4 min',
     );
   });
+  it('names every pulse that is soaked or starts', () => {
+    const name = '140 g pinto beans';
+    expect(
+      stepLine(step('soak', { grams: 150, millilitres: 450, place: 'counter', name }), plan).detail,
+    ).toContain('and 140 g pinto beans in a bowl of its own');
+    expect(stepLine(step('light', { ingredient: 'pulse', millilitres: 900, name }), plan).title).toContain(
+      'with 140 g pinto beans',
+    );
+  });
   it('keeps the bowl’s water where the house does', () =>
     expect(stepLine(step('chill', {}), plan).detail).toBe('water and all: it is kept'));
   it('lists further pulses, and says which will have fallen apart', () => {

@@ -95,7 +95,7 @@ export function stepLine(step: Step, plan: Plan): Line {
     case 'soak':
       return {
         title: `Soak ${grams(f.grams ?? 0)} ${pulse}`,
-        detail: `in ${millilitres(f.millilitres ?? 0)} of water, ${f.place === 'fridge' ? 'in the fridge from the start' : 'on the counter'}`,
+        detail: `in ${millilitres(f.millilitres ?? 0)} of water${f.name ? `, and ${f.name} in a bowl of its own` : ''}, ${f.place === 'fridge' ? 'in the fridge from the start' : 'on the counter'}`,
       };
     case 'drain':
       return {
@@ -176,7 +176,7 @@ export function stepLine(step: Step, plan: Plan): Line {
             ? `${plan.pulseName} and rice`
             : plan.pulseName;
       return {
-        title: `Light: ${what}, ${millilitres(f.millilitres ?? 0)} cold water`,
+        title: `Light: ${what}${f.name ? ` with ${f.name}` : ''}, ${millilitres(f.millilitres ?? 0)} cold water`,
         detail: `stands ${overBed(f.overBedCentimetres ?? 0)}; full flame, lid ${f.ingredient === 'pulse' ? 'ajar' : 'on'}`,
       };
     }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Plus, X } from '@lucide/svelte';
+  import { X } from '@lucide/svelte';
   import type { Extra, ExtraWish, Plan } from '../../api/client';
 
   type Props = {
@@ -57,7 +57,6 @@
     </div>
   {/each}
   <label class="select w-full text-[0.95rem]">
-    <Plus size={16} aria-hidden="true" />
     <select
       aria-label="Add to the pot"
       value=""
@@ -67,7 +66,7 @@
         if (extraId) onchange([...chosen, { extraId, amount: null, time: null, pieces: null }]);
       }}
     >
-      <option value="">tomato, onion, leaves …</option>
+      <option value="">add tomato, onion, leaves …</option>
       {#each free as e (e.id)}<option value={e.id}>{e.name}</option>{/each}
     </select>
   </label>

@@ -82,7 +82,9 @@
   {#if compared && chosen}
     <div class="bg-base-200 mt-2 rounded-lg px-3 py-2" role="status">
       <p class="font-semibold tabular-nums">{beside(compared.plan)}</p>
-      <DifferenceList differences={compared.differences} none="Nothing that the plan can tell apart." />
+      <p>
+        <DifferenceList differences={compared.differences} none="Nothing that the plan can tell apart." />
+      </p>
       <button class="btn btn-sm btn-primary mt-2" onclick={() => tonight.change(chosen.change)}
         >Do it so tonight</button
       >

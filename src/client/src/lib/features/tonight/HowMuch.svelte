@@ -32,7 +32,7 @@
   <input
     id="how-much"
     class="input w-full text-base"
-    placeholder="an inch over, a glass, mark 4, six whistles"
+    placeholder="an inch over, a glass, mark 4"
     autocomplete="off"
     maxlength="120"
     bind:value={phrase}

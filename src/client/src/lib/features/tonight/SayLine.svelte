@@ -29,7 +29,7 @@
     <input
       id="line"
       class="input join-item w-full min-w-0 text-base"
-      placeholder="for six, at seven: lentils with rice"
+      placeholder="for six at 7 pm: lentils, rice"
       autocomplete="off"
       maxlength="400"
       bind:value={line}

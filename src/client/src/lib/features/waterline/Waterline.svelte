@@ -32,10 +32,24 @@
     const room = to - from;
     return [Math.min(from - 0.03 * room, pulledFrom), Math.max(to + 0.06 * room, pulledTo + 0.02 * room)];
   });
-  const pic = $derived(picture(series, width, height, span));
-  const ground = $derived(pic.y(0));
+  const across = $derived(picture(series, width, height, span).x);
   const wide = $derived(width > 620);
   const marks = $derived(flags(steps).filter((m) => wide || m.pull));
+  const flagWidth = $derived(wide ? 112 : 88);
+  const placed = $derived(
+    marks.map((m) => ({
+      ...m,
+      x: Math.min(
+        Math.max(across(new Date(m.at)), margin.left + flagWidth / 2),
+        width - margin.right - flagWidth / 2,
+      ),
+    })),
+  );
+  const row = $derived(rows(placed.map((m) => ({ x: m.x, width: flagWidth }))));
+  /** As much room over the pot as its flags take. */
+  const top = $derived(Math.max(margin.top, 8 + 22 * (Math.max(0, ...row) + 1)));
+  const pic = $derived(picture(series, width, height, span, top));
+  const ground = $derived(pic.y(0));
   const pullable = (kind: PullKind | null): kind is PullKind => kind !== null;
 
   function take(event: PointerEvent, kind: PullKind) {
@@ -68,17 +82,6 @@
     else return;
     event.preventDefault();
   }
-  const flagWidth = $derived(wide ? 112 : 88);
-  const placed = $derived(
-    marks.map((m) => ({
-      ...m,
-      x: Math.min(
-        Math.max(pic.x(new Date(m.at)), margin.left + flagWidth / 2),
-        width - margin.right - flagWidth / 2,
-      ),
-    })),
-  );
-  const row = $derived(rows(placed.map((m) => ({ x: m.x, width: flagWidth }))));
   const ticks = $derived(pic.y.ticks(5));
   const times = $derived(pic.x.ticks(wide ? 7 : 4));
   const join = $derived(marks.find((m) => m.kind === 'join'));
@@ -142,9 +145,9 @@
       </pattern>
       <clipPath id="inside">
         <path
-          d="M{margin.left} {margin.top - 6}V{ground - 16}Q{margin.left} {ground} {margin.left +
+          d="M{margin.left} {top - 6}V{ground - 16}Q{margin.left} {ground} {margin.left +
             16} {ground}H{width - margin.right - 16}Q{width - margin.right} {ground} {width -
-            margin.right} {ground - 16}V{margin.top - 6}Z"
+            margin.right} {ground - 16}V{top - 6}Z"
         />
       </clipPath>
     </defs>
@@ -171,9 +174,9 @@
         {@const from = pic.x(new Date(look.early))}
         <rect
           x={from}
-          y={margin.top - 6}
+          y={top - 6}
           width={Math.max(2, pic.x(new Date(look.late)) - from)}
-          height={ground - margin.top}
+          height={ground - top}
           fill="var(--color-warning)"
           opacity="0.13"
         />
@@ -192,9 +195,7 @@
         stroke="var(--pot-wall)"
       />
     {/each}
-    <text x={margin.left - 12} y={margin.top - 12} text-anchor="end" class="fill-base-content text-[12px]"
-      >cm</text
-    >
+    <text x={margin.left - 12} y={top - 12} text-anchor="end" class="fill-base-content text-[12px]">cm</text>
     {#each times as time (time.getTime())}
       <text x={pic.x(time)} y={height - 6} text-anchor="middle" class="fill-base-content text-[12.5px]">
         {clock(time.toISOString(), zone)}
@@ -203,9 +204,9 @@
 
     <!-- The pot: rim, walls, rounded base. -->
     <path
-      d="M{margin.left - 9} {margin.top - 6}H{margin.left}V{ground - 16}Q{margin.left} {ground} {margin.left +
+      d="M{margin.left - 9} {top - 6}H{margin.left}V{ground - 16}Q{margin.left} {ground} {margin.left +
         16} {ground}H{width - margin.right - 16}Q{width - margin.right} {ground} {width -
-        margin.right} {ground - 16}V{margin.top - 6}H{width - margin.right + 9}"
+        margin.right} {ground - 16}V{top - 6}H{width - margin.right + 9}"
       fill="none"
       stroke="var(--pot-wall)"
       stroke-width="6"
@@ -214,7 +215,7 @@
     />
 
     {#each placed as mark, i (mark.kind + i)}
-      {@const top = 2 + (row[i] ?? 0) * 22}
+      {@const flagTop = 2 + (row[i] ?? 0) * 22}
       {@const true_x = pic.x(new Date(mark.at))}
       {@const time = clock(mark.at, zone)}
       {@const by = mark.pull ? pulling.by[mark.pull] : 0}
@@ -222,7 +223,7 @@
         <line
           x1={true_x}
           x2={true_x}
-          y1={top + 19}
+          y1={flagTop + 19}
           y2={ground - 3}
           stroke={mark.strong ? 'var(--color-secondary)' : 'var(--pot-wall)'}
           stroke-width={mark.strong ? 2 : 1.2}
@@ -230,7 +231,7 @@
         />
         <rect
           x={mark.x - flagWidth / 2}
-          y={top}
+          y={flagTop}
           width={flagWidth}
           height="20"
           rx="6"
@@ -242,14 +243,14 @@
         {#if mark.pull}
           <!-- Two notches: this one can be pulled. -->
           <path
-            d="M{mark.x - flagWidth / 2 + 6} {top + 6}v8m3 -8v8"
+            d="M{mark.x - flagWidth / 2 + 6} {flagTop + 6}v8m3 -8v8"
             stroke={mark.strong ? 'var(--color-secondary-content)' : 'var(--pot-wall)'}
             stroke-width="1.2"
           />
         {/if}
         <text
           x={mark.x + (mark.pull ? 4 : 0)}
-          y={top + 14.5}
+          y={flagTop + 14.5}
           text-anchor="middle"
           class="text-[12px] font-semibold {mark.strong ? 'fill-secondary-content' : 'fill-base-content'}"
         >
@@ -277,12 +278,12 @@
         >
           <rect
             x={mark.x - flagWidth / 2 - 3}
-            y={top - 3}
+            y={flagTop - 3}
             width={flagWidth + 6}
             height="26"
             fill="transparent"
           />
-          <rect x={true_x - 9} y={top} width="18" height={ground - top} fill="transparent" />
+          <rect x={true_x - 9} y={flagTop} width="18" height={ground - flagTop} fill="transparent" />
           {@render flag()}
         </g>
       {:else}
@@ -318,7 +319,7 @@
     <line
       x1={pic.at(here)}
       x2={pic.at(here)}
-      y1={margin.top}
+      y1={top}
       y2={ground}
       stroke="var(--color-base-content)"
       stroke-width="1.5"

@@ -40,6 +40,8 @@ describe('the picture', () => {
   it('stays inside the frame however high the range goes', () => {
     expect(pic.y(4.4)).toBeGreaterThanOrEqual(40);
   });
+  it('gives flags the room they ask for', () =>
+    expect(picture(series, 800, 340, undefined, 96).y(4.4)).toBeGreaterThanOrEqual(96));
   it('stacks the layers', () => expect(bedTop(series, 2)).toBe(4.5));
   it('finds the nearest minute', () => expect(nearest(series, '2026-11-25T18:40:00Z')).toBe(1));
   it('marks a felt state once for its whole span, and only while the seed is in the pot', () => {

@@ -12,6 +12,8 @@ export function picture(
   height: number,
   /** From and to, ms; the series' own ends when nothing is pulled. */
   span?: readonly [number, number],
+  /** Room above the pot for flags, px. */
+  top: number = margin.top,
 ) {
   const times = series.at.map((t) => new Date(t));
   const tops = series.levelCentimetres.map((level, i) => Math.max(level.high, bedTop(series, i)));
@@ -24,7 +26,7 @@ export function picture(
     .range([margin.left, width - margin.right]);
   const y = scaleLinear()
     .domain([0, Math.max(1, most)])
-    .range([height - margin.bottom, margin.top]);
+    .range([height - margin.bottom, top]);
   const at = (i: number) => x(times[i] ?? times[0]!);
   const shape = (low: (i: number) => number, high: (i: number) => number) =>
     area<unknown>()

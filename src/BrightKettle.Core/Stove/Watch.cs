@@ -1,0 +1,105 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Learning;
+using BrightKettle.Core.Planning;
+using NodaTime;
+
+namespace BrightKettle.Core.Stove;
+
+/// <summary>When something that is still to do will be due.</summary>
+/// <param name="Early">Eight pots in ten come to it between this and late.</param>
+public sealed record Due(string MomentId, Instant Early, Instant At, Instant Late, Band LiquorGrams, Band AddedGrams);
+
+/// <summary>How an evening stands at a moment: what is known, and what will come of it.</summary>
+/// <param name="Cook">What was done and what is still to do, with what is known of bag, pot and burner.</param>
+/// <param name="Pending">For each action of the cook: the moment that it waits in; null for what was done.</param>
+/// <param name="Due">In the order in which it will be due.</param>
+/// <param name="Table">Null when it never gets there as it is.</param>
+/// <param name="Pot">The reference pot now; null before anything is in it.</param>
+public sealed record Standing(
+    Underway Evening,
+    Instant Now,
+    Cook Cook,
+    IReadOnlyList<Moment?> Pending,
+    Belief Belief,
+    Forecast Forecast,
+    IReadOnlyList<Due> Due,
+    Due? Table,
+    PotSample? Pot);
+
+/// <summary>Looks at an evening: learns from what was observed, then runs what is still to do.</summary>
+public sealed class Watch(Simulator simulator)
+{
+    public const int DefaultPots = 64;
+
+    private readonly Forecaster _forecaster = new(simulator);
+    private readonly Learner _learner = new(simulator);
+
+    /// <summary>Why this evening cannot be run, or null: an entry that contradicts the others.</summary>
+    public static CookFault? Check(Underway evening, Instant now)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        return evening.ServedAt is null ? CookRules.Check(evening.AsOf(now, out _)) : null;
+    }
+
+    /// <param name="evening">Valid by <see cref="Check"/>.</param>
+    /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
+    public Standing Look(Underway evening, Instant now, bool meltingIsWelcome, int pots = DefaultPots)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        var belief = _learner.Learn(Past(evening, now), [.. evening.Seen.Where(o => o.At <= now)]);
+        return Ahead(evening, evening.AsOf(now, out var pending), pending, belief, now, meltingIsWelcome, pots);
+    }
+
+    /// <summary>The same evening with another course from now on, and what is known already.</summary>
+    internal Standing With(Standing known, NewCourse course, bool meltingIsWelcome, int pots)
+    {
+        var evening = known.Evening.With(course, known.Now);
+        return Ahead(evening, evening.AsOf(known.Now, out var pending), pending, known.Belief, known.Now, meltingIsWelcome, pots);
+    }
+
+    private Standing Ahead(Underway evening, Cook asOf, IReadOnlyList<Moment?> pending, Belief belief, Instant now, bool meltingIsWelcome, int pots)
+    {
+        var cook = belief.In(Marked(asOf, pending));
+        var forecast = _forecaster.Run(cook, meltingIsWelcome, pots);
+        var due = DueOf(forecast, pending);
+        var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
+        return new(evening, now, cook, pending, belief, forecast, due, table, PotAt(forecast, now));
+    }
+
+    /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
+    private static Cook Marked(Cook cook, IReadOnlyList<Moment?> pending) => cook with
+    {
+        Actions = [.. cook.Actions.Select((a, i) => a.Mark is null && pending[i] is { } m && (i == 0 || pending[i - 1]?.Id != m.Id) ? a with { Mark = Unnamed } : a)],
+    };
+
+    private const string Unnamed = "moment";
+
+    /// <summary>What was done, at its real times, up to now.</summary>
+    private static Cook Past(Underway evening, Instant now)
+    {
+        var deeds = evening.Deeds().Where(d => d.At <= now).ToList();
+        var actions = deeds.Select(d => d.Action).Where(a => a is not CookAction.Serve).Append(new CookAction.Serve(When.At(now + Duration.FromSeconds(1))));
+        var starts = deeds.Select(d => d.At).Append(evening.Cook.Starts).Append(now).Min();
+        return evening.Cook with { Actions = [.. actions], Starts = starts };
+    }
+
+    private static List<Due> DueOf(Forecast forecast, IReadOnlyList<Moment?> pending)
+    {
+        var list = new List<Due>();
+        foreach (var m in forecast.Milestones)
+        {
+            if (pending[m.Action] is { } moment && list.TrueForAll(d => d.MomentId != moment.Id))
+            {
+                list.Add(new(moment.Id, m.Early, m.Reference, m.Late, m.LiquorGrams, m.AddedGrams));
+            }
+        }
+
+        return [.. list.OrderBy(d => d.At)];
+    }
+
+    private static PotSample? PotAt(Forecast forecast, Instant now)
+    {
+        var seconds = (now - forecast.Cook.Starts).TotalSeconds;
+        return forecast.Reference.Samples.LastOrDefault(s => s.Seconds <= seconds + 1);
+    }
+}

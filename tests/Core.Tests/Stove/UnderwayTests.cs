@@ -1,0 +1,175 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Stove;
+using BrightKettle.Core.Units;
+using CsCheck;
+using NodaTime;
+using Xunit;
+using static BrightKettle.Core.Tests.Stove.Evenings;
+
+namespace BrightKettle.Core.Tests.Stove;
+
+public sealed class UnderwayTests
+{
+    private static readonly Plan Chickpeas = Evenings.Chickpeas();
+
+    [Fact]
+    public void Every_action_of_a_plan_belongs_to_one_moment_in_its_order()
+    {
+        var moments = Moment.Of(Chickpeas.Cook.Actions, Chickpeas.Cook.Kitchen, 0);
+        Assert.Equal(Chickpeas.Cook.Actions.OrderBy(IndexOf), moments.SelectMany(m => m.Actions).OrderBy(IndexOf));
+        Assert.All(moments, m => Assert.All(m.Actions.Skip(1), a => Assert.Equal(When.Next, a.When)));
+        Assert.Equal(moments.Count, moments.Select(m => m.Id).Distinct().Count());
+
+        static int IndexOf(CookAction action) => Chickpeas.Cook.Actions.ToList().FindIndex(a => ReferenceEquals(a, action));
+    }
+
+    [Fact]
+    public void A_dinner_that_follows_its_plan_keeps_its_forecast()
+    {
+        // Told to the second what the reference pot did, the forecast must stay what it was, wherever one asks.
+        foreach (var mark in new[] { Marks.Light, Marks.Boils, Marks.Join, Marks.Seal })
+        {
+            var now = At(Chickpeas, mark) + Min(1);
+            var evening = Begin(Chickpeas, AsPlanned(Chickpeas, now));
+            Assert.Null(Watch.Check(evening, now));
+            var standing = Eye.Look(evening, now, false);
+            Assert.InRange((standing.Table!.At - At(Chickpeas, Marks.Table)).TotalMinutes, -2, 2);
+        }
+    }
+
+    [Fact]
+    public void Nothing_that_is_to_be_done_is_forecast_before_now_and_nothing_done_is_forecast_again() => Gen.Select(Gen.Int[0, 1000], Gen.Int[0, 45]).Sample(
+        (share, late) =>
+        {
+            var begins = Chickpeas.Cook.Starts;
+            var until = begins + ((At(Chickpeas, Marks.Table) - begins) * (share / 1000.0));
+            var now = until + Min(late);
+            var evening = Begin(Chickpeas, AsPlanned(Chickpeas, until));
+            Assert.Null(Watch.Check(evening, now));
+            var standing = Eye.Look(evening, now, false, 16);
+            var open = evening.Pending.Select(m => m.Id).ToHashSet();
+            Assert.All(standing.Due, d => Assert.True(d.At >= now - Min(0.2) && d.Early <= d.Late && open.Contains(d.MomentId)));
+            Assert.Equal(open.Count, standing.Due.Count);
+        },
+        iter: 25);
+
+    [Fact]
+    public void An_entry_that_is_taken_back_leaves_no_trace()
+    {
+        var now = At(Chickpeas, Marks.Boils) + Min(30);
+        var told = AsPlanned(Chickpeas, now);
+        var hard = Saw(new Observation.FeltAs(now - Min(1), "pulse", FeltState.Hard));
+        var before = Eye.Look(Begin(Chickpeas, told), now, false);
+        var after = Eye.Look(Begin(Chickpeas, [.. told, hard]), now, false);
+        var undone = Eye.Look(Begin(Chickpeas, [.. told, hard, .. Array.Empty<Entry>()]).Without(hard.Id), now, false);
+        Assert.NotEqual(before.Table, after.Table);
+        Assert.Equal(before.Table, undone.Table);
+        Assert.Equal(before.Belief.Pulses["pulse"], undone.Belief.Pulses["pulse"]);
+    }
+
+    [Fact]
+    public void Nearly_when_tender_was_due_moves_the_join_and_the_table_later()
+    {
+        // White rice joins soft beans; a slow bag is not there when the rice was due.
+        var plan = Kitchens.Planned(Kitchens.Dish("borlotti", 300, "long_white", 300, serve: new LocalDateTime(2026, 11, 25, 19, 0), pot: Kitchens.Pot(28, 8)));
+        Assert.Equal(FeltState.Soft, plan.Waits);
+        var due = At(plan, Marks.Join);
+        var told = AsPlanned(plan, At(plan, Marks.Ready) - Min(0.1));
+        var nearly = Saw(new Observation.FeltAs(due, "pulse", FeltState.NearlyASpeck));
+        var before = Eye.Look(Begin(plan, told), At(plan, Marks.Ready), false);
+        var after = Eye.Look(Begin(plan, [.. told, nearly]), due, false);
+        var join = after.Evening.With(Marks.Join).Id;
+        Assert.True(after.Belief.Pulses["pulse"].Median < before.Belief.Pulses["pulse"].Median);
+        Assert.True(after.Due.First(d => d.MomentId == join).At > before.Due.First(d => d.MomentId == join).At + Min(5));
+        Assert.True(after.Table!.At > before.Table!.At + Min(5), $"{before.Table.At} {after.Table.At}");
+    }
+
+    [Fact]
+    public void A_look_that_says_not_yet_is_not_repeated_at_once()
+    {
+        var due = At(Chickpeas, Marks.Ready);
+        var told = AsPlanned(Chickpeas, due);
+        var evening = Begin(Chickpeas, [.. told, Saw(new Observation.ChalkyOf(due, "pulse", 4, 5))]);
+        var again = evening.With(Marks.Ready).When.Look!.Again;
+        Assert.True(Eye.Look(evening, due + Min(1), false).Due.First(d => d.MomentId == evening.With(Marks.Ready).Id).At >= due + again);
+    }
+
+    [Fact]
+    public void A_boil_that_is_told_late_counts_from_its_own_time()
+    {
+        // The hard boil of a pulse with a lectin: ten minutes from when it was seen, not from when it was told.
+        var plan = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Overnight, style: Style.Soup, pot: Kitchens.Pot(28, 8)));
+        var boiled = At(plan, Marks.Boils);
+        var now = boiled + Min(6);
+        var told = AsPlanned(plan, boiled - Min(0.1));
+        var evening = Begin(plan, told);
+        var entries = told.Append(Saw(new Observation.Seen(boiled, PotEvent.Boils))).Append(Did(evening, Marks.Boils, boiled));
+        var standing = Eye.Look(Begin(plan, entries), now, false);
+        var over = standing.Due.First(d => d.MomentId == evening.With(Marks.HardBoilOver).Id);
+        Assert.InRange((over.At - boiled).TotalMinutes, 9.9, 10.1);
+    }
+
+    [Fact]
+    public void The_rice_is_already_in_passes_over_the_look_that_was_planned()
+    {
+        var now = At(Chickpeas, Marks.Boils) + Min(20);
+        var told = AsPlanned(Chickpeas, now);
+        var evening = Begin(Chickpeas, told);
+        var early = Begin(Chickpeas, [.. told, Did(evening, Marks.Join, now)]);
+        Assert.Equal(MomentState.PassedOver, early.Moments.Single(m => m.Moment.Has(Marks.Ready)).State);
+        Assert.Null(Watch.Check(early, now));
+        var standing = Eye.Look(early, now + Min(1), false);
+        Assert.NotNull(standing.Table);
+        Assert.True(standing.Table.At < At(Chickpeas, Marks.Table));
+        Assert.True(standing.Forecast.ShareTender < 0.5);
+    }
+
+    [Fact]
+    public void What_was_poured_in_is_what_the_pot_holds()
+    {
+        var now = At(Chickpeas, Marks.Light) + Min(2);
+        var told = AsPlanned(Chickpeas, At(Chickpeas, Marks.Light));
+        var evening = Begin(Chickpeas, told);
+        Entry.Done Lit(double grams) => new(Guid.CreateVersion7(), At(Chickpeas, Marks.Light), evening.With(Marks.Light).Id) { Poured = Mass.FromGrams(grams) };
+        var less = Eye.Look(Begin(Chickpeas, [.. told, Lit(1000)]), now, false);
+        var more = Eye.Look(Begin(Chickpeas, [.. told, Lit(1500)]), now, false);
+        Assert.InRange(more.Pot!.LiquorMillilitres - less.Pot!.LiquorMillilitres, 490, 520);
+        var topped = new Entry.Extra(Guid.CreateVersion7(), now, new CookAction.AddWater(When.Next, Mass.FromGrams(200), Temperature.FromCelsius(100)));
+        var later = Eye.Look(Begin(Chickpeas, [.. told, Lit(1000), topped]), now + Min(1), false);
+        Assert.InRange(later.Pot!.LiquorMillilitres - less.Pot.LiquorMillilitres, 195, 215);
+    }
+
+    [Fact]
+    public void What_went_in_with_pieces_is_counted_until_none_is_left()
+    {
+        var now = At(Chickpeas, Marks.Boils) + Min(5);
+        var told = AsPlanned(Chickpeas, now);
+        var leaves = new ExtraIngredient("bay", Mass.FromGrams(1), Kitchens.Catalogue.Extras.First(x => x.ComesOut), Temperature.FromCelsius(19)) { Pieces = 3 };
+        Entry went = new Entry.WentIn(Guid.CreateVersion7(), now, leaves);
+        Entry Out(int pieces, int minute) => new Entry.CameOut(Guid.CreateVersion7(), now + Min(minute), "bay", pieces);
+        Assert.Equal(3, Begin(Chickpeas, [.. told, went]).ComesOut().Single().Left);
+        Assert.Equal(1, Begin(Chickpeas, [.. told, went, Out(2, 3)]).ComesOut().Single().Left);
+        var empty = Begin(Chickpeas, [.. told, went, Out(2, 3), Out(1, 6)]);
+        Assert.Equal(0, empty.ComesOut().Single().Left);
+        Assert.Contains(empty.Seen, o => o is Observation.CountedOut c && c.At == now + Min(6));
+        Assert.Null(Watch.Check(empty, now + Min(8)));
+        Assert.NotNull(Eye.Look(empty, now + Min(8), false).Table);
+    }
+
+    [Fact]
+    public void Under_pressure_the_opened_lid_is_believed_over_the_model()
+    {
+        var cooker = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Electric, 6000) };
+        var plan = Kitchens.Planned(Kitchens.Dish("chickpea", 300, style: Style.Saucy, soak: SoakChoice.Overnight) with { Method = Method.Pressure, Cooker = cooker });
+        var opened = At(plan, Marks.Opened) - Min(4);
+        var told = AsPlanned(plan, opened);
+        var evening = Begin(plan, told);
+        var now = opened + Min(2);
+        var standing = Eye.Look(Begin(plan, [.. told, Did(evening, Marks.Opened, opened)]), now, true);
+        Assert.InRange(standing.Pot!.Celsius, 90, 100.5);
+        Assert.NotNull(standing.Table);
+    }
+}
