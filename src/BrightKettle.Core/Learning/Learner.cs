@@ -23,7 +23,9 @@ public sealed class Learner(Simulator simulator)
     {
         ArgumentNullException.ThrowIfNull(cook);
         return new(
-            cook.Ingredients.OfType<PulseIngredient>().ToDictionary(p => p.Id, p => p.Pace),
+            cook.Ingredients.OfType<PulseIngredient>().Select(p => (p.Id, p.Pace))
+                .Concat(cook.Ingredients.OfType<RiceIngredient>().Select(r => (r.Id, Pace: new Pace(r.RateFactor, simulator.Constants.RiceSpread))))
+                .ToDictionary(p => p.Id, p => p.Pace),
             cook.Evaporation ?? new(1, simulator.Constants.EvaporationSpread),
             cook.BurnerPower ?? new(1, simulator.Constants.BurnerSpread));
     }
@@ -41,8 +43,8 @@ public sealed class Learner(Simulator simulator)
             return prior;
         }
 
-        var names = prior.Pulses.Keys.Order(StringComparer.Ordinal).ToList();
-        Pace[] before = [.. names.Select(n => prior.Pulses[n]), prior.Evaporation, prior.BurnerPower];
+        var names = prior.Paces.Keys.Order(StringComparer.Ordinal).ToList();
+        Pace[] before = [.. names.Select(n => prior.Paces[n]), prior.Evaporation, prior.BurnerPower];
         var (drawn, found) = (before, before);
         for (var round = 0; round < MostRounds; round++)
         {

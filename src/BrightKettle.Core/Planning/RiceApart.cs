@@ -32,6 +32,15 @@ internal sealed class RiceApart(Simulator simulator)
         };
     }
 
+    /// <summary>The rice alone in a spare pot, rested at an instant; its last action carries <see cref="Marks.RiceRested"/>.</summary>
+    public IReadOnlyList<CookAction> Beside(Dish dish, CookVessel pot, Instant rested)
+    {
+        var (water, minutes, whole) = Solve(dish, pot);
+        var lit = Instant.Max(dish.Now, rested - Duration.FromSeconds(whole));
+        // There is no time left for a soak.
+        return [.. Steps(dish, lit, lit, water, minutes).Select(a => a with { In = pot.Vessel.Id })];
+    }
+
     /// <summary>Water in g, minutes from the boil to the flame going out, and seconds from the flame to rested.</summary>
     private (double Water, double Minutes, double Seconds) Solve(Dish dish, CookVessel pot)
     {

@@ -36,4 +36,5 @@ public abstract record Entry(Guid Id, Instant At)
 /// <summary>What is to be done from a moment on, instead of what was planned.</summary>
 /// <param name="Code">Stable: what was chosen.</param>
 /// <param name="Others">Vessels that it needs beside those of the cook.</param>
-public sealed record NewCourse(string Code, IReadOnlyList<CookAction> Actions, IReadOnlyList<CookVessel> Others);
+/// <param name="Extras">What it puts in beside the ingredients of the cook.</param>
+public sealed record NewCourse(string Code, IReadOnlyList<CookAction> Actions, IReadOnlyList<CookVessel> Others, IReadOnlyList<ExtraIngredient> Extras);

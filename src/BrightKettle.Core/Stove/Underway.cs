@@ -320,6 +320,8 @@ public sealed class Underway
         }
 
         var known = Enumerable.Range(0, Cook.Kitchen.VesselCount).Select(v => Cook.Kitchen[v].Vessel.Id).ToHashSet();
+        var ids = Cook.Ingredients.Select(i => i.Id).ToHashSet();
+        Cook = Cook with { Ingredients = [.. Cook.Ingredients, .. course.Extras.Where(x => ids.Add(x.Id))] };
         Cook = Cook with { Kitchen = Cook.Kitchen with { Others = [.. Cook.Kitchen.Others, .. course.Others.Where(o => !known.Contains(o.Vessel.Id))] } };
         _moments.AddRange(Moment.Of(course.Actions, Cook.Kitchen, PlanNumber).Select(m => new MomentStatus(m, MomentState.Waiting, null, null)));
     }

@@ -46,8 +46,15 @@ public sealed class Watch(Simulator simulator)
     public Standing Look(Underway evening, Instant now, bool meltingIsWelcome, int pots = DefaultPots)
     {
         ArgumentNullException.ThrowIfNull(evening);
-        var belief = _learner.Learn(Past(evening, now), [.. evening.Seen.Where(o => o.At <= now)]);
+        var belief = Believe(evening, now);
         return Ahead(evening, evening.AsOf(now, out var pending), pending, belief, now, meltingIsWelcome, pots);
+    }
+
+    /// <summary>What was learned by now.</summary>
+    public Belief Believe(Underway evening, Instant now)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        return _learner.Learn(Past(evening, now), [.. evening.Seen.Where(o => o.At <= now)]);
     }
 
     /// <summary>The same evening with another course from now on, and what is known already.</summary>

@@ -54,4 +54,34 @@ public sealed class CookJournal(KettleDb db)
         await transaction.CommitAsync(cancel);
         return new Recorded.Done(cook);
     }
+
+    /// <summary>Appends what was told at the stove. Nothing of it is lost to a newer state: whether two entries contradict each other is for the reader.</summary>
+    /// <param name="told">Of one cook that was started, in their order.</param>
+    /// <returns>The cook as it stands now, or null when it is not here or not at the stove.</returns>
+    public async Task<CookRow?> TellAsync(Guid cookId, IReadOnlyList<CookEvent> told, CancellationToken cancel = default)
+    {
+        ArgumentNullException.ThrowIfNull(told);
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        var cook = await db.Cooks.SingleOrDefaultAsync(c => c.Id == cookId && !c.Deleted && c.StartedAt != null, cancel);
+        if (cook is null)
+        {
+            return null;
+        }
+
+        foreach (var happened in told)
+        {
+            if (await db.CookEvents.AnyAsync(e => e.Id == happened.Id, cancel))
+            {
+                continue;
+            }
+
+            db.CookEvents.Add(happened);
+            await db.SaveChangesAsync(cancel);
+            CookProjection.Apply(cook, happened, cook.Title, cook.ServeAt);
+        }
+
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        return cook;
+    }
 }

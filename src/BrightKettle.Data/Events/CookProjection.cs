@@ -10,6 +10,18 @@ public static class CookProjection
     public const string Deleted = "deleted";
     public const string Restored = "restored";
 
+    /// <summary>Taken to the stove.</summary>
+    public const string Started = "started";
+
+    /// <summary>Something that happened at the stove.</summary>
+    public const string Told = "told";
+
+    /// <summary>What the superseded event said does not hold; of an undoing, it holds again.</summary>
+    public const string Undone = "undone";
+
+    /// <summary>The evening is over.</summary>
+    public const string Finished = "finished";
+
     public static CookRow Start(CookEvent first, string title, DateTimeOffset serveAt)
     {
         ArgumentNullException.ThrowIfNull(first);
@@ -40,6 +52,14 @@ public static class CookProjection
                 break;
             case Restored:
                 cook.Deleted = false;
+                break;
+            case Started:
+                cook.StartedAt = happened.OccurredAt;
+                break;
+            case Finished:
+                cook.FinishedAt = happened.OccurredAt;
+                break;
+            case Told or Undone:
                 break;
             default:
                 cook.Deleted = false;

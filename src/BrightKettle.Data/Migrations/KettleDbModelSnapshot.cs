@@ -23,6 +23,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("TEXT")
                         .HasColumnName("id");
 
+                    b.Property<bool>("Gas")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("gas");
+
                     b.Property<double>("LeastWatts")
                         .HasColumnType("REAL")
                         .HasColumnName("least_watts");
@@ -126,6 +130,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("INTEGER")
                         .HasColumnName("deleted");
 
+                    b.Property<long?>("FinishedAt")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("finished_at");
+
                     b.Property<string>("ModelVersion")
                         .IsRequired()
                         .HasColumnType("TEXT")
@@ -148,6 +156,10 @@ namespace BrightKettle.Data.Migrations
                     b.Property<long>("ServeAt")
                         .HasColumnType("INTEGER")
                         .HasColumnName("serve_at");
+
+                    b.Property<long?>("StartedAt")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("started_at");
 
                     b.Property<string>("Title")
                         .IsRequired()
@@ -222,6 +234,11 @@ namespace BrightKettle.Data.Migrations
                     b.Property<TimeOnly>("SoaksAt")
                         .HasColumnType("TEXT")
                         .HasColumnName("soaks_at");
+
+                    b.Property<string>("StorageRule")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("storage_rule");
 
                     b.Property<int>("Version")
                         .IsConcurrencyToken()

@@ -11,7 +11,7 @@ public sealed class CookEvent
 
     public required Guid CookId { get; init; }
 
-    /// <summary>saved, changed, deleted or restored.</summary>
+    /// <summary>One of the kinds of <see cref="Events.CookProjection"/>.</summary>
     public required string Kind { get; init; }
 
     /// <summary>The last sequence of this cook that the client knew; null for its first event.</summary>
@@ -32,6 +32,6 @@ public sealed class CookEvent
 
     public required int Seed { get; init; }
 
-    /// <summary>JSON: title, dish, cook and summary as of this event; empty for a deletion.</summary>
+    /// <summary>JSON: title, dish, cook and summary as of this event; what was started or told; empty for a deletion or an undoing.</summary>
     public required string Payload { get; init; }
 }

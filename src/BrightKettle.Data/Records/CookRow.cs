@@ -22,6 +22,12 @@ public sealed class CookRow
 
     public bool Deleted { get; set; }
 
+    /// <summary>When it was taken to the stove; null before.</summary>
+    public DateTimeOffset? StartedAt { get; set; }
+
+    /// <summary>When the evening was closed; null before.</summary>
+    public DateTimeOffset? FinishedAt { get; set; }
+
     /// <summary>Sequence of the last event; a change that knows an older one is a conflict.</summary>
     public required long Version { get; set; }
 }

@@ -40,6 +40,9 @@ public sealed class HouseholdRow
 
     public bool KeepsSoakWater { get; set; }
 
+    /// <summary>Whose rule of chilling and keeping holds: cautious, uk, us, au_nz or ca.</summary>
+    public string StorageRule { get; set; } = "cautious";
+
     public int Version { get; set; } = 1;
 }
 
@@ -80,6 +83,9 @@ public sealed class BurnerRow
     public double MostWatts { get; set; }
 
     public double LeastWatts { get; set; }
+
+    /// <summary>A flame that a draught or a boil-over can put out.</summary>
+    public bool Gas { get; set; }
 
     public int Position { get; set; }
 }

@@ -38,7 +38,7 @@ public sealed class LearnerTests
             var cook = Simmering(90);
             var hidden = PotTraits.Reference(cook) with { Pace = [Math.Exp(log)] };
             var belief = Learner.Learn(cook, Honest(cook, hidden, 15, 25, 35, 45, 55, 65));
-            var pace = belief.Pulses["p"];
+            var pace = belief.Paces["p"];
             Assert.InRange(Math.Log(pace.Median) - log, -0.2, 0.2);
             Assert.True(pace.Spread < 0.2, $"{pace}");
             // The truth is not shut out.
@@ -51,9 +51,9 @@ public sealed class LearnerTests
     {
         var cook = Simmering(90);
         var answers = Honest(cook, PotTraits.Reference(cook), 20, 30, 40, 50);
-        var prior = Learner.Learn(cook, []).Pulses["p"];
+        var prior = Learner.Learn(cook, []).Paces["p"];
         Assert.Equal(new Pace(1, 0.28), prior);
-        var spreads = Enumerable.Range(1, 4).Select(n => Learner.Learn(cook, answers.Take(n).ToList()).Pulses["p"].Spread).Prepend(0.28).ToList();
+        var spreads = Enumerable.Range(1, 4).Select(n => Learner.Learn(cook, answers.Take(n).ToList()).Paces["p"].Spread).Prepend(0.28).ToList();
         Assert.All(spreads.Zip(spreads.Skip(1)), p => Assert.True(p.Second <= p.First * 1.03, string.Join(' ', spreads)));
     }
 
@@ -62,7 +62,7 @@ public sealed class LearnerTests
     {
         var cook = Simmering(45);
         var at = cook.Starts + Duration.FromSeconds(Kitchens.Run(cook).EndSeconds) - Duration.FromMinutes(10);
-        double Pace(int chalky) => Learner.Learn(cook, [new Observation.ChalkyOf(at, "p", chalky, 5)]).Pulses["p"].Median;
+        double Pace(int chalky) => Learner.Learn(cook, [new Observation.ChalkyOf(at, "p", chalky, 5)]).Paces["p"].Median;
         var paces = Enumerable.Range(0, 6).Select(Pace).ToList();
         Assert.Equal(paces.OrderDescending(), paces);
         Assert.True(paces[0] > paces[5] * 1.2);
@@ -88,7 +88,7 @@ public sealed class LearnerTests
     {
         var cook = Simmering(60);
         var seen = Honest(cook, PotTraits.AtPaceShare(cook, 0.2), 20, 40);
-        Assert.Equal(Learner.Learn(cook, seen).Pulses["p"], Learner.Learn(cook, seen).Pulses["p"]);
+        Assert.Equal(Learner.Learn(cook, seen).Paces["p"], Learner.Learn(cook, seen).Paces["p"]);
     }
 
     [Fact]
@@ -97,6 +97,6 @@ public sealed class LearnerTests
         var cook = Simmering(90);
         var honest = Honest(cook, PotTraits.Reference(cook), 20, 30, 40, 50, 60);
         var odd = honest.Append(new Observation.FeltAs(honest[1].At, "p", FeltState.FallingApart)).ToList();
-        Assert.InRange(Learner.Learn(cook, odd).Pulses["p"].Median / Learner.Learn(cook, honest).Pulses["p"].Median, 0.85, 1.15);
+        Assert.InRange(Learner.Learn(cook, odd).Paces["p"].Median / Learner.Learn(cook, honest).Paces["p"].Median, 0.85, 1.15);
     }
 }

@@ -67,7 +67,7 @@ public sealed class UnderwayTests
         var undone = Eye.Look(Begin(Chickpeas, [.. told, hard, .. Array.Empty<Entry>()]).Without(hard.Id), now, false);
         Assert.NotEqual(before.Table, after.Table);
         Assert.Equal(before.Table, undone.Table);
-        Assert.Equal(before.Belief.Pulses["pulse"], undone.Belief.Pulses["pulse"]);
+        Assert.Equal(before.Belief.Paces["pulse"], undone.Belief.Paces["pulse"]);
     }
 
     [Fact]
@@ -82,7 +82,7 @@ public sealed class UnderwayTests
         var before = Eye.Look(Begin(plan, told), At(plan, Marks.Ready), false);
         var after = Eye.Look(Begin(plan, [.. told, nearly]), due, false);
         var join = after.Evening.With(Marks.Join).Id;
-        Assert.True(after.Belief.Pulses["pulse"].Median < before.Belief.Pulses["pulse"].Median);
+        Assert.True(after.Belief.Paces["pulse"].Median < before.Belief.Paces["pulse"].Median);
         Assert.True(after.Due.First(d => d.MomentId == join).At > before.Due.First(d => d.MomentId == join).At + Min(5));
         Assert.True(after.Table!.At > before.Table!.At + Min(5), $"{before.Table.At} {after.Table.At}");
     }

@@ -1,0 +1,106 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Stove;
+
+/// <summary>Builds other courses for the rest of an evening and runs them.</summary>
+/// <param name="before">What was taken for granted to come to this standing.</param>
+internal sealed class Courses(Simulator simulator, Watch watch, Dish dish, Standing now, IReadOnlyList<Entry> before)
+{
+    /// <summary>Enough for a range; an answer is asked for while somebody waits.</summary>
+    private const int Pots = 24;
+
+    public Dish Dish => dish;
+
+    public Standing Now => now;
+
+    public Conditions Pot { get; } = Conditions.Of(now.Evening);
+
+    public double LiquorGrams => now.Pot is null ? 0 : Math.Max(0, now.Pot.LiquorMillilitres * 0.96);
+
+    /// <summary>What was still to do, each with what it waits for from now.</summary>
+    public IReadOnlyList<CookAction> Rest => [.. now.Cook.Actions.Where((_, i) => now.Pending[i] is not null)];
+
+    /// <summary>The rice, or the pulses, are still to join: the rest of the evening is not the end of it.</summary>
+    public bool JoinToCome => Rest.Any(a => a.Mark == Marks.Join);
+
+    /// <summary>Something is done now, then all goes on as it was to.</summary>
+    public NewCourse First(string code, params CookAction[] deeds) => Make(code, [.. Begin(deeds), .. Rest]);
+
+    public static NewCourse Make(string code, IEnumerable<CookAction> actions) => new(code, [.. actions], [], []);
+
+    /// <summary>The deeds in the main pot, the first of them now.</summary>
+    public IEnumerable<CookAction> Begin(IEnumerable<CookAction> deeds) =>
+        deeds.Select((d, i) => d with { In = Pot.VesselId, When = i == 0 && d.When == When.Next ? When.At(now.Now) : d.When });
+
+    /// <summary>What is left to season and serve with: salt, late extras, what comes out; then the table.</summary>
+    public IEnumerable<CookAction> Table(Duration rest)
+    {
+        var last = Rest.Where(a => a is CookAction.AddSalt or CookAction.Add or CookAction.TakeOut && now.Evening.Cook.Kitchen[now.Evening.Cook.Kitchen.IndexOf(a.In)].Vessel.Id == Pot.VesselId)
+            .Where(a => a is not CookAction.Add add || now.Evening.Cook.Ingredients[now.Evening.Cook.IndexOf(add.IngredientId)] is ExtraIngredient)
+            .Select(a => a with { When = When.Next, In = Pot.VesselId })
+            .ToList();
+        var serve = Rest.OfType<CookAction.Serve>().First();
+        var table = serve with { When = When.Next with { AfterMark = serve.When.AfterMark } };
+        List<CookAction> list = [.. last, table];
+        list[0] = list[0] with { When = list[0].When with { Delay = rest > Duration.Zero ? rest : null } };
+        return list;
+    }
+
+    public Answer Of(string code, NewCourse? course) =>
+        new(code, before, course, course is null ? now : watch.With(now, course, dish.MeltingIsWelcome, Pots));
+
+    /// <summary>Whether a course can be run at all.</summary>
+    public bool Works(NewCourse course) => Watch.Check(now.Evening.With(course, now.Now), now.Now) is null;
+
+    /// <summary>Reference pots through several courses at once.</summary>
+    public IReadOnlyList<PotRun> Try(IReadOnlyList<NewCourse> courses)
+    {
+        var cooks = courses.Select(c => now.Belief.In(now.Evening.With(c, now.Now).AsOf(now.Now, out _))).ToList();
+        return simulator.RunMany([.. cooks.Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Peaks = false });
+    }
+
+    /// <summary>How far a run ends from what is wanted: hard weighs most, then wet or dry, then minutes.</summary>
+    public double Badness(PotRun run)
+    {
+        if (run.StalledAt is not null)
+        {
+            return 1e6;
+        }
+
+        var sum = 0.0;
+        for (var i = 0; i < now.Evening.Cook.Ingredients.Count; i++)
+        {
+            if (run.Final[i].Vessel < 0)
+            {
+                continue;
+            }
+
+            var most = now.Evening.Cook.Ingredients[i] switch
+            {
+                PulseIngredient p => Doneness.MostWanted(p.Pulse, dish.MeltingIsWelcome),
+                RiceIngredient => 130,
+                _ => double.PositiveInfinity,
+            };
+            if (double.IsInfinity(most))
+            {
+                continue;
+            }
+
+            sum += (4 * Math.Max(0, Doneness.Wanted + 1 - run.Final[i].Doneness)) + Math.Max(0, run.Final[i].Doneness - most);
+        }
+
+        var liquor = Math.Abs(run.Vessels[now.Evening.Cook.Kitchen.IndexOf(Pot.VesselId)].LiquorGrams - dish.WantedLiquorGrams) / dish.TotalDry.Grams;
+        return sum + (60 * liquor) + (run.DrySeconds / 20) + (0.15 * run.EndSeconds / 60);
+    }
+
+    /// <summary>Pots that stand empty and are not part of this cook.</summary>
+    public IEnumerable<Vessel> Spare => dish.OtherVessels.Where(v => now.Evening.Cook.Kitchen.IndexOf(v.Id) < 0);
+
+    public Burner Burner => now.Evening.Cook.Kitchen[now.Evening.Cook.Kitchen.IndexOf(Pot.VesselId)].Burner;
+
+    public static Temperature Boiling { get; } = Temperature.FromCelsius(100);
+}

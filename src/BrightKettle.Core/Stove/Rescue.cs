@@ -1,0 +1,216 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Stove;
+
+/// <summary>Answers a trouble by what is seen: what to do, with grams, degrees and minutes, and what comes of it. Each figure is found by running pots.</summary>
+public sealed partial class Rescue(Simulator simulator, Watch watch)
+{
+    /// <summary>Minutes that a trouble with a length is taken to have lasted when nobody says.</summary>
+    public const double UsualMinutes = 10;
+
+    /// <summary>What boils over before somebody is there, g (confidence D).</summary>
+    private const double LostGrams = 150;
+
+    private static readonly double[] MinutesToTry = [2, 4, 6, 8, 10, 13, 16, 20, 25, 30, 36, 43, 52, 62, 75, 90];
+    private static readonly double[] WaterToTry = [0, 40, 80, 120, 160, 200, 260, 320, 400, 500, 650, 800];
+
+    /// <param name="evening">Valid by <see cref="Watch.Check"/>.</param>
+    /// <param name="minutes">How long it lasted, or how long somebody is called away; null: as usual. 1 to 240.</param>
+    /// <param name="percent">For too salty: what the tongue or a meter says, % of all that is eaten; null: what the ledger says.</param>
+    /// <returns>The best first; empty when nothing of this kind can be wrong now.</returns>
+    public IReadOnlyList<Answer> For(Underway evening, Instant now, Trouble trouble, Dish dish, double? minutes = null, double? percent = null)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        ArgumentNullException.ThrowIfNull(dish);
+        var span = Duration.FromMinutes(minutes ?? UsualMinutes);
+        var before = AsSeen(evening, now, trouble, span);
+        var seen = before.Aggregate(evening, (e, entry) => e.With(entry));
+        if (Watch.Check(seen, now) is not null || seen.ServedAt is not null)
+        {
+            return [];
+        }
+
+        var c = new Courses(simulator, watch, dish with { Now = now }, watch.Look(seen, now, dish.MeltingIsWelcome, 24), before);
+        return trouble switch
+        {
+            _ when !c.Pot.PulsesIn && !c.Pot.RiceIn && trouble != Trouble.CalledAway => [],
+            // A locked lid shows nothing: only what can be seen from outside is answered.
+            _ when c.Pot.Locked && trouble is not (Trouble.FlameOut or Trouble.PowerCut or Trouble.CalledAway) => [],
+            Trouble.HardDry when c.JoinToCome => [.. Cover(c)],
+            Trouble.HardWet or Trouble.SoftWet when c.JoinToCome => [c.Of("as_planned", null)],
+            Trouble.HardDry => [.. End(c, "water_and_steam", WaterToTry, [Lid.Sealed], Flame.Gentle)],
+            Trouble.HardWet => [.. End(c, "boil_on", [0], [Lid.On, Lid.Ajar, Lid.Open], Flame.Lively)],
+            Trouble.SoftWet => [.. PourOff(c), .. End(c, "boil_off", [0], [Lid.Open], Flame.Lively)],
+            Trouble.Sticking => [.. Loosen(c)],
+            Trouble.Scorched => [.. OtherPot(c), .. Loosen(c)],
+            Trouble.TooSalty => [.. Unsalt(c, percent)],
+            Trouble.TooThin => [.. Reduce(c), .. Crush(c)],
+            Trouble.TooThick => [.. Thin(c)],
+            Trouble.BoiledOver => [c.Of("wipe_and_fill", c.First("wipe_and_fill", new CookAction.AddWater(When.Next, Mass.FromGrams(LostGrams), Courses.Boiling), new CookAction.Cover(When.Next, Lid.Ajar))) with { Amount = Mass.FromGrams(LostGrams), Temperature = Courses.Boiling, Caution = "boil_over" }],
+            Trouble.FlameOut or Trouble.PowerCut => [.. HeatAgain(c, span)],
+            Trouble.LidLifted => [c.Of("lid_back", c.First("lid_back", new CookAction.Cover(When.Next, LidBefore(evening)))) with { For = span }],
+            Trouble.RiceTooEarly => [.. End(c, "together_on", WaterToTry, [Lid.On], Flame.Gentle)],
+            Trouble.CalledAway => [.. Leave(c, span)],
+            _ => [],
+        };
+    }
+
+    private static Lid LidBefore(Underway evening) => Conditions.Of(evening).Lid is Lid.Open ? Lid.On : Conditions.Of(evening).Lid;
+
+    /// <summary>What the trouble itself tells of the minutes before: recorded with the answer that is chosen.</summary>
+    private static List<Entry> AsSeen(Underway evening, Instant now, Trouble trouble, Duration span)
+    {
+        var pot = Conditions.Of(evening);
+        var slow = pot.RiceIn ? Way.RiceId : Way.PulseId;
+        var since = Instant.Max(now - span, evening.Deeds().Select(d => d.At).DefaultIfEmpty(now).Max());
+        Entry Felt(FeltState state) => new Entry.Saw(Guid.Empty, now, new Observation.FeltAs(now, slow, state));
+        Entry Dry() => new Entry.Saw(Guid.Empty, now, new Observation.Liquor(now, pot.VesselId, 0, LiquorBy.Ruler));
+        Entry Did(CookAction action) => new Entry.Extra(Guid.Empty, since, action with { In = pot.VesselId });
+        return trouble switch
+        {
+            Trouble.HardDry => [Felt(FeltState.ChalkyMiddle), Dry(), new Entry.Extra(Guid.Empty, now, new CookAction.Measure(When.Next, Mass.Zero) { In = pot.VesselId })],
+            Trouble.HardWet => [Felt(FeltState.ChalkyMiddle)],
+            Trouble.SoftWet => [Felt(FeltState.Soft)],
+            Trouble.FlameOut or Trouble.PowerCut => [Did(new CookAction.Heat(When.Next, Flame.Off))],
+            Trouble.LidLifted => [Did(new CookAction.Cover(When.Next, Lid.Open))],
+            Trouble.BoiledOver => [new Entry.Extra(Guid.Empty, now, new CookAction.Heat(When.Next, Flame.Gentle) { In = pot.VesselId })],
+            Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(Marks.Join)) is { } join => [new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero }],
+            _ => [],
+        };
+    }
+
+    /// <summary>On until all is as wanted, then rested: water, lid and minutes are tried together and the best of them kept.</summary>
+    private static IEnumerable<Answer> End(Courses c, string code, double[] waters, Lid[] lids, Flame flame)
+    {
+        var rest = Duration.FromMinutes(c.Pot.RiceIn ? 5 : 0);
+        var tries = (from lid in lids from water in waters from minutes in MinutesToTry select (Lid: lid, Water: water, Minutes: minutes)).ToList();
+        NewCourse With((Lid Lid, double Water, double Minutes) t)
+        {
+            List<CookAction> deeds = t.Water > 0 ? [new CookAction.AddWater(When.Next, Mass.FromGrams(t.Water), Courses.Boiling)] : [];
+            deeds.Add(new CookAction.Cover(When.Next, t.Lid));
+            deeds.Add(new CookAction.Heat(When.Next, flame));
+            deeds.Add(new CookAction.Heat(When.Later(Duration.FromMinutes(t.Minutes)), Flame.Off) { Mark = Marks.HeatOff });
+            deeds.Add(new CookAction.Cover(When.Next, Lid.On));
+            return Courses.Make(code, [.. c.Begin(deeds), .. Others(c), .. c.Table(rest)]);
+        }
+
+        var courses = tries.ConvertAll(With);
+        if (!c.Works(courses[0]))
+        {
+            return [];
+        }
+
+        var runs = c.Try(courses);
+        var best = Enumerable.Range(0, tries.Count).MinBy(k => c.Badness(runs[k]));
+        var found = tries[best];
+        return runs[best].StalledAt is not null ? [] :
+        [
+            c.Of(code, courses[best]) with
+            {
+                Amount = found.Water > 0 ? Mass.FromGrams(found.Water) : null,
+                Temperature = found.Water > 0 ? Courses.Boiling : null,
+                For = Duration.FromMinutes(found.Minutes),
+            },
+        ];
+    }
+
+    /// <summary>Water enough that the pulses do not lie dry until the join, where the liquor is set anyway; no more than that.</summary>
+    private static IEnumerable<Answer> Cover(Courses c)
+    {
+        var flame = c.Pot.Flame is Flame.Off or Flame.Lowest ? Flame.Lively : c.Pot.Flame;
+        var courses = WaterToTry.Skip(2).Select(w => c.First("cover_again", new CookAction.AddWater(When.Next, Mass.FromGrams(w), Courses.Boiling), new CookAction.Heat(When.Next, flame))).ToList();
+        if (!c.Works(courses[0]))
+        {
+            return [];
+        }
+
+        var runs = c.Try(courses);
+        var best = Enumerable.Range(0, courses.Count).MinBy(k => c.Badness(runs[k]));
+        return [c.Of("cover_again", courses[best]) with { Amount = Mass.FromGrams(WaterToTry[best + 2]), Temperature = Courses.Boiling }];
+    }
+
+    /// <summary>What is still to do in other vessels and bowls goes on.</summary>
+    private static IEnumerable<CookAction> Others(Courses c)
+    {
+        var kitchen = c.Now.Evening.Cook.Kitchen;
+        return c.Rest.Where(a => a is not CookAction.Serve && kitchen[kitchen.IndexOf(a.In)].Vessel.Id != c.Pot.VesselId);
+    }
+
+    private static IEnumerable<Answer> Loosen(Courses c)
+    {
+        var water = Mass.FromGrams(c.LiquorGrams < 150 ? 120 : 60);
+        // What is still to come to the boil keeps its flame, or it never would.
+        var course = c.Pot.Flame is Flame.Lively or Flame.Rolling or Flame.Gentle && c.Rest is [{ When.After: null }, ..]
+            ? c.First("loosen", new CookAction.AddWater(When.Next, water, Courses.Boiling), new CookAction.Heat(When.Next, Flame.Gentle))
+            : c.First("loosen", new CookAction.AddWater(When.Next, water, Courses.Boiling));
+        return c.Works(course) ? [c.Of("loosen", course) with { Amount = water, Temperature = Courses.Boiling }] : [];
+    }
+
+    /// <summary>Over into a clean pot without scraping; all that was still to do is done there.</summary>
+    private static IEnumerable<Answer> OtherPot(Courses c)
+    {
+        var full = (c.Now.Pot?.LevelCentimetres ?? 0) * c.Now.Evening.Cook.Kitchen.Vessel.AreaSquareCentimetres;
+        var pot = c.Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= full).OrderBy(v => v.Brim.Millilitres).FirstOrDefault();
+        if (pot is null)
+        {
+            return [];
+        }
+
+        var water = Mass.FromGrams(100);
+        var kitchen = c.Now.Evening.Cook.Kitchen;
+        List<CookAction> over =
+        [
+            new CookAction.Heat(When.Next, Flame.Off),
+            new CookAction.Transfer(When.Next, pot.Id, TransferWhat.Everything) { Mark = "into_clean_pot" },
+        ];
+        List<CookAction> there =
+        [
+            new CookAction.AddWater(When.Next with { AfterMark = "into_clean_pot" }, water, Courses.Boiling) { In = pot.Id },
+            new CookAction.Cover(When.Next, c.Pot.Lid) { In = pot.Id },
+            new CookAction.Heat(When.Next, c.Pot.Flame == Flame.Rolling ? Flame.Lively : c.Pot.Flame) { In = pot.Id },
+        ];
+        // The table waits for the first pot's track, so it stays there and waits for the other's.
+        var rest = c.Rest.Select(a => a is CookAction.Serve || BowlLane.Holds(a) || kitchen[kitchen.IndexOf(a.In)].Vessel.Id != c.Pot.VesselId ? a : a with { In = pot.Id }).ToList();
+        var serve = rest[^1];
+        rest[^1] = new CookAction.Stir(serve.When) { In = pot.Id, Mark = "clean_pot_done" };
+        rest.Add(serve with { When = When.Next with { AfterMark = "clean_pot_done" } });
+        var course = new NewCourse("other_pot", [.. c.Begin(over), .. there, .. rest], [new CookVessel(pot, c.Burner)], []);
+        return c.Works(course) ? [c.Of("other_pot", course) with { Amount = water, Temperature = Courses.Boiling }] : [];
+    }
+
+    private static IEnumerable<Answer> HeatAgain(Courses c, Duration span)
+    {
+        var flame = c.Now.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Heat>().Where(h => h.Flame != Flame.Off).Select(h => (Flame?)h.Flame).LastOrDefault() ?? Flame.Full;
+        var course = c.First("heat_again", new CookAction.Heat(When.Next, flame));
+        if (!c.Works(course))
+        {
+            return [];
+        }
+
+        var answer = c.Of("heat_again", course);
+        var cold = HoldGate.Judge(answer.After.Cook, answer.After.Forecast.Reference).Any(f => f.Blocks);
+        return [answer with { For = span, Caution = cold ? HoldGate.TooCool : null }];
+    }
+
+    /// <summary>No flame burns while nobody is there: off, lid on, and on again afterwards.</summary>
+    private static IEnumerable<Answer> Leave(Courses c, Duration span)
+    {
+        if (c.Pot.Flame == Flame.Off)
+        {
+            return [c.Of("go", null) with { For = span }];
+        }
+
+        var back = c.Now.Now + span;
+        CookAction[] off = c.Pot.Locked
+            ? [new CookAction.Heat(When.Next, Flame.Off), new CookAction.Heat(When.At(back), Flame.Full) { Mark = Marks.Reheat }]
+            : [new CookAction.Heat(When.Next, Flame.Off), new CookAction.Cover(When.Next, Lid.On), new CookAction.Heat(When.At(back), Flame.Full) { Mark = Marks.Reheat }];
+        var simmer = c.Pot is { Locked: false, Flame: not Flame.Full } ? [new CookAction.Heat(When.Once(PotEvent.Boils), c.Pot.Flame)] : Array.Empty<CookAction>();
+        var course = c.First("off_and_back", [.. off, .. simmer]);
+        return c.Works(course) ? [c.Of("off_and_back", course) with { For = span }] : [];
+    }
+}

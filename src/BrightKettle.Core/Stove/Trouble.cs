@@ -1,0 +1,20 @@
+namespace BrightKettle.Core.Stove;
+
+/// <summary>What is seen when something has gone wrong.</summary>
+public enum Trouble
+{
+    HardDry,
+    HardWet,
+    SoftWet,
+    Sticking,
+    Scorched,
+    TooSalty,
+    TooThin,
+    TooThick,
+    BoiledOver,
+    FlameOut,
+    PowerCut,
+    LidLifted,
+    RiceTooEarly,
+    CalledAway,
+}
