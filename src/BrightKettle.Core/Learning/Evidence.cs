@@ -13,7 +13,7 @@ public sealed class Evidence(ModelConstants constants)
     private const double HandSpread = 7;
 
     /// <summary>Share of answers that are simply wrong: the wrong button, the wrong pot.</summary>
-    private const double Slip = 0.01;
+    private const double Slip = 0.002;
 
     /// <summary>Standard deviation with which a boil is noticed, s, and its share of the time it took.</summary>
     private const double NoticeSeconds = 75;
@@ -30,7 +30,7 @@ public sealed class Evidence(ModelConstants constants)
         {
             Observation.FeltAs o => Felt(cook, DonenessAt(cook, run, o.IngredientId, seconds), o),
             Observation.ChalkyOf o => Chalky(DonenessAt(cook, run, o.IngredientId, seconds), o.Chalky, o.Of),
-            Observation.Liquor o => Liquor(LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds), o),
+            Observation.Liquor o => Liquor(MeasuredAt(cook, run, seconds) ?? (LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds).LiquorMillilitres * HotGramsPerMillilitre), o),
             Observation.OverBed o => Ruler(cook, run, seconds, o),
             Observation.Seen o => Event(cook, run, seconds, o),
             Observation.NotYet o => NotYet(cook, run, seconds, o),
@@ -63,9 +63,24 @@ public sealed class Evidence(ModelConstants constants)
         return Math.Log(Slip + ((1 - Slip) * sum));
     }
 
-    private static double Liquor(VesselLevel level, Observation.Liquor o)
+    private const double HotGramsPerMillilitre = 0.96;
+
+    /// <summary>The liquor that a pot had just before it was brought to what was measured; null where it was not.</summary>
+    private static double? MeasuredAt(Cook cook, PotRun run, double seconds)
     {
-        var grams = level.LiquorMillilitres * 0.96;
+        for (var i = 0; i < cook.Actions.Count; i++)
+        {
+            if (cook.Actions[i] is CookAction.Measure { Mark: null } && run.Done[i] is { } done && Math.Abs(done.Seconds - seconds) < 1)
+            {
+                return done.LiquorBefore;
+            }
+        }
+
+        return null;
+    }
+
+    private static double Liquor(double grams, Observation.Liquor o)
+    {
         var spread = o.By switch
         {
             LiquorBy.Jug => 20 + (0.05 * o.Grams),

@@ -60,12 +60,14 @@ public sealed class LiquorAnswers(Simulator simulator)
     public Triple ThickerAt(double celsius) => simulator.Constants.Curve("thickening").Range(celsius);
 
     /// <summary>Water to stir in next day, g: the pot goes on drinking in the fridge.</summary>
-    public static Triple NextDayWater(Plan plan)
+    public static Triple NextDayWater(Cook cook, PotRun run)
     {
-        var run = plan.Forecast.Reference;
-        var pulses = plan.Dish.PulseDry.Grams * (1 + run.Final[0].Uptake);
-        var rice = plan.Dish.Rice is null ? 0 : plan.Dish.RiceDry.Grams * (1 + run.Final[1].Uptake);
-        var split = plan.Dish.Pulse.Kind == "split" ? run.FinalLiquor + pulses : 0;
+        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(run);
+        double Weight<T>()
+            where T : Ingredient => Enumerable.Range(0, cook.Ingredients.Count).Where(i => cook.Ingredients[i] is T && run.Final[i].Vessel >= 0).Sum(i => cook.Ingredients[i].Dry.Grams * (1 + run.Final[i].Uptake));
+        var (pulses, rice) = (Weight<PulseIngredient>(), Weight<RiceIngredient>());
+        var split = cook.Ingredients.OfType<PulseIngredient>().First().Pulse.Kind == "split" ? run.FinalLiquor + pulses : 0;
         // Beans drink 3 to 8 % of their weight overnight, rice 10 to 25 %, a split set to a gel wants 15 to 40 % of its own.
         return split > 0
             ? new(0.15 * split, 0.25 * split, 0.4 * split)

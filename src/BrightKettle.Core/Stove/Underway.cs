@@ -291,6 +291,11 @@ public sealed class Underway
                 Cook = Cook with { Ingredients = [.. Cook.Ingredients, went.What] };
                 _extras.Add((went.At, Late + order, new CookAction.Add(When.At(went.At), went.What.Id)));
                 break;
+            case Entry.Saw { What: Observation.Liquor { By: LiquorBy.Jug } jug }:
+                // What was poured out and measured is so: every pot is brought to it, before what is done at the same second.
+                _seen.Add(jug);
+                _extras.Add((jug.At, -1, new CookAction.Measure(When.At(jug.At), Mass.FromGrams(jug.Grams)) { In = jug.VesselId }));
+                break;
             case Entry.Saw saw:
                 _seen.Add(saw.What);
                 break;

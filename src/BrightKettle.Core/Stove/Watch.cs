@@ -12,6 +12,7 @@ public sealed record Due(string MomentId, Instant Early, Instant At, Instant Lat
 /// <summary>How an evening stands at a moment: what is known, and what will come of it.</summary>
 /// <param name="Cook">What was done and what is still to do, with what is known of bag, pot and burner.</param>
 /// <param name="Pending">For each action of the cook: the moment that it waits in; null for what was done.</param>
+/// <param name="Prior">What was known before anything was seen.</param>
 /// <param name="Due">In the order in which it will be due.</param>
 /// <param name="Table">Null when it never gets there as it is.</param>
 /// <param name="Pot">The reference pot now; null before anything is in it.</param>
@@ -21,6 +22,7 @@ public sealed record Standing(
     Cook Cook,
     IReadOnlyList<Moment?> Pending,
     Belief Belief,
+    Belief Prior,
     Forecast Forecast,
     IReadOnlyList<Due> Due,
     Due? Table,
@@ -70,7 +72,7 @@ public sealed class Watch(Simulator simulator)
         var forecast = _forecaster.Run(cook, meltingIsWelcome, pots);
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
-        return new(evening, now, cook, pending, belief, forecast, due, table, PotAt(forecast, now));
+        return new(evening, now, cook, pending, belief, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, now));
     }
 
     /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
@@ -107,6 +109,22 @@ public sealed class Watch(Simulator simulator)
     private static PotSample? PotAt(Forecast forecast, Instant now)
     {
         var seconds = (now - forecast.Cook.Starts).TotalSeconds;
-        return forecast.Reference.Samples.LastOrDefault(s => s.Seconds <= seconds + 1);
+        var run = forecast.Reference;
+        var last = run.Samples.LastOrDefault(s => s.Seconds <= seconds + 1);
+        if (last is null)
+        {
+            return null;
+        }
+
+        // Samples are a minute apart; what was poured since the last one is seen at once.
+        var main = forecast.Cook.VesselOf(forecast.Cook.Actions[^1]);
+        var poured = Enumerable.Range(0, run.Done.Count)
+            .Where(i => forecast.Cook.VesselOf(forecast.Cook.Actions[i]) == main && !BowlLane.Holds(forecast.Cook.Actions[i]))
+            .Select(i => run.Done[i]).OfType<ActionDone>().Where(d => d.Seconds > last.Seconds && d.Seconds <= seconds + 1)
+            .Select(d => (ActionDone?)d).LastOrDefault();
+        return poured is not { } done || last.All.Count > 0 ? last : last with
+        {
+            Shown = new VesselLevel(done.Celsius, PotGeometry.LiquorMillilitres(done.LiquorAfter, done.Celsius), last.BedCentimetres.Sum() + done.OverBedCentimetres),
+        };
     }
 }

@@ -19,7 +19,7 @@ public sealed record SavedSummaryDto(
     double WithLooks);
 
 /// <summary>A saved dinner in a list.</summary>
-public sealed record CookLineDto(Guid Id, string Title, string PulseName, string? RiceName, DateTimeOffset ServeAt, SavedSummaryDto Summary, long Version);
+public sealed record CookLineDto(Guid Id, string Title, string PulseName, string? RiceName, DateTimeOffset ServeAt, SavedSummaryDto Summary, bool Started, bool Finished, long Version);
 
 /// <summary>A saved dinner.</summary>
 /// <param name="ModelMoved">The equations or figures have changed since it was saved, so a new forecast may differ from the saved one.</param>
@@ -33,4 +33,5 @@ public sealed record CookDto(
     string ParameterVersion,
     bool ModelMoved,
     bool Deleted,
+    bool Started,
     long Version);

@@ -3,6 +3,7 @@ namespace BrightKettle.Server.Contracts;
 /// <summary>What the household fixes, and the server's clock.</summary>
 /// <param name="Now">The server's time: pages ask nothing of the phone's clock.</param>
 /// <param name="NowLocal">The same on the kitchen's clock, as 2026-11-25T19:00.</param>
+/// <param name="StorageRule">cautious, uk, us, au_nz or ca.</param>
 /// <param name="Version">To be sent back with a change.</param>
 public sealed record KitchenDto(
     string Name,
@@ -20,6 +21,7 @@ public sealed record KitchenDto(
     string Salt,
     double SaltPercent,
     bool KeepsSoakWater,
+    string StorageRule,
     int Version,
     IReadOnlyList<VesselDto> Vessels,
     IReadOnlyList<BurnerDto> Burners,
@@ -35,7 +37,9 @@ public sealed record ShelfDto(string Id, string Name, double Grams);
 /// <summary>What is left now, g; 0 takes it off the shelf.</summary>
 public sealed record ShelfChange(double Grams);
 
-public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts);
+public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts, bool Gas);
+
+public sealed record BurnerChange(bool Gas);
 
 /// <summary>A pot as it is entered.</summary>
 /// <param name="Cooker">weight, spring, electric or slow; null for a plain pot.</param>
@@ -55,4 +59,5 @@ public sealed record KitchenChange(
     int Version,
     string Salt = "with_the_rice",
     double SaltPercent = 0.9,
-    bool KeepsSoakWater = false);
+    bool KeepsSoakWater = false,
+    string StorageRule = "cautious");

@@ -8,6 +8,7 @@ using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
 using BrightKettle.Server.Problems;
+using BrightKettle.Server.Stove;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
@@ -36,7 +37,7 @@ public static class CookEndpoints
         return TypedResults.Ok<IReadOnlyList<CookLineDto>>([.. rows.Select(row =>
         {
             var saved = SavedDinner.Read(row);
-            return new CookLineDto(row.Id, row.Title, saved.PulseName, saved.RiceName, row.ServeAt, saved.Summary, row.Version);
+            return new CookLineDto(row.Id, row.Title, saved.PulseName, saved.RiceName, row.ServeAt, saved.Summary, row.StartedAt is not null, row.FinishedAt is not null, row.Version);
         })]);
     }
 
@@ -94,6 +95,11 @@ public static class CookEndpoints
             return await Get(id, db, cancel);
         }
 
+        if (kind == CookProjection.Changed && await db.Cooks.AsNoTracking().AnyAsync(c => c.Id == id && c.StartedAt != null, cancel))
+        {
+            return KettleProblems.Invalid("cook.under_way", "dish");
+        }
+
         var dish = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(change.Dish, checks);
         if (dish is null || checks.Any)
         {
@@ -108,7 +114,7 @@ public static class CookEndpoints
 
         var plan = ((PlanAnswer.Planned)answer).Plan;
         var saved = new SavedDinner(change.Title.Trim(), change.Dish, dish.Pulse.Said, dish.Rice?.Said, PlanMapper.Summary(plan), CookWriter.Write(plan.Cook));
-        var happened = Event(id, kind, change.EventId, change.OccurredAt, change.BasedOn, clock, saved.Json(), dish.Seed);
+        var happened = StoveEvents.Make(id, kind, change.EventId, change.OccurredAt, change.BasedOn, clock, saved.Json(), dish.Seed);
         return Answer(await new CookJournal(db).AppendAsync(happened, saved.Title, dish.ServeAt.ToDateTimeOffset(), cancel));
     }
 
@@ -128,25 +134,9 @@ public static class CookEndpoints
         var undone = kind == CookProjection.Restored
             ? await db.CookEvents.AsNoTracking().Where(e => e.CookId == id && e.Kind == CookProjection.Deleted).OrderByDescending(e => e.Sequence).Select(e => (Guid?)e.Id).FirstOrDefaultAsync(cancel)
             : null;
-        var happened = Event(id, kind, mark.EventId, mark.OccurredAt, mark.BasedOn, clock, string.Empty, row.Seed, undone);
+        var happened = StoveEvents.Make(id, kind, mark.EventId, mark.OccurredAt, mark.BasedOn, clock, string.Empty, row.Seed, undone);
         return Answer(await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel));
     }
-
-    private static CookEvent Event(
-        Guid cookId, string kind, Guid eventId, DateTimeOffset occurredAt, long? basedOn, TimeProvider clock, string payload, int seed, Guid? supersedes = null) => new()
-        {
-            Id = eventId,
-            CookId = cookId,
-            Kind = kind,
-            BasedOn = basedOn,
-            Supersedes = supersedes,
-            OccurredAt = occurredAt,
-            RecordedAt = clock.GetUtcNow(),
-            ModelVersion = Simulator.ModelVersion,
-            ParameterVersion = PulseCatalogue.ParameterVersion,
-            Seed = seed,
-            Payload = payload,
-        };
 
     private static Results<Ok<CookDto>, ProblemHttpResult> Answer(Recorded recorded) => recorded switch
     {
@@ -168,6 +158,7 @@ public static class CookEndpoints
             row.ParameterVersion,
             row.ModelVersion != Simulator.ModelVersion || row.ParameterVersion != PulseCatalogue.ParameterVersion,
             row.Deleted,
+            row.StartedAt is not null,
             row.Version);
     }
 }

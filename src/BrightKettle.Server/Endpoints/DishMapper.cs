@@ -269,7 +269,14 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 }
 
 /// <summary>The household as the core knows it, with its row.</summary>
-public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWays HouseWays, IReadOnlyList<Vessel> Vessels, IReadOnlyList<Burner> Burners, IReadOnlyDictionary<string, double> ShelfGrams);
+public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWays HouseWays, IReadOnlyList<Vessel> Vessels, IReadOnlyList<Burner> Burners, IReadOnlyDictionary<string, double> ShelfGrams)
+{
+    /// <summary>Ids of the burners with a flame of gas.</summary>
+    public IReadOnlySet<string> GasBurners { get; init; } = new HashSet<string>();
+
+    /// <summary>Whether this burner, or the first where none is named, is gas.</summary>
+    public bool IsGas(string? burnerId) => (burnerId ?? (Burners.Count > 0 ? Burners[0].Id : null)) is { } id && GasBurners.Contains(id);
+}
 
 /// <summary>The household's choice where cooks disagree.</summary>
 public sealed record HouseWays(SaltSchool Salt, double SaltPercent, bool KeepsSoakWater);

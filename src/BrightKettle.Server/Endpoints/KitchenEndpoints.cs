@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Safety;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
@@ -21,6 +22,7 @@ public static class KitchenEndpoints
         routes.MapPut("/api/kitchen/vessels/{id}", ChangeVessel);
         routes.MapDelete("/api/kitchen/vessels/{id}", RemoveVessel);
         routes.MapPut("/api/kitchen/shelf/{id}", SetShelf);
+        routes.MapPut("/api/kitchen/burners/{id}", ChangeBurner);
     }
 
     public static async Task<Ok<KitchenDto>> Get(KettleDb db, TimeProvider clock, CancellationToken cancel) =>
@@ -42,6 +44,11 @@ public static class KitchenEndpoints
         if (KitchenStore.SaltOf(change.Salt) is null)
         {
             checks.Add("request.unknown_word", "salt");
+        }
+
+        if (StorageRule.Find(change.StorageRule) is null)
+        {
+            checks.Add("request.unknown_word", "storageRule");
         }
 
         var wakes = Time(change.Wakes, "wakes", checks);
@@ -70,6 +77,7 @@ public static class KitchenEndpoints
         row.SaltSchool = change.Salt;
         row.SaltPercent = change.SaltPercent;
         row.KeepsSoakWater = change.KeepsSoakWater;
+        row.StorageRule = change.StorageRule;
         row.Version++;
         await db.SaveChangesAsync(cancel);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
@@ -173,6 +181,20 @@ public static class KitchenEndpoints
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
     }
 
+    /// <summary>Says whether a burner is a flame of gas.</summary>
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeBurner(string id, BurnerChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await db.Burners.FindAsync([id], cancel) is not { } row)
+        {
+            return KettleProblems.Missing("kitchen.unknown_burner");
+        }
+
+        row.Gas = change.Gas;
+        (await db.Households.SingleAsync(cancel)).Version++;
+        await db.SaveChangesAsync(cancel);
+        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+    }
+
     private static ProblemHttpResult? Check(VesselChange change)
     {
         var checks = new FieldChecks();
@@ -222,9 +244,10 @@ public static class KitchenEndpoints
             row.SaltSchool,
             row.SaltPercent,
             row.KeepsSoakWater,
+            row.StorageRule,
             row.Version,
             [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10, v.Cooker is { } c ? CookWriter.Word(c.Kind) : null))],
-            [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts))],
+            [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts, state.GasBurners.Contains(b.Id)))],
             [.. state.ShelfGrams.Select(s => new ShelfDto(s.Key, PulseCatalogue.Shipped.FindPulse(s.Key)?.Said ?? PulseCatalogue.Shipped.FindRice(s.Key)?.Name ?? s.Key, s.Value)).OrderBy(s => s.Name, StringComparer.Ordinal)],
             now,
             DishMapper.Local(state.Household.LocalOf(Instant.FromDateTimeOffset(now))));

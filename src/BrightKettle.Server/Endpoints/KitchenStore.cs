@@ -19,7 +19,10 @@ public static class KitchenStore
         var vessels = await db.Vessels.AsNoTracking().OrderBy(v => v.Position).ThenBy(v => v.Name).ToListAsync(cancel);
         var burners = await db.Burners.AsNoTracking().OrderBy(b => b.Position).ToListAsync(cancel);
         var shelf = await db.Shelf.AsNoTracking().ToDictionaryAsync(s => s.Id, s => s.Grams, cancel);
-        return new(row, HouseholdOf(row), HouseWaysOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf), shelf);
+        return new(row, HouseholdOf(row), HouseWaysOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf), shelf)
+        {
+            GasBurners = burners.Where(b => b.Gas).Select(b => b.Id).ToHashSet(),
+        };
     }
 
     private static Household HouseholdOf(HouseholdRow row) => new(

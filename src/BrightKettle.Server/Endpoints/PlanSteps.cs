@@ -13,7 +13,14 @@ public static class PlanSteps
     public static IReadOnlyList<StepDto> Of(Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return [.. plan.Forecast.Milestones.Select(m => Step(plan, m)).OfType<StepDto>().OrderBy(s => s.At).ThenBy(s => s.Kind == "table")];
+        return [.. ByAction(plan).Select(s => s.Step).OrderBy(s => s.At).ThenBy(s => s.Kind == "table")];
+    }
+
+    /// <summary>Each step with the number of the action that makes it.</summary>
+    public static IEnumerable<(int Action, StepDto Step)> ByAction(Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return plan.Forecast.Milestones.Select(m => (m.Action, Step: Step(plan, m))).Where(s => s.Step is not null).Select(s => (s.Action, s.Step!));
     }
 
     private static StepDto? Step(Plan plan, Milestone m)

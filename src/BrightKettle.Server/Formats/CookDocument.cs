@@ -113,3 +113,6 @@ public sealed record WhenDocument(
     string? AfterMark = null);
 
 public sealed record LookDocument(string Ingredient, double Doneness, double AgainMinutes);
+
+/// <summary>What was chosen to be done from a moment on.</summary>
+public sealed record CourseDocument(string Code, IReadOnlyList<ActionDocument> Actions, IReadOnlyList<OtherVesselDocument> Others, IReadOnlyList<IngredientDocument> Extras);

@@ -2,6 +2,7 @@ using System.Text.Json;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
 using BrightKettle.Server.Problems;
 using NodaTime;
@@ -42,6 +43,16 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
         return CookRules.Check(cook) is { } fault
             ? checks.Refuse<Cook>(fault.Code, fault.Action is { } at ? $"actions[{at}].{fault.Field}" : fault.Field)
             : cook;
+    }
+
+    /// <summary>What is to be done instead of a plan, or null with the faults in the checks.</summary>
+    public NewCourse? Read(CourseDocument document)
+    {
+        ArgumentNullException.ThrowIfNull(document);
+        var actions = document.Actions.Select((action, i) => Action(action, $"actions[{i}]")).OfType<CookAction>().ToList();
+        var others = document.Others.Select((o, i) => Other(o, $"others[{i}]")).OfType<CookVessel>().ToList();
+        var extras = document.Extras.Select((x, i) => Ingredient(x, $"extras[{i}]")).OfType<ExtraIngredient>().ToList();
+        return checks.Any ? null : new(document.Code, actions, others, extras);
     }
 
     private CookKitchen Kitchen(CookKitchenDocument k) => new(

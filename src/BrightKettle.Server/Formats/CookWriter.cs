@@ -1,6 +1,7 @@
 using System.Text.Json;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Stove;
 
 namespace BrightKettle.Server.Formats;
 
@@ -29,6 +30,12 @@ public static class CookWriter
                 kitchen.Others.Count == 0 ? null : [.. kitchen.Others.Select(Other)]),
             [.. cook.Ingredients.Select(Ingredient)],
             [.. cook.Actions.Select(Action)]);
+    }
+
+    public static CourseDocument Write(NewCourse course)
+    {
+        ArgumentNullException.ThrowIfNull(course);
+        return new(course.Code, [.. course.Actions.Select(Action)], [.. course.Others.Select(Other)], [.. course.Extras.Select(Ingredient)]);
     }
 
     /// <summary>The word of the exchange form for a member of one of the closed sets, as surface_dry.</summary>

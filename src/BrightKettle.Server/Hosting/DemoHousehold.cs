@@ -24,8 +24,8 @@ public static class DemoHousehold
             new VesselRow { Id = "steam-drum", Name = "Steam drum", DiameterCentimetres = 22, BrimMillilitres = 6000, CookerKind = "electric", Position = 4 },
             new VesselRow { Id = "day-crock", Name = "Day crock", DiameterCentimetres = 24, BrimMillilitres = 6000, CookerKind = "slow", Position = 5 });
         db.Burners.AddRange(
-            new BurnerRow { Id = "front", Name = "Front burner", MostWatts = 1500, LeastWatts = 120, Position = 1 },
-            new BurnerRow { Id = "back", Name = "Small back burner", MostWatts = 800, LeastWatts = 70, Position = 2 });
+            new BurnerRow { Id = "front", Name = "Front burner", MostWatts = 1500, LeastWatts = 120, Position = 1, Gas = true },
+            new BurnerRow { Id = "back", Name = "Small back burner", MostWatts = 800, LeastWatts = 70, Position = 2, Gas = true });
         db.Shelf.AddRange(
             new ShelfRow { Id = "chickpea", Grams = 340 },
             new ShelfRow { Id = "borlotti", Grams = 500 },

@@ -51,7 +51,7 @@ public class AnswerTests
         Assert.Equal(1, Answers.ThickerAt(96).Typical);
         Assert.InRange(Answers.ThickerAt(60).Typical, 2, 5);
         Assert.InRange(Answers.ThickerAt(25).Typical, 5, 15);
-        var water = LiquorAnswers.NextDayWater(Chickpeas);
+        var water = LiquorAnswers.NextDayWater(Chickpeas.Cook, Chickpeas.Forecast.Reference);
         Assert.True(water.Low < water.Typical && water.Typical < water.High);
         Assert.InRange(water.Typical, 60, 250);
     }

@@ -172,4 +172,20 @@ public sealed class UnderwayTests
         Assert.InRange(standing.Pot!.Celsius, 90, 100.5);
         Assert.NotNull(standing.Table);
     }
+
+    [Fact]
+    public void What_the_jug_says_is_so_and_teaches_the_pot()
+    {
+        var now = At(Chickpeas, Marks.Join);
+        var told = AsPlanned(Chickpeas, now);
+        var before = Eye.Look(Begin(Chickpeas, told), now, false);
+        var less = before.Pot!.LiquorMillilitres * 0.96 * 0.8;
+        var after = Eye.Look(Begin(Chickpeas, [.. told, Saw(new Observation.Liquor(now - Min(0.5), null, less, LiquorBy.Jug))]), now, false);
+        Assert.InRange(after.Pot!.LiquorMillilitres * 0.96, less - 12, less + 12);
+        Assert.True(after.Belief.Evaporation.Median > before.Belief.Evaporation.Median * 1.03);
+        // The join still brings it to what the rice wants, so the table stays.
+        Assert.InRange((after.Table!.At - before.Table!.At).TotalMinutes, -2, 4);
+        var add = after.Due.First(d => d.MomentId == after.Evening.With(Marks.Join).Id);
+        Assert.True(add.AddedGrams.Reference > before.Due.First(d => d.MomentId == add.MomentId).AddedGrams.Reference + 20);
+    }
 }

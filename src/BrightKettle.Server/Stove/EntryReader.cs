@@ -1,0 +1,134 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Stove;
+using BrightKettle.Core.Units;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Formats;
+using BrightKettle.Server.Problems;
+using NodaTime;
+
+namespace BrightKettle.Server.Stove;
+
+/// <summary>From what a page tells to an entry of the core, and back.</summary>
+public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
+{
+    /// <summary>Density of liquor near the boil, g per mL.</summary>
+    public const double HotGramsPerMillilitre = 0.96;
+
+    private static readonly Temperature Boiling = Temperature.FromCelsius(100);
+
+    /// <summary>The entry; null with the faults in the checks, or without any for what the core does not follow (put_away).</summary>
+    public Entry? Read(ToldPayload told, FieldChecks checks)
+    {
+        ArgumentNullException.ThrowIfNull(told);
+        ArgumentNullException.ThrowIfNull(checks);
+        var d = told.Entry;
+        var at = Instant.FromDateTimeOffset(d.OccurredAt);
+        double Within(double? value, double low, double high, string field) => checks.Within(value ?? double.NaN, low, high, field);
+        Entry Saw(Observation what) => new Entry.Saw(d.EventId, at, what);
+        Entry Extra(CookAction action) => new Entry.Extra(d.EventId, at, action with { In = Vessel(d.VesselId, checks) });
+        T Word<T>(string field, string? word)
+            where T : struct, Enum
+        {
+            foreach (var value in Enum.GetValues<T>())
+            {
+                if (CookWriter.Word(value) == word)
+                {
+                    return value;
+                }
+            }
+
+            checks.Add("request.unknown_word", field);
+            return default;
+        }
+
+        var entry = d.Kind switch
+        {
+            "did" => new Entry.Done(d.EventId, at, d.MomentId ?? string.Empty)
+            {
+                Poured = d.Millilitres is null ? null : Mass.FromGrams(Within(d.Millilitres, 0, 40_000, "millilitres")),
+                Salt = d.Grams is null ? null : Mass.FromGrams(Within(d.Grams, 0, 500, "grams")),
+            },
+            "seen" => Saw(new Observation.Seen(at, Word<PotEvent>("what", d.What)) { VesselId = Vessel(d.VesselId, checks) }),
+            "not_yet" => Saw(new Observation.NotYet(at, Word<PotEvent>("what", d.What), Vessel(d.VesselId, checks))),
+            "felt" => Saw(new Observation.FeltAs(at, Seed(d.Ingredient, checks), Word<FeltState>("state", d.State))),
+            "chalky" => Chalky(d, at, checks) is { } chalky ? Saw(chalky) : null,
+            "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Within(d.Millilitres, 0, 40_000, "millilitres") * HotGramsPerMillilitre, Word<LiquorBy>("what", d.What))),
+            "over_bed" => Saw(new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))),
+            "sticks" => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
+            "vent_clear" => Saw(new Observation.VentClear(at)),
+            "probed" => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
+            "water" => Extra(new CookAction.AddWater(When.Next, Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")), Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius")))),
+            "salt" => Extra(new CookAction.AddSalt(When.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
+            "flame" => Extra(new CookAction.Heat(When.Next, Word<Flame>("what", d.What))),
+            "lid" => Extra(new CookAction.Cover(When.Next, Word<Lid>("what", d.What))),
+            "pour_off" => Extra(new CookAction.Measure(When.Next, Mass.FromGrams(Within(d.Millilitres, 0, 20_000, "millilitres") * HotGramsPerMillilitre)) { Mark = "poured_off" }),
+            "went_in" => WentIn(d, at, checks),
+            "came_out" => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
+            "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(d.EventId, at, read),
+            "chose" or "put_away" => null,
+            _ => checks.Refuse<Entry>("request.unknown_word", "kind"),
+        };
+        return checks.Any ? null : entry;
+    }
+
+    /// <summary>What an answer takes for granted of the minutes before, as it is stored.</summary>
+    public static StoveEntry Write(Entry entry, Guid id, string? by, long basedOn)
+    {
+        ArgumentNullException.ThrowIfNull(entry);
+        var plain = new StoveEntry(id, entry.At.ToDateTimeOffset(), basedOn, string.Empty, by);
+        return entry switch
+        {
+            Entry.Done e => plain with { Kind = "did", MomentId = e.MomentId, Millilitres = e.Poured?.Grams },
+            Entry.Extra { Action: CookAction.Heat a } => plain with { Kind = "flame", What = CookWriter.Word(a.Flame), VesselId = a.In },
+            Entry.Extra { Action: CookAction.Cover a } => plain with { Kind = "lid", What = CookWriter.Word(a.Lid), VesselId = a.In },
+            Entry.Extra { Action: CookAction.Measure a } => plain with { Kind = "pour_off", Millilitres = a.Liquor.Grams / HotGramsPerMillilitre, VesselId = a.In },
+            Entry.Saw { What: Observation.FeltAs o } => plain with { Kind = "felt", Ingredient = o.IngredientId, State = CookWriter.Word(o.State) },
+            Entry.Saw { What: Observation.Liquor o } => plain with { Kind = "liquor", Millilitres = o.Grams / HotGramsPerMillilitre, What = CookWriter.Word(o.By), VesselId = o.VesselId },
+            _ => throw new InvalidOperationException($"No stored form for {entry.GetType().Name}."),
+        };
+    }
+
+    private Entry.WentIn? WentIn(StoveEntry d, Instant at, FieldChecks checks)
+    {
+        if (catalogue.FindExtra(d.Ingredient ?? string.Empty) is not { } extra)
+        {
+            return checks.Refuse<Entry.WentIn>("catalogue.unknown_extra", "ingredient");
+        }
+
+        var pieces = d.Count is null ? 0 : (int)checks.Within(d.Count.Value, 0, 50, "count");
+        var grams = d.Grams is { } given ? checks.Within(given, 0.1, 5000, "grams") : Math.Max(1, pieces) * (extra.PieceGrams > 0 ? extra.PieceGrams : extra.GramsEach);
+        // Named by its event, so that a second handful is a second ingredient.
+        return new Entry.WentIn(d.EventId, at, new ExtraIngredient($"{extra.Id}_{d.EventId:n}", Mass.FromGrams(Math.Max(0.1, grams)), extra, Temperature.FromCelsius(cook.Kitchen.RoomCelsius)) { Pieces = pieces });
+    }
+
+    private Observation.ChalkyOf? Chalky(StoveEntry d, Instant at, FieldChecks checks)
+    {
+        var of = (int)checks.Within(d.Of ?? 5, 1, 20, "of");
+        var chalky = (int)checks.Within(d.Count ?? double.NaN, 0, of, "count");
+        return new(at, Seed(d.Ingredient, checks), chalky, of);
+    }
+
+    private string Seed(string? id, FieldChecks checks)
+    {
+        if (cook.Ingredients.FirstOrDefault(i => i.Id == id) is PulseIngredient or RiceIngredient)
+        {
+            return id!;
+        }
+
+        checks.Add("cook.unknown_ingredient", "ingredient");
+        return string.Empty;
+    }
+
+    private string? Vessel(string? id, FieldChecks checks)
+    {
+        if (cook.Kitchen.IndexOf(id) < 0)
+        {
+            checks.Add("cook.unknown_vessel", "vesselId");
+            return null;
+        }
+
+        return id;
+    }
+}

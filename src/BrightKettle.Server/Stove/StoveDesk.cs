@@ -1,0 +1,71 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Stove;
+using BrightKettle.Data;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Endpoints;
+using BrightKettle.Server.Problems;
+using Microsoft.Extensions.Caching.Memory;
+using NodaTime;
+
+namespace BrightKettle.Server.Stove;
+
+/// <summary>Looks at evenings for whoever follows them. Each state is worked out once a version and minute.</summary>
+public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, TimeProvider clock) : IDisposable
+{
+    private const int MostStates = 32;
+
+    private readonly MemoryCache _states = new(new MemoryCacheOptions { SizeLimit = MostStates });
+    private readonly Watch _watch = new(simulator);
+
+    public Instant Now => Instant.FromDateTimeOffset(clock.GetUtcNow());
+
+    /// <summary>How an evening stands now; null when it is not at the stove.</summary>
+    public async Task<StoveDto?> StateAsync(KettleDb db, Guid id, CancellationToken cancel)
+    {
+        if (await StoredEvening.ReadAsync(db, catalogue, id, cancel) is not { } stored)
+        {
+            return null;
+        }
+
+        var kitchen = await KitchenStore.ReadAsync(db, cancel);
+        var now = Now;
+        var key = (id, stored.Row.Version, now.ToUnixTimeSeconds() / 60, kitchen.Row.Version);
+        var state = await _states.GetOrCreateAsync(key, entry =>
+        {
+            entry.Size = 1;
+            entry.SlidingExpiration = TimeSpan.FromMinutes(10);
+            return Task.Run(() => Map(stored, kitchen, now), cancel);
+        });
+        return state! with { Now = now.ToDateTimeOffset() };
+    }
+
+    /// <summary>What stands in the way of a moment now; null when it may be done.</summary>
+    public static BlockDto? Blocked(Underway evening, Moment moment, Instant now, KitchenState kitchen) => StoveGates.Before(evening, moment, now, kitchen);
+
+    private StoveDto Map(StoredEvening stored, KitchenState kitchen, Instant now)
+    {
+        var melting = stored.Started.MeltingIsWelcome;
+        var standing = _watch.Look(stored.Evening, now, melting);
+        var before = stored.Told.Any(t => !t.Undone) ? _watch.Look(stored.Before(catalogue), now, melting) : null;
+        return StoveMapper.Map(stored, standing, before, kitchen);
+    }
+
+    /// <summary>What can be done about being late, or about a trouble; null when the dish cannot be had in this kitchen any more.</summary>
+    public IReadOnlyList<Answer>? Answers(StoredEvening stored, KitchenState kitchen, Trouble? trouble, double? minutes, double? percent)
+    {
+        ArgumentNullException.ThrowIfNull(stored);
+        var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(stored.Started.PlannedAt));
+        if (mapper.Map(stored.Started.Dish, new FieldChecks()) is not { } dish)
+        {
+            return null;
+        }
+
+        return trouble is { } seen
+            ? new Rescue(simulator, _watch).For(stored.Evening, Now, seen, dish, minutes, percent)
+            : new Late(simulator, _watch).For(_watch.Look(stored.Evening, Now, dish.MeltingIsWelcome, 24), dish);
+    }
+
+    public void Dispose() => _states.Dispose();
+}

@@ -1,0 +1,43 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Safety;
+using BrightKettle.Core.Stove;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Endpoints;
+using BrightKettle.Server.Problems;
+using NodaTime;
+
+namespace BrightKettle.Server.Stove;
+
+/// <summary>The gates before the next thing at the stove.</summary>
+public static class StoveGates
+{
+    /// <summary>What stands in the way of a moment; null when it may be done.</summary>
+    public static BlockDto? Before(Underway evening, Moment moment, Instant now, KitchenState kitchen)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        ArgumentNullException.ThrowIfNull(moment);
+        ArgumentNullException.ThrowIfNull(kitchen);
+        if (moment.Actions.Any(a => a is CookAction.Serve) && evening.ComesOut().FirstOrDefault(i => i.Left > 0) is { } inside)
+        {
+            var text = CautionTexts.For(TakeOutGate.StillIn);
+            return new(TakeOutGate.StillIn, text.Title, $"{inside.Name}: {inside.Left} of {inside.Pieces} still in. {text.Text}", null);
+        }
+
+        // As planned, in order, with what each waits for: the gates judge what was meant, and what was seen of it.
+        var moments = evening.Moments.Where(m => m.State is MomentState.Done or MomentState.Waiting).Select(m => m.Moment).ToList();
+        var cook = evening.Cook with { Actions = [.. moments.SelectMany(m => m.Actions)] };
+        var from = moments.TakeWhile(m => m.Id != moment.Id).Sum(m => m.Actions.Count);
+        // A second pot that boils says nothing of the first.
+        var seen = evening.Seen.Where(o => o is not Observation.Seen { What: PotEvent.Boils, VesselId: { } v } || v == evening.Cook.Kitchen.Vessel.Id).ToList();
+        var house = GateHouse.Of(kitchen.Household);
+        var finding = Enumerable.Range(from, moment.Actions.Count).Select(i => Gates.Before(cook, i, seen, now, house)).FirstOrDefault(f => f is { Blocks: true });
+        if (finding is null)
+        {
+            return null;
+        }
+
+        var words = CautionTexts.For(finding.Code);
+        var until = finding.IngredientId is { } id && finding.Code.StartsWith("lectin", StringComparison.Ordinal) ? LectinGate.ClearsAt(cook, id, seen, house.Cautious) : null;
+        return new(finding.Code, words.Title, words.Text, until?.ToDateTimeOffset());
+    }
+}

@@ -1,0 +1,268 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Learning;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
+using BrightKettle.Core.Stove;
+using BrightKettle.Core.Units;
+using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Endpoints;
+using BrightKettle.Server.Formats;
+using BrightKettle.Server.Problems;
+using NodaTime;
+
+namespace BrightKettle.Server.Stove;
+
+/// <summary>From a standing of the core to what the page shows. Rounds and names; computes nothing.</summary>
+public static class StoveMapper
+{
+    private const double Low = 0.1;
+    private const double High = 0.9;
+
+    /// <summary>What a bag must have told of itself before it is worth a word: its doubt down to this share of what it was.</summary>
+    private const double ToldEnough = 0.85;
+
+    /// <summary>Or its middle has moved by so much.</summary>
+    private const double MovedEnough = 0.08;
+
+    /// <summary>Minutes that a look under a locked lid costs: release and coming up again (10 to 20, confidence C).</summary>
+    private const double LookUnderPressure = 15;
+
+    public static StoveDto Map(StoredEvening stored, Standing standing, Standing? before, KitchenState kitchen)
+    {
+        ArgumentNullException.ThrowIfNull(stored);
+        ArgumentNullException.ThrowIfNull(standing);
+        ArgumentNullException.ThrowIfNull(kitchen);
+        var started = stored.Started;
+        var evening = standing.Evening;
+        var served = evening.ServedAt;
+        var moments = Moments(stored, standing, kitchen);
+        var late = standing.Table is { } table && served is null ? (table.At - Instant.FromDateTimeOffset(started.WantedAt)).TotalMinutes : 0;
+        return new(
+            stored.Row.Id,
+            stored.Row.Title,
+            started.PulseName,
+            started.RiceName,
+            started.Order,
+            started.RiceRinse,
+            kitchen.Row.Zone,
+            standing.Now.ToDateTimeOffset(),
+            stored.Row.Version,
+            started.WantedAt,
+            standing.Table is { } t && served is null ? Span(t) : null,
+            standing.Forecast.ShareTender,
+            Math.Max(0, Math.Round(late)),
+            Vessels(evening, started.Dish, kitchen),
+            moments,
+            served is null ? moments.Where(m => m.State == "waiting").OrderBy(m => m.Due?.At ?? DateTimeOffset.MaxValue).Select(m => m.Id).FirstOrDefault() : null,
+            Pot(standing),
+            Seeds(standing),
+            [.. evening.ComesOut().Select(i => new InsideDto(i.IngredientId, i.Name, i.Pieces, i.Out))],
+            before is null || served is not null ? [] : StoveSentences.Changes(before, standing, kitchen.Household),
+            Learned(standing),
+            [.. stored.Told.Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
+            [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
+            [.. started.Cautions.Select(CautionTexts.For)],
+            served is { } at ? After(stored, standing, at, kitchen) : null,
+            evening.Course,
+            standing.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(standing.Forecast, [], []).Series : null);
+    }
+
+    private static SpanOfTimeDto Span(Due due) => new(due.Early.ToDateTimeOffset(), due.At.ToDateTimeOffset(), due.Late.ToDateTimeOffset());
+
+    private static List<StoveVesselDto> Vessels(Underway evening, DishDto dish, KitchenState kitchen) =>
+    [
+        .. Enumerable.Range(0, evening.Cook.Kitchen.VesselCount).Select(v => evening.Cook.Kitchen[v]).Select((v, i) => new StoveVesselDto(
+            v.Vessel.Id,
+            v.Vessel.Name,
+            i,
+            v.Vessel.Cooker is { UnderPressure: true },
+            v.Vessel.Cooker is null or { Stovetop: true } && kitchen.IsGas(dish.BurnerId),
+            Math.Round(v.Vessel.AreaSquareCentimetres / 10) * 10,
+            Math.Round(v.Vessel.HeightCentimetres, 1))),
+    ];
+
+    private static List<StoveMomentDto> Moments(StoredEvening stored, Standing standing, KitchenState kitchen)
+    {
+        var evening = standing.Evening;
+        var first = new HashSet<string>();
+        var list = new List<StoveMomentDto>();
+        foreach (var status in evening.Moments.Where(m => m.State != MomentState.Dropped))
+        {
+            var moment = status.Moment;
+            var waiting = status.State == MomentState.Waiting;
+            var leads = waiting && first.Add(moment.Lane);
+            var due = standing.Due.FirstOrDefault(d => d.MomentId == moment.Id);
+            var steps = stored.Started.Steps.TryGetValue(moment.Id, out var known) ? known : [];
+            var main = MainStep(steps);
+            var vessel = moment.InBowl ? -1 : evening.Cook.Kitchen.IndexOf(moment.Lane);
+            list.Add(new(
+                moment.Id,
+                moment.Lane,
+                vessel >= 0 ? evening.Cook.Kitchen[vessel].Vessel.Name : null,
+                vessel,
+                CookWriter.Word(status.State),
+                main,
+                [.. steps.Where(s => s != main)],
+                [.. moment.Actions.Select(a => Deed(a, evening.Cook)).OfType<DeedDto>()],
+                Waits(standing, moment, leads),
+                due is null || !waiting ? null : Span(due),
+                status.DoneAt?.ToDateTimeOffset(),
+                status.DoneBy,
+                waiting && due is not null && moment.Actions.OfType<CookAction.Measure>().FirstOrDefault(a => a.Mark == Marks.Measure) is { } measure ? Join(standing, measure, due) : null,
+                leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve)) ? StoveGates.Before(evening, moment, standing.Now, kitchen) : null));
+        }
+
+        return [.. list.OrderBy(m => m.DoneAt ?? m.Due?.At ?? DateTimeOffset.MaxValue)];
+    }
+
+    /// <summary>The step that names the moment: the one that is more than a pinch or a leaf.</summary>
+    private static StepDto? MainStep(IReadOnlyList<StepDto> steps) =>
+        steps.FirstOrDefault(s => s.Kind is not ("salt" or "extra_in" or "take_out" or "other_in")) ?? (steps.Count > 0 ? steps[0] : null);
+
+    private static WaitDto Waits(Standing standing, Moment moment, bool leads)
+    {
+        var evening = standing.Evening;
+        var since = evening.LastDone(moment.Lane)?.DoneAt;
+        var when = moment.When;
+        var at = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == moment.Id, -1);
+        var now = at >= 0 ? standing.Cook.Actions[at].When : when;
+        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), CookWriter.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes) : null;
+        var locked = when.After is PotEvent.PressureUp or PotEvent.Whistle or PotEvent.PinDown || moment.Has(Marks.HoldOver);
+        return new(
+            now.After is { } what && leads ? CookWriter.Word(what) : null,
+            when.Count,
+            when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane, since) : 0,
+            look,
+            leads && now.NotBefore is { } clock && clock > standing.Now ? clock.ToDateTimeOffset() : null,
+            locked ? LookUnderPressure : 0);
+    }
+
+    private static JoinNowDto Join(Standing standing, CookAction.Measure measure, Due due)
+    {
+        BandDto Hot(Band band) => new(Round(Millilitres(band.Low)), Round(Millilitres(band.Reference)), Round(Millilitres(band.High)));
+        var at = Enumerable.Range(0, standing.Pending.Count).First(i => standing.Pending[i]?.Id == due.MomentId);
+        var over = standing.Forecast.Reference.Done[at] is { } done ? done.OverBedCentimetres : 0;
+        return new(Round(Millilitres(measure.Liquor.Grams)), Hot(due.LiquorGrams), Hot(due.AddedGrams), Math.Round(over, 1));
+    }
+
+    private static double Millilitres(double grams) => Math.Sign(grams) * PotGeometry.LiquorMillilitres(Math.Abs(grams), 98);
+
+    private static double Round(double millilitres) => Math.Round(millilitres / 10) * 10;
+
+    private static DeedDto? Deed(CookAction action, Cook cook)
+    {
+        DeedDto Make(string name, string? ingredient = null, double? millilitres = null, double? grams = null, string? flame = null, string? lid = null, string? to = null, double? celsius = null, int? pieces = null) =>
+            new(name, ingredient is null ? null : Name(cook, ingredient), millilitres, grams, flame, lid, to, celsius, pieces);
+        double Cold(Mass water, double celsius) => Math.Round(Volume.OfWater(water, Temperature.FromCelsius(celsius)).Millilitres / 10) * 10;
+        return action switch
+        {
+            CookAction.Soak a => Make("soak", a.IngredientId, Cold(a.Water, 20), cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry.Grams),
+            CookAction.Drain { IngredientId: { } id } => Make("drain", id),
+            CookAction.Drain => Make("drain_pot"),
+            CookAction.Chill a => Make("chill", a.IngredientId),
+            CookAction.Rinse a => Make("rinse", a.IngredientId),
+            CookAction.Add a => Make("add", a.IngredientId, grams: Math.Round(cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry.Grams, 1), pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
+            CookAction.TakeOut a => Make("take_out", a.IngredientId, pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
+            CookAction.AddWater a => Make("water", millilitres: Cold(a.Water, a.Temperature.Celsius), celsius: a.Temperature.Celsius),
+            CookAction.AddSalt a => Make("salt", grams: Math.Round(a.Salt.Grams)),
+            CookAction.Measure a => Make("measure", millilitres: Round(Millilitres(a.Liquor.Grams))),
+            CookAction.Heat a => Make("flame", flame: CookWriter.Word(a.Flame)),
+            CookAction.Cover a => Make("lid", lid: CookWriter.Word(a.Lid)),
+            CookAction.Pressurise => Make("lock"),
+            CookAction.Release { Kind: ReleaseKind.Quick } => Make("release"),
+            CookAction.Release => Make("leave_alone"),
+            CookAction.Transfer a => Make("move", to: cook.Kitchen.IndexOf(a.To) is var v && v >= 0 ? cook.Kitchen[v].Vessel.Name : a.To),
+            CookAction.Stir => Make("stir"),
+            CookAction.Mash a => Make("mash", a.IngredientId),
+            CookAction.Serve => Make("serve"),
+            _ => null,
+        };
+    }
+
+    private static string Name(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] switch
+    {
+        PulseIngredient p => p.Pulse.Said,
+        RiceIngredient r => r.Rice.Said,
+        ExtraIngredient x => x.Extra.Name,
+        var other => other.Id,
+    };
+
+    private static string Kind(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] is RiceIngredient ? "rice" : "pulse";
+
+    private static PotNowDto? Pot(Standing standing)
+    {
+        var pot = Conditions.Of(standing.Evening);
+        return standing.Pot is not { } now || (!pot.PulsesIn && !pot.RiceIn) ? null : new(
+            Math.Round(now.Celsius),
+            Round(now.LiquorMillilitres),
+            Math.Round(now.LevelCentimetres, 1),
+            Math.Round(now.LevelCentimetres - now.BedCentimetres.Sum(), 1),
+            CookWriter.Word(pot.Lid),
+            CookWriter.Word(pot.Flame),
+            pot.Locked);
+    }
+
+    private static List<StoveSeedDto> Seeds(Standing standing)
+    {
+        var cook = standing.Cook;
+        var point = standing.Forecast.Points.LastOrDefault(p => p.At <= standing.Now + Duration.FromMinutes(1));
+        var into = standing.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
+        return
+        [
+            .. cook.Ingredients.Select((i, k) => (i, k)).Where(p => p.i is PulseIngredient or RiceIngredient).Select(p =>
+            {
+                var middle = standing.Pot?.Doneness[p.k] ?? 0;
+                var band = point is null ? new Band(middle, middle, middle) : point.Doneness[p.k];
+                var apart = p.i is PulseIngredient x ? x.Pulse.FallsApartAt : null;
+                return new StoveSeedDto(p.i.Id, Kind(cook, p.i.Id), Name(cook, p.i.Id), into.Contains(p.i.Id), ForecastMapper.Band(band), CookWriter.Word(Doneness.Felt(band.Reference, apart)));
+            }),
+        ];
+    }
+
+    private static List<LearnedDto> Learned(Standing standing)
+    {
+        var list = new List<LearnedDto>();
+        void Say(string what, string name, Pace now, double doubt, double usual = 1)
+        {
+            if (now.Spread < doubt * ToldEnough || Math.Abs(Math.Log(now.Median / usual)) > MovedEnough)
+            {
+                list.Add(new(what, name, Math.Round(now.Quantile(Low), 2), Math.Round(now.Median, 2), Math.Round(now.Quantile(High), 2)));
+            }
+        }
+
+        foreach (var pulse in standing.Evening.Cook.Ingredients.OfType<PulseIngredient>())
+        {
+            Say("bag", pulse.Pulse.Said, standing.Belief.Paces[pulse.Id], pulse.Pace.Spread, pulse.Pace.Median);
+        }
+
+        Say("steam", standing.Evening.Cook.Kitchen.Vessel.Name, standing.Belief.Evaporation, standing.Prior.Evaporation.Spread);
+        Say("heat", standing.Evening.Cook.Kitchen.Vessel.Name, standing.Belief.BurnerPower, standing.Prior.BurnerPower.Spread);
+        return list;
+    }
+
+    private static AfterDto After(StoredEvening stored, Standing standing, Instant served, KitchenState kitchen)
+    {
+        var rule = StorageRule.Find(kitchen.Row.StorageRule) ?? StorageRule.All[0];
+        var run = standing.Forecast.Reference;
+        var rice = standing.Cook.Ingredients.Any(i => i is RiceIngredient);
+        var edible = SaltSheet.Of(standing.Cook, run, stored.Started.SaltPercent).EdibleGrams;
+        var put = stored.Told.LastOrDefault(t => !t.Undone && t.Entry.Kind == "put_away");
+        var hot = standing.Evening.Seen.OfType<Observation.Probed>().Where(o => o.At >= served && o.Celsius >= rule.HotCelsius).Select(o => o.At).DefaultIfEmpty(served).Max();
+        var by = rule.ChillBy(hot, kitchen.Household.Room.Celsius);
+        var away = put is null ? (Instant?)null : Instant.FromDateTimeOffset(put.Entry.OccurredAt);
+        return new(
+            served.ToDateTimeOffset(),
+            by.ToDateTimeOffset(),
+            rule.EatBy(served, rice).ToDateTimeOffset(),
+            rule.Id,
+            rule.HotCelsius,
+            rule.ReheatCelsius,
+            Math.Round(edible / 10) * 10,
+            Math.Round(edible / Math.Max(1, stored.Started.Dish.People) / 10) * 10,
+            Round(LiquorAnswers.NextDayWater(standing.Cook, run).Typical),
+            put?.Entry.OccurredAt,
+            put?.Entry.What,
+            put?.Entry.Count,
+            (away ?? standing.Now) > by && put?.Entry.What is not ("gone" or "warm"));
+    }
+}
