@@ -177,7 +177,7 @@ public sealed class UnderwayTests
     public void What_the_jug_says_is_so_and_teaches_the_pot()
     {
         var now = At(Chickpeas, Marks.Join);
-        var told = AsPlanned(Chickpeas, now);
+        var told = AsPlanned(Chickpeas, now - Min(1));
         var before = Eye.Look(Begin(Chickpeas, told), now, false);
         var less = before.Pot!.LiquorMillilitres * 0.96 * 0.8;
         var after = Eye.Look(Begin(Chickpeas, [.. told, Saw(new Observation.Liquor(now - Min(0.5), null, less, LiquorBy.Jug))]), now, false);
