@@ -72,7 +72,7 @@ public sealed class Watch(Simulator simulator)
         var forecast = _forecaster.Run(cook, meltingIsWelcome, pots);
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
-        return new(evening, now, cook, pending, belief, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, now));
+        return new(evening, now, cook, pending, belief, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));
     }
 
     /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
@@ -106,11 +106,12 @@ public sealed class Watch(Simulator simulator)
         return [.. list.OrderBy(d => d.At)];
     }
 
-    private static PotSample? PotAt(Forecast forecast, Instant now)
+    /// <summary>The reference pot before anything that is still to do.</summary>
+    private static PotSample? PotAt(Forecast forecast, IReadOnlyList<Moment?> pending, Instant now)
     {
         var seconds = (now - forecast.Cook.Starts).TotalSeconds;
         var run = forecast.Reference;
-        var last = run.Samples.LastOrDefault(s => s.Seconds <= seconds + 1);
+        var last = run.Samples.LastOrDefault(s => s.Seconds < seconds - 0.5);
         if (last is null)
         {
             return null;
@@ -119,7 +120,7 @@ public sealed class Watch(Simulator simulator)
         // Samples are a minute apart; what was poured since the last one is seen at once.
         var main = forecast.Cook.VesselOf(forecast.Cook.Actions[^1]);
         var poured = Enumerable.Range(0, run.Done.Count)
-            .Where(i => forecast.Cook.VesselOf(forecast.Cook.Actions[i]) == main && !BowlLane.Holds(forecast.Cook.Actions[i]))
+            .Where(i => pending[i] is null && forecast.Cook.VesselOf(forecast.Cook.Actions[i]) == main && !BowlLane.Holds(forecast.Cook.Actions[i]))
             .Select(i => run.Done[i]).OfType<ActionDone>().Where(d => d.Seconds > last.Seconds && d.Seconds <= seconds + 1)
             .Select(d => (ActionDone?)d).LastOrDefault();
         return poured is not { } done || last.All.Count > 0 ? last : last with
