@@ -1,10 +1,43 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
 import tailwindcss from '@tailwindcss/vite';
 import { svelteTesting } from '@testing-library/svelte/vite';
+import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  plugins: [tailwindcss(), svelte(), svelteTesting()],
+  plugins: [
+    tailwindcss(),
+    svelte(),
+    svelteTesting(),
+    // The page and what it needs to open stay on the phone; a cook is never answered from there.
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script',
+      includeAssets: ['bean.svg'],
+      manifest: {
+        name: 'Bright Kettle',
+        short_name: 'Kettle',
+        description: 'Beans, lentils and rice, tender together.',
+        start_url: '/stove',
+        display: 'standalone',
+        background_color: '#f5efe0',
+        theme_color: '#1f3470',
+        icons: [{ src: '/bean.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        runtimeCaching: [
+          {
+            urlPattern: /^https?:\/\/[^/]+\/api\/(kitchen|catalogue.*|stove)$/,
+            handler: 'NetworkFirst',
+            options: { cacheName: 'kitchen', networkTimeoutSeconds: 4 },
+          },
+        ],
+      },
+    }),
+  ],
   build: { outDir: '../BrightKettle.Server/wwwroot', emptyOutDir: true, assetsInlineLimit: 0 },
   server: { port: 5271, proxy: { '/api': 'http://127.0.0.1:5270' } },
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },

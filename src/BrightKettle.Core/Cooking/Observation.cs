@@ -40,6 +40,10 @@ public abstract record Observation(Instant At)
     /// <summary>Looked for an event of a vessel, and it has not come.</summary>
     public sealed record NotYet(Instant At, PotEvent What, string? VesselId) : Observation(At);
 
+    /// <summary>Something that is looked after now and then was found in order.</summary>
+    /// <param name="What">A code of a visit.</param>
+    public sealed record Checked(Instant At, string What, string? VesselId) : Observation(At);
+
     /// <summary>It sticks to the base.</summary>
     public sealed record Sticks(Instant At, string? VesselId, bool Scorched) : Observation(At);
 }

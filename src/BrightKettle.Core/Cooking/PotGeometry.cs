@@ -59,6 +59,13 @@ public static class PotGeometry
             : (heap + liquorMillilitres - voids) / areaSquareCentimetres;
     }
 
+    /// <summary>Liquor that fills the voids of a bed to its top, mL, from a level that was found: the other way round than <see cref="Level"/>.</summary>
+    public static double BedTopMillilitres(double bedCentimetres, double levelCentimetres, double liquorMillilitres, double areaSquareCentimetres) => bedCentimetres <= 0
+        ? 0
+        : levelCentimetres >= bedCentimetres
+            ? Math.Max(0, liquorMillilitres - ((levelCentimetres - bedCentimetres) * areaSquareCentimetres))
+            : levelCentimetres <= 0 ? 0 : liquorMillilitres * bedCentimetres / levelCentimetres;
+
     /// <summary>Millilitres of free liquor at its temperature.</summary>
     public static double LiquorMillilitres(double grams, double celsius) =>
         Volume.OfWater(Mass.FromGrams(grams), Temperature.FromCelsius(celsius)).Millilitres;

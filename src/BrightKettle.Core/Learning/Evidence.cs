@@ -12,8 +12,14 @@ public sealed class Evidence(ModelConstants constants)
     /// <summary>Standard deviation with which a hand tells doneness.</summary>
     private const double HandSpread = 7;
 
+    /// <summary>The same for what is called chalk: eyes differ more in it.</summary>
+    private const double ChalkSpread = 10;
+
+    /// <summary>Steps of that error, with how likely each is.</summary>
+    private static readonly (double Step, double Weight)[] Errors = [(-2, 0.054), (-1.33, 0.13), (-0.67, 0.2), (0, 0.232), (0.67, 0.2), (1.33, 0.13), (2, 0.054)];
+
     /// <summary>Share of answers that are simply wrong: the wrong button, the wrong pot.</summary>
-    private const double Slip = 0.002;
+    private const double Slip = 0.0005;
 
     /// <summary>Standard deviation with which a boil is noticed, s, and its share of the time it took.</summary>
     private const double NoticeSeconds = 75;
@@ -52,12 +58,11 @@ public sealed class Evidence(ModelConstants constants)
     private double Chalky(double doneness, int chalky, int of)
     {
         // The pot's own slow seeds and the eye both blur the share: averaged over a hand's error.
-        double[] offsets = [-1.3, -0.5, 0, 0.5, 1.3];
         var sum = 0.0;
-        foreach (var offset in offsets)
+        foreach (var (step, weight) in Errors)
         {
-            var share = Math.Clamp(Doneness.ChalkyOfFive(Math.Max(0, doneness + (offset * HandSpread)), constants.SeedSpread) / 5, 0.02, 0.98);
-            sum += Binomial.PMF(share, of, chalky) / offsets.Length;
+            var share = Math.Clamp(Doneness.ChalkyOfFive(Math.Max(0, doneness + (step * ChalkSpread)), constants.SeedSpread) / 5, 0.02, 0.98);
+            sum += weight * Binomial.PMF(share, of, chalky);
         }
 
         return Math.Log(Slip + ((1 - Slip) * sum));

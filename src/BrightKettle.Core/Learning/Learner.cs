@@ -37,7 +37,7 @@ public sealed class Learner(Simulator simulator)
         ArgumentNullException.ThrowIfNull(past);
         ArgumentNullException.ThrowIfNull(seen);
         var prior = Prior(past);
-        var telling = seen.Where(o => o is not Observation.VentClear and not Observation.CountedOut and not Observation.Probed and not Observation.Sticks).ToList();
+        var telling = seen.Where(o => o is not Observation.VentClear and not Observation.CountedOut and not Observation.Probed and not Observation.Sticks and not Observation.Checked).ToList();
         if (telling.Count == 0)
         {
             return prior;

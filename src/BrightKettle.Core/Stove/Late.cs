@@ -84,6 +84,7 @@ public sealed class Late(Simulator simulator, Watch watch)
         {
             For = courses[at].Actions.First(a => a.Mark == Marks.HoldOver).When.Delay,
             Amount = short_ > 0 ? Mass.FromGrams(Math.Ceiling(short_ / 50) * 50) : null,
+            Temperature = short_ > 0 ? Courses.Boiling : null,
             Caution = PressureGate.VentUnchecked,
         };
     }
@@ -134,6 +135,6 @@ public sealed class Late(Simulator simulator, Watch watch)
         var beside = new Planning.RiceApart(simulator).Beside(c.Dish, own, soft);
         table[^1] = table[^1] with { When = table[^1].When with { AfterMark = Marks.RiceRested } };
         var course = new NewCourse("rice_apart", [.. alone, .. beside, .. table], [own], []);
-        return Checked(c, "rice_apart", course) is { } answer ? answer with { Amount = beside.OfType<CookAction.AddWater>().First().Water } : null;
+        return Checked(c, "rice_apart", course) is { } answer ? answer with { Amount = beside.OfType<CookAction.AddWater>().First().Water, Temperature = c.Dish.Household.Room } : null;
     }
 }

@@ -42,6 +42,7 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
             // A locked lid shows nothing: only what can be seen from outside is answered.
             _ when c.Pot.Locked && trouble is not (Trouble.FlameOut or Trouble.PowerCut or Trouble.CalledAway) => [],
             Trouble.HardDry when c.JoinToCome => [.. Cover(c)],
+            Trouble.HardWet when c.JoinToCome && c.Rest.All(a => a.When.Look is not { IngredientId: Way.PulseId }) => [.. BoilUntil(c)],
             Trouble.HardWet or Trouble.SoftWet when c.JoinToCome => [c.Of("as_planned", null)],
             Trouble.HardDry => [.. End(c, "water_and_steam", WaterToTry, [Lid.Sealed], Flame.Gentle)],
             Trouble.HardWet => [.. End(c, "boil_on", [0], [Lid.On, Lid.Ajar, Lid.Open], Flame.Lively)],
@@ -132,6 +133,25 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
         var runs = c.Try(courses);
         var best = Enumerable.Range(0, courses.Count).MinBy(k => c.Badness(runs[k]));
         return [c.Of("cover_again", courses[best]) with { Amount = Mass.FromGrams(WaterToTry[best + 2]), Temperature = Courses.Boiling }];
+    }
+
+    /// <summary>They were taken for ready and are not: back to the boil until a look finds them so, then on as planned.</summary>
+    private static IEnumerable<Answer> BoilUntil(Courses c)
+    {
+        var look = c.Now.Evening.Moments.Select(m => m.Moment.When.Look).LastOrDefault(l => l is { IngredientId: Way.PulseId }) ?? new Look(Way.PulseId, Doneness.Tender, Duration.FromMinutes(5));
+        var course = c.First(
+            "boil_on",
+            new CookAction.Cover(When.Next, Lid.On),
+            new CookAction.Heat(When.Next, Flame.Lively),
+            new CookAction.Heat(new When(Delay: look.Again, Look: look), Flame.Off) { Mark = Marks.Ready });
+        if (!c.Works(course))
+        {
+            return [];
+        }
+
+        var answer = c.Of("boil_on", course);
+        var ready = answer.After.Due.FirstOrDefault(d => answer.After.Evening.Find(d.MomentId) is { Moment: var m } && m.Has(Marks.Ready));
+        return [answer with { For = ready is null ? null : ready.At - c.Now.Now }];
     }
 
     /// <summary>What is still to do in other vessels and bowls goes on.</summary>

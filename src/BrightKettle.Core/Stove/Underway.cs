@@ -139,9 +139,13 @@ public sealed class Underway
     private List<(Instant At, int Order, CookAction Action)> Done()
     {
         var list = new List<(Instant At, int Order, CookAction Action)>(_extras);
-        foreach (var (at, entry) in _done)
+        var last = new Dictionary<string, Instant>();
+        foreach (var (told, entry, place) in _done.Select(d => (d.At, d.Entry, Place: _moments.FindIndex(m => m.Moment.Id == d.Entry.MomentId))).OrderBy(d => d.Place))
         {
-            var place = _moments.FindIndex(m => m.Moment.Id == entry.MomentId);
+            // Whatever minutes were told, one thing follows the other as planned: nothing is done in a lane before what stands before it.
+            var lane = _moments[place].Moment.Lane;
+            var at = last.TryGetValue(lane, out var before) ? Instant.Max(told, before) : told;
+            last[lane] = at;
             var first = true;
             foreach (var action in AsDone(_moments[place].Moment, entry))
             {

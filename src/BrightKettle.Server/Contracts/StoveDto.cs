@@ -6,7 +6,7 @@ namespace BrightKettle.Server.Contracts;
 /// <param name="EventId">UUIDv7 made by the client; sent again, it changes nothing.</param>
 /// <param name="OccurredAt">When it was so, which may lie in the past.</param>
 /// <param name="BasedOn">The version that the page showed.</param>
-/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, came_out, sticks, vent_clear, probed, chose, put_away or undo.</param>
+/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, came_out, sticks, checked, vent_clear, probed, chose, put_away or undo.</param>
 /// <param name="By">Which screen it was told on.</param>
 /// <param name="MomentId">For did.</param>
 /// <param name="Millilitres">For did (poured in), liquor, water and pour_off.</param>
@@ -83,6 +83,7 @@ public sealed record StoveDto(
     IReadOnlyList<LearnedDto> Learned,
     IReadOnlyList<ToldDto> Told,
     IReadOnlyList<StoveConflictDto> Conflicts,
+    IReadOnlyList<VisitDto> Visits,
     IReadOnlyList<CautionDto> Cautions,
     AfterDto? After,
     string? Course,
@@ -122,11 +123,16 @@ public sealed record DeedDto(string Do, string? Name, double? Millilitres, doubl
 /// <param name="Event">boils, pressure_up, whistle, pin_down, surface_dry or null.</param>
 /// <param name="Seen">Of the whistles asked for, how many were counted.</param>
 /// <param name="NotBefore">By the clock; null when nothing but the event decides.</param>
+/// <param name="DelayMinutes">After the event, or after what was done before; null when there is none.</param>
 /// <param name="Priced">Minutes that a look costs, where a lid has to be released first; 0 elsewhere.</param>
-public sealed record WaitDto(string? Event, int Count, int Seen, LookForDto? Look, DateTimeOffset? NotBefore, double Priced);
+public sealed record WaitDto(string? Event, int Count, int Seen, LookForDto? Look, DateTimeOffset? NotBefore, double Priced, double? DelayMinutes);
 
 /// <param name="Kind">pulse or rice.</param>
-public sealed record LookForDto(string Ingredient, string Name, string Kind, string State, double EveryMinutes);
+/// <param name="EnoughChalky">Of five, so many may still show chalk; null where counting chalk does not tell.</param>
+public sealed record LookForDto(string Ingredient, string Name, string Kind, string State, double EveryMinutes, int? EnoughChalky);
+
+/// <summary>Something to see to.</summary>
+public sealed record VisitDto(string Code, string VesselId, string VesselName, DateTimeOffset At);
 
 /// <summary>What the second ingredient will find.</summary>
 /// <param name="NeededMillilitres">Hot.</param>
@@ -136,7 +142,8 @@ public sealed record JoinNowDto(double NeededMillilitres, BandDto FoundMillilitr
 public sealed record BlockDto(string Code, string Title, string Text, DateTimeOffset? Until);
 
 /// <summary>The reference pot now.</summary>
-public sealed record PotNowDto(double Celsius, double LiquorMillilitres, double LevelCentimetres, double OverBedCentimetres, string Lid, string Flame, bool Locked);
+/// <param name="BedTopMillilitres">Liquor that just fills the gaps of the bed: what stands over it comes on top.</param>
+public sealed record PotNowDto(double Celsius, double LiquorMillilitres, double LevelCentimetres, double OverBedCentimetres, double BedTopMillilitres, string Lid, string Flame, bool Locked);
 
 /// <summary>One ingredient now.</summary>
 public sealed record StoveSeedDto(string Id, string Kind, string Name, bool In, BandDto Doneness, string Felt);

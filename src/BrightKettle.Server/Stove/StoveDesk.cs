@@ -30,7 +30,8 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
         }
 
         var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var now = Now;
+        // A page's steady count may be a moment ahead of this clock: what it has told is never looked at as the future.
+        var now = stored.Told.Where(t => !t.Undone).Select(t => Instant.FromDateTimeOffset(t.Entry.OccurredAt)).Append(Now).Max();
         var key = (id, stored.Row.Version, now.ToUnixTimeSeconds() / 60, kitchen.Row.Version);
         var state = await _states.GetOrCreateAsync(key, entry =>
         {
@@ -38,7 +39,7 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
             entry.SlidingExpiration = TimeSpan.FromMinutes(10);
             return Task.Run(() => Map(stored, kitchen, now), cancel);
         });
-        return state! with { Now = now.ToDateTimeOffset() };
+        return state! with { Now = Now.ToDateTimeOffset() };
     }
 
     /// <summary>What stands in the way of a moment now; null when it may be done.</summary>

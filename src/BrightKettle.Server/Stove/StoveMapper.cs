@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Learning;
 using BrightKettle.Core.Planning;
@@ -61,6 +62,7 @@ public static class StoveMapper
             Learned(standing),
             [.. stored.Told.Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
+            [.. Visits.Of(standing, Vessels(evening, started.Dish, kitchen).Where(v => v.Gas).Select(v => v.Id).ToHashSet()).Select(v => new VisitDto(v.Code, v.VesselId, evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name, v.At.ToDateTimeOffset()))],
             [.. started.Cautions.Select(CautionTexts.For)],
             served is { } at ? After(stored, standing, at, kitchen) : null,
             evening.Course,
@@ -126,7 +128,7 @@ public static class StoveMapper
         var when = moment.When;
         var at = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == moment.Id, -1);
         var now = at >= 0 ? standing.Cook.Actions[at].When : when;
-        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), CookWriter.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes) : null;
+        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), CookWriter.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes, EnoughChalky(l.Doneness)) : null;
         var locked = when.After is PotEvent.PressureUp or PotEvent.Whistle or PotEvent.PinDown || moment.Has(Marks.HoldOver);
         return new(
             now.After is { } what && leads ? CookWriter.Word(what) : null,
@@ -134,8 +136,15 @@ public static class StoveMapper
             when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane, since) : 0,
             look,
             leads && now.NotBefore is { } clock && clock > standing.Now ? clock.ToDateTimeOffset() : null,
-            locked ? LookUnderPressure : 0);
+            locked ? LookUnderPressure : 0,
+            when.Delay?.TotalMinutes);
     }
+
+    /// <summary>Below this doneness nearly all of five show chalk, so that counting tells nothing.</summary>
+    private const double ChalkTells = 65;
+
+    private static int? EnoughChalky(double doneness) => doneness < ChalkTells ? null
+        : (int)Math.Round(Doneness.ChalkyOfFive(doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
 
     private static JoinNowDto Join(Standing standing, CookAction.Measure measure, Due due)
     {
@@ -197,6 +206,7 @@ public static class StoveMapper
             Round(now.LiquorMillilitres),
             Math.Round(now.LevelCentimetres, 1),
             Math.Round(now.LevelCentimetres - now.BedCentimetres.Sum(), 1),
+            Round(PotGeometry.BedTopMillilitres(now.BedCentimetres.Sum(), now.LevelCentimetres, now.LiquorMillilitres, standing.Cook.Kitchen.Vessel.AreaSquareCentimetres)),
             CookWriter.Word(pot.Lid),
             CookWriter.Word(pot.Flame),
             pot.Locked);

@@ -12,15 +12,16 @@
   });
 
   const views = [
-    { href: p('/'), name: 'Tonight' },
-    { href: p('/pots'), name: 'My pots' },
-    { href: p('/why'), name: 'Why' },
+    { href: p('/'), name: 'Tonight', short: 'Tonight' },
+    { href: p('/stove'), name: 'At the stove', short: 'Stove' },
+    { href: p('/pots'), name: 'My pots', short: 'Pots' },
+    { href: p('/why'), name: 'Why', short: 'Why' },
   ];
 </script>
 
 <a class="sr-only focus:not-sr-only" href="#main">To the page</a>
 <header class="no-print border-primary bg-base-100 border-b-4">
-  <div class="mx-auto flex max-w-[1400px] items-center gap-6 px-4 py-2 sm:px-6">
+  <div class="mx-auto flex max-w-[1400px] items-center gap-3 px-3 sm:gap-6 sm:px-4 py-2 sm:px-6">
     <a href={p('/')} class="display text-primary flex items-center gap-2 text-xl whitespace-nowrap">
       <img src="/bean.svg" alt="" width="30" height="30" />
       <span class="sr-only sm:not-sr-only">Bright Kettle</span>
@@ -33,7 +34,8 @@
             '/' && route.pathname.startsWith('/dinner')
             ? 'bg-primary text-primary-content'
             : ''}"
-          {@attach isActiveLink()}>{view.name}</a
+          {@attach isActiveLink()}
+          ><span class="sm:hidden">{view.short}</span><span class="hidden sm:inline">{view.name}</span></a
         >
       {/each}
     </nav>

@@ -2,6 +2,7 @@ import { createRouter } from 'sv-router';
 import FromNotes from './routes/FromNotes.svelte';
 import NotBuilt from './routes/NotBuilt.svelte';
 import Pots from './routes/Pots.svelte';
+import Stove from './routes/Stove.svelte';
 import Tonight from './routes/Tonight.svelte';
 import Why from './routes/Why.svelte';
 
@@ -12,7 +13,8 @@ export const { p, navigate, isActive, route } = createRouter({
   '/notes': FromNotes,
   '/pots': Pots,
   '/why': Why,
-  '/stove': NotBuilt,
+  '/stove': Stove,
+  '/stove/:id': Stove,
   '/practice': NotBuilt,
   '/past': NotBuilt,
   '/cupboard': NotBuilt,

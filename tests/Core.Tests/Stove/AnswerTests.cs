@@ -150,4 +150,16 @@ public sealed class AnswerTests
             }
         },
         iter: 80);
+
+    [Fact]
+    public void Beans_that_were_taken_for_ready_and_are_not_go_back_to_the_boil_before_the_rice()
+    {
+        var now = At(Chickpeas, Marks.Join) - Min(1);
+        var evening = Begin(Chickpeas, AsPlanned(Chickpeas, now));
+        var answer = Help.For(evening, now, Trouble.HardWet, Chickpeas.Dish).Single();
+        Assert.Equal("boil_on", answer.Code);
+        Assert.True(answer.For >= Min(3));
+        Assert.Contains(answer.Course!.Actions, a => a.When.Look is { IngredientId: "pulse" });
+        Assert.True(Final(answer, "pulse") >= Doneness.Wanted - 8, $"{Final(answer, "pulse")}");
+    }
 }

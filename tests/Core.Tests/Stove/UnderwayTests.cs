@@ -188,4 +188,16 @@ public sealed class UnderwayTests
         var add = after.Due.First(d => d.MomentId == after.Evening.With(Marks.Join).Id);
         Assert.True(add.AddedGrams.Reference > before.Due.First(d => d.MomentId == add.MomentId).AddedGrams.Reference + 20);
     }
+
+    [Fact]
+    public void Minutes_told_out_of_order_do_not_turn_the_dinner_round()
+    {
+        // The rice was told for a minute before the look that let it in: its flame still comes after.
+        var now = At(Chickpeas, Marks.Join);
+        var told = AsPlanned(Chickpeas, At(Chickpeas, Marks.Ready) - Min(0.1));
+        var evening = Begin(Chickpeas, told);
+        var both = Begin(Chickpeas, [.. told, Did(evening, Marks.Ready, now), Did(evening, Marks.Join, now - Min(1))]);
+        Assert.Equal(Flame.Full, Conditions.Of(both).Flame);
+        Assert.NotNull(Eye.Look(both, now + Min(1), false).Table);
+    }
 }

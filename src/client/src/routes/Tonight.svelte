@@ -82,7 +82,12 @@
             {tonight.problem.detail}
           </p>
         {/if}
-        <PlanView {tonight} plan={tonight.plan} {kitchen} />
+        <PlanView
+          {tonight}
+          plan={tonight.plan}
+          {kitchen}
+          onstove={(id) => navigate(`/stove/${id}` as '/stove')}
+        />
       {:else}
         <p class="p-8 text-lg">Setting the pot on…</p>
       {/if}

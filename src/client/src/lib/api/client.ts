@@ -33,6 +33,17 @@ export type NoteAnswers = Required<Schemas['NoteAnswersDto']>;
 export type WayEvent = Schemas['WayEventDto'];
 export type Series = Schemas['SeriesDto'];
 export type Step = Schemas['StepDto'];
+export type StoveState = Schemas['StoveDto'];
+export type StoveMoment = Schemas['StoveMomentDto'];
+export type StoveDeed = Schemas['DeedDto'];
+export type StoveLook = Schemas['LookForDto'];
+export type StoveVisit = Schemas['VisitDto'];
+export type StoveAfter = Schemas['AfterDto'];
+export type StoveAnswer = Schemas['StoveAnswerDto'];
+export type StoveLine = Schemas['StoveLine'];
+export type StoveReceipt = Schemas['StoveReceipt'];
+export type StoveEntry = Omit<Partial<Schemas['StoveEntry']>, 'eventId' | 'occurredAt' | 'kind' | 'basedOn'> &
+  Pick<Schemas['StoveEntry'], 'eventId' | 'occurredAt' | 'kind' | 'basedOn'>;
 export type WayLine = Schemas['WayDto'];
 export type VesselChange = Schemas['VesselChange'];
 
@@ -97,6 +108,8 @@ export const api = {
     answer(http.PUT('/api/kitchen/vessels/{id}', { ...at(id), body })),
   setShelf: (id: string, grams: number) =>
     answer(http.PUT('/api/kitchen/shelf/{id}', { ...at(id), body: { grams } })),
+  setGas: (id: string, gas: boolean) =>
+    answer(http.PUT('/api/kitchen/burners/{id}', { ...at(id), body: { gas } })),
   removeVessel: (id: string) => answer(http.DELETE('/api/kitchen/vessels/{id}', at(id))),
   catalogue: () => answer(http.GET('/api/catalogue')),
   findPulses: (q: string, signal: AbortSignal) =>
@@ -117,6 +130,22 @@ export const api = {
   notes: (text: string, answers: NoteAnswers, dish: Dish) =>
     answer(http.POST('/api/notes', { body: { text, answers, dish } })),
   extras: () => answer(http.GET('/api/catalogue/extras')),
+  stoves: () => answer(http.GET('/api/stove')),
+  startStove: (id: string, body: Schemas['StoveStart']) =>
+    answer(http.POST('/api/stove/{id}/start', { ...at(id), body })),
+  stove: (id: string) => answer(http.GET('/api/stove/{id}', at(id))),
+  tell: (id: string, entries: StoveEntry[]) =>
+    answer(
+      http.POST('/api/stove/{id}/entries', {
+        ...at(id),
+        body: { entries: entries as Schemas['StoveEntry'][] },
+      }),
+    ),
+  late: (id: string) => answer(http.GET('/api/stove/{id}/late', at(id))),
+  trouble: (id: string, body: Schemas['StoveTrouble']) =>
+    answer(http.POST('/api/stove/{id}/trouble', { ...at(id), body })),
+  finishStove: (id: string, body: Schemas['CookMark']) =>
+    answer(http.POST('/api/stove/{id}/finish', { ...at(id), body })),
   dinners: () => answer(http.GET('/api/cooks')),
   dinner: (id: string) => answer(http.GET('/api/cooks/{id}', at(id))),
   saveDinner: (id: string, body: Schemas['CookChange']) =>

@@ -62,3 +62,6 @@ export function parseTime(text: string): string | null {
 
 /** `2026-11-25T19:00` on the kitchen's clock. */
 export const localOf = (iso: string, zone: string): string => `${dayOf(iso, zone)}T${clock(iso, zone)}`;
+
+/** An instant as it is sent. */
+export const isoOf = (milliseconds: number): string => new Date(milliseconds).toISOString();

@@ -60,6 +60,11 @@ export function wayName(method: string, soak: string, cooker: string | null): st
 
 export type Line = { title: string; detail: string };
 
+/** What the words of a step need to know of its dinner. */
+export type DinnerWords = Pick<Plan, 'pulseName' | 'order'> & {
+  measureOut: Pick<Plan['measureOut'], 'riceRinse'>;
+};
+
 const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** The looks that a state asks for, counted on five. */
@@ -70,7 +75,7 @@ const ofFive: Record<string, string> = {
   soft: 'squeeze five: none firm',
 };
 
-function joinLine(step: Step, plan: Plan): Line {
+function joinLine(step: Step, plan: DinnerWords): Line {
   const f = step.facts;
   const rice = f.ingredient === 'rice';
   const name = rice ? 'Rice' : plan.pulseName;
@@ -88,7 +93,7 @@ function joinLine(step: Step, plan: Plan): Line {
 }
 
 /** A step as it is said. */
-export function stepLine(step: Step, plan: Plan): Line {
+export function stepLine(step: Step, plan: DinnerWords): Line {
   const f = step.facts;
   const pulse = lower(plan.pulseName);
   switch (step.kind) {

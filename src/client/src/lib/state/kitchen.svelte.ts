@@ -28,6 +28,7 @@ class KitchenState {
   addVessel = (change: VesselChange) => this.#take(api.addVessel(change));
   changeVessel = (id: string, change: VesselChange) => this.#take(api.changeVessel(id, change));
   setShelf = (id: string, grams: number) => this.#take(api.setShelf(id, grams));
+  setGas = (id: string, gas: boolean) => this.#take(api.setGas(id, gas));
   removeVessel = (id: string) => this.#take(api.removeVessel(id));
 
   /** Takes over the answered kitchen, or hands the problem back. */

@@ -21,6 +21,7 @@
     salt: kitchen.salt,
     saltPercent: kitchen.saltPercent,
     keepsSoakWater: kitchen.keepsSoakWater,
+    storageRule: kitchen.storageRule,
   });
   let problem = $state<Problem | null>(null);
   const zones = Intl.supportedValuesOf('timeZone');
@@ -98,6 +99,29 @@
       />
       {#if fault('saltPercent')}<span class="text-error block" role="alert">{fault('saltPercent')}</span>{/if}
     </label>
+    <label class="text-sm font-semibold"
+      >Chilling and keeping by<select class="select w-full text-base" bind:value={form.storageRule}>
+        <option value="cautious">the strictest rule</option>
+        <option value="uk">United Kingdom</option>
+        <option value="us">United States</option>
+        <option value="au_nz">Australia, New Zealand</option>
+        <option value="ca">Canada</option>
+      </select></label
+    >
+    <fieldset>
+      <legend class="text-sm font-semibold">Flames of gas</legend>
+      {#each kitchen.burners as burner (burner.id)}
+        <label class="mt-1 flex items-center gap-3">
+          <input
+            class="checkbox checkbox-primary"
+            type="checkbox"
+            checked={burner.gas}
+            onchange={(e) => household.setGas(burner.id, e.currentTarget.checked)}
+          />
+          {burner.name}
+        </label>
+      {/each}
+    </fieldset>
     <label class="flex items-center gap-3 font-semibold">
       <input class="checkbox checkbox-primary" type="checkbox" bind:checked={form.keepsSoakWater} />
       The soak water goes in too, where it may

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { BookmarkPlus } from '@lucide/svelte';
-  import type { Kitchen, Plan } from '../../api/client';
+  import { BookmarkPlus, CookingPot } from '@lucide/svelte';
+  import { v7 as uuid } from 'uuid';
+  import { api, type Kitchen, type Plan } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { dinnersOf } from '../../format/chance';
   import { clock, dayName, dayOf, range } from '../../format/time';
@@ -19,8 +20,8 @@
   import StepList from './StepList.svelte';
   import TakeAway from './TakeAway.svelte';
 
-  type Props = { tonight: Tonight; plan: Plan; kitchen: Kitchen };
-  let { tonight, plan, kitchen }: Props = $props();
+  type Props = { tonight: Tonight; plan: Plan; kitchen: Kitchen; onstove: (id: string) => void };
+  let { tonight, plan, kitchen, onstove }: Props = $props();
 
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const table = $derived(plan.steps.find((s) => s.kind === 'table'));
@@ -61,6 +62,21 @@
     tonight.open = answer;
     saved = `Kept as “${answer.title}”.`;
   }
+
+  /** Kept if it was not, started, and over to the stove. */
+  async function cook() {
+    const changed = JSON.stringify(tonight.open?.dish) !== JSON.stringify(tonight.dish);
+    if (!tonight.open?.started && changed) await keep();
+    const { open } = tonight;
+    if (!open || problem) return;
+    const answer = await api.startStove(open.id, {
+      eventId: uuid(),
+      occurredAt: kitchen.now,
+      basedOn: open.version,
+    });
+    if (answer.ok) onstove(open.id);
+    else problem = answer.problem;
+  }
 </script>
 
 <article class="no-print">
@@ -78,10 +94,13 @@
       </p>
       <div class="no-print flex gap-2">
         <TakeAway {tonight} {plan} />
-        <button class="btn btn-primary" onclick={keep}>
-          <BookmarkPlus size={18} />
-          {tonight.open ? 'Keep changes' : 'Keep this dinner'}
-        </button>
+        {#if !tonight.open?.started}
+          <button class="btn" onclick={keep}>
+            <BookmarkPlus size={18} />
+            {tonight.open ? 'Keep changes' : 'Keep this dinner'}
+          </button>
+        {/if}
+        <button class="btn btn-primary" onclick={cook}><CookingPot size={18} /> To the stove</button>
       </div>
     </div>
   </header>

@@ -1,0 +1,77 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using NodaTime;
+
+namespace BrightKettle.Core.Stove;
+
+/// <summary>Something to see to beside the plan's own moments.</summary>
+/// <param name="Code">boil_over, still_lit or sticking.</param>
+/// <param name="At">When it should be seen to.</param>
+public sealed record Visit(string Code, string VesselId, Instant At);
+
+/// <summary>What wants an eye while nothing of the plan is due: foam in the first minutes of a boil, a low flame of gas, a thick pot's base.</summary>
+public static class Visits
+{
+    public const string BoilOver = "boil_over";
+    public const string StillLit = "still_lit";
+    public const string Sticking = "sticking";
+
+    /// <summary>A first boil foams for about so long (confidence C).</summary>
+    private static readonly Duration Foams = Duration.FromMinutes(4);
+
+    /// <summary>A turned-down flame is looked at once it has settled.</summary>
+    private static readonly Duration Settles = Duration.FromMinutes(3);
+
+    /// <summary>A thick pot is stirred from the bottom so often (confidence D).</summary>
+    private static readonly Duration Stirs = Duration.FromMinutes(12);
+
+    /// <summary>Doneness from which a split thickens its pot.</summary>
+    private const double Thickens = 70;
+
+    /// <param name="gas">Vessels whose burner is a flame of gas.</param>
+    public static IReadOnlyList<Visit> Of(Standing standing, IReadOnlySet<string> gas)
+    {
+        ArgumentNullException.ThrowIfNull(standing);
+        ArgumentNullException.ThrowIfNull(gas);
+        var evening = standing.Evening;
+        if (evening.ServedAt is not null)
+        {
+            return [];
+        }
+
+        var list = new List<Visit>();
+        var now = standing.Now;
+        foreach (var moment in evening.Moments.Where(m => m is { State: MomentState.Done, Moment.When.After: PotEvent.Boils }))
+        {
+            var boiled = moment.DoneAt!.Value;
+            if (now < boiled + Foams && !Seen(evening, BoilOver, moment.Moment.Lane, boiled))
+            {
+                list.Add(new(BoilOver, moment.Moment.Lane, boiled));
+            }
+        }
+
+        var pot = Conditions.Of(evening);
+        var lastHeat = evening.Deeds().Where(d => d.Action is CookAction.Heat && Moment.LaneOf(d.Action, evening.Cook.Kitchen) == pot.VesselId).Select(d => (Instant?)d.At).LastOrDefault();
+        if (lastHeat is { } turned && pot.Flame is Flame.Gentle or Flame.Lowest && gas.Contains(pot.VesselId) && !Seen(evening, StillLit, pot.VesselId, turned))
+        {
+            list.Add(new(StillLit, pot.VesselId, turned + Settles));
+        }
+
+        if (ThickPot(standing) && pot is { Locked: false, RiceIn: false, Flame: not Flame.Off })
+        {
+            var last = evening.Seen.Where(o => o is Observation.Checked { What: Sticking } or Observation.Sticks).Select(o => o.At).Append(lastHeat ?? now).Max();
+            list.Add(new(Sticking, pot.VesselId, last + Stirs));
+        }
+
+        return [.. list.OrderBy(v => v.At)];
+    }
+
+    private static bool Seen(Underway evening, string code, string vessel, Instant since) =>
+        evening.Seen.OfType<Observation.Checked>().Any(o => o.What == code && (o.VesselId ?? evening.Cook.Kitchen.Vessel.Id) == vessel && o.At >= since);
+
+    private static bool ThickPot(Standing standing)
+    {
+        var pulse = standing.Cook.Ingredients.OfType<PulseIngredient>().First();
+        return pulse.Pulse.Kind == "split" && standing.Pot?.Doneness[standing.Cook.IndexOf(pulse.Id)] >= Thickens;
+    }
+}

@@ -1,0 +1,37 @@
+<script lang="ts">
+  import { Bell, BellOff, MessageSquareText } from '@lucide/svelte';
+  import type { Alarms } from '../../state/stove/alarms.svelte';
+
+  type Props = { alarms: Alarms };
+  let { alarms }: Props = $props();
+  let allowed = $state(false);
+
+  async function allow() {
+    await alarms.allow();
+    allowed = true;
+  }
+</script>
+
+<!-- What rings, and how. -->
+<div class="flex flex-wrap items-center gap-2">
+  {#if !allowed}
+    <button class="btn btn-primary stove-btn" onclick={allow}><Bell size={22} /> Let it ring</button>
+  {:else}
+    <span class="text-sm">{alarms.awake ? 'Screen stays awake' : 'Screen may sleep'}</span>
+  {/if}
+  <button
+    class="btn stove-btn btn-ghost"
+    aria-pressed={alarms.wishes.quiet}
+    onclick={() => alarms.set({ quiet: !alarms.wishes.quiet })}
+  >
+    {#if alarms.wishes.quiet}<BellOff size={22} /> Light only{:else}<Bell size={22} /> Sound and light{/if}
+  </button>
+  <button
+    class="btn stove-btn btn-ghost"
+    aria-pressed={alarms.wishes.speech}
+    onclick={() => alarms.set({ speech: !alarms.wishes.speech })}
+  >
+    <MessageSquareText size={22} />
+    {alarms.wishes.speech ? 'Spoken' : 'Not spoken'}
+  </button>
+</div>

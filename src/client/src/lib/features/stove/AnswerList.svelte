@@ -1,0 +1,47 @@
+<script lang="ts">
+  import type { StoveAnswer, StoveState } from '../../api/client';
+  import { dinnersOf } from '../../format/chance';
+  import { grams, millilitres } from '../../format/amounts';
+  import { range } from '../../format/time';
+  import { felt } from '../../format/words';
+
+  type Props = { answers: StoveAnswer[]; evening: StoveState; onchoose: (answer: StoveAnswer) => void };
+  let { answers, evening, onchoose }: Props = $props();
+
+  const figures = (a: StoveAnswer) =>
+    [
+      a.millilitres
+        ? `${millilitres(a.millilitres)}${a.celsius ? (a.celsius >= 90 ? ' boiling water' : ' cold water') : ''}`
+        : null,
+      a.grams ? grams(a.grams) : null,
+      a.minutes ? `${Math.round(a.minutes)} min` : null,
+    ].filter(Boolean);
+  const cost = (a: StoveAnswer) => {
+    const later = a.laterMinutes ?? 0;
+    return later === 0 ? 'the table stays' : `${Math.abs(later)} min ${later > 0 ? 'later' : 'earlier'}`;
+  };
+</script>
+
+<ul class="mt-3 flex flex-col gap-3">
+  {#each answers as answer (answer.code)}
+    <li class="border-base-300 rounded-xl border-2 p-4">
+      <p class="text-2xl font-semibold">{answer.title}</p>
+      {#if figures(answer).length > 0}
+        <p class="text-secondary display text-3xl">{figures(answer).join(' · ')}</p>
+      {/if}
+      <p class="text-lg">{answer.text}</p>
+      <p class="mt-1 text-lg">
+        {#if answer.table}Table {range(answer.table.early, answer.table.late, evening.zone)}, {cost(
+            answer,
+          )}.{/if}
+        {#if answer.pulseState}Pulses {felt[answer.pulseState]}{answer.riceState
+            ? `, rice ${felt[answer.riceState]?.replace('chalky', 'hard')}`
+            : ''}.{/if}
+        {#if answer.shareTender !== null && answer.shareTender !== undefined}As wanted in {dinnersOf(
+            answer.shareTender,
+          )}.{/if}
+      </p>
+      <button class="btn btn-primary stove-btn mt-3" onclick={() => onchoose(answer)}>Do this</button>
+    </li>
+  {/each}
+</ul>

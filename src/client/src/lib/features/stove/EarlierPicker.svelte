@@ -1,0 +1,34 @@
+<script lang="ts">
+  type Props = { onpick: (minutes: number) => void };
+  let { onpick }: Props = $props();
+  let own = $state<number | null>(null);
+</script>
+
+<!-- A late entry with its own minute. -->
+<div class="mt-4" role="group" aria-label="How long ago">
+  <p class="text-lg font-semibold">How many minutes ago?</p>
+  <div class="mt-2 flex flex-wrap gap-2">
+    {#each [1, 2, 4, 6, 10, 15] as minutes (minutes)}
+      <button class="btn stove-btn min-w-16" onclick={() => onpick(minutes)}>{minutes}</button>
+    {/each}
+    <label class="flex items-center gap-2 text-lg">
+      or
+      <input
+        class="input h-14 w-24 text-xl"
+        type="number"
+        inputmode="numeric"
+        min="0"
+        max="5000"
+        aria-label="Minutes ago"
+        bind:value={own}
+      />
+      <button
+        class="btn stove-btn"
+        disabled={own === null || own < 0}
+        onclick={() => own !== null && onpick(own)}
+      >
+        min ago
+      </button>
+    </label>
+  </div>
+</div>

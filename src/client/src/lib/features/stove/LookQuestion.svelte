@@ -1,0 +1,68 @@
+<script lang="ts">
+  import type { StoveLook, StoveMoment } from '../../api/client';
+  import { handStates, isThere } from '../../format/stove';
+  import { core } from '../../format/words';
+  import type { Stove } from '../../state/stove/stove.svelte';
+  import BeanMark from '../../ui/BeanMark.svelte';
+
+  type Props = { stove: Stove; moment: StoveMoment; look: StoveLook; ondone: () => void };
+  let { stove, moment, look, ondone }: Props = $props();
+
+  const rice = $derived(look.kind === 'rice');
+  const enough = $derived(look.enoughChalky ?? null);
+  let feel = $state(false);
+  const counting = $derived(enough !== null && !rice && !feel);
+
+  function chalky(count: number) {
+    stove.tell({ kind: 'chalky', ingredient: look.ingredient, count, of: 5 });
+    if (enough !== null && count <= enough) ondone();
+  }
+  function felt(state: string) {
+    stove.tell({ kind: 'felt', ingredient: look.ingredient, state });
+    if (isThere(state, look.state)) ondone();
+  }
+</script>
+
+{#if counting}
+  <p class="mt-2 text-2xl">
+    Halve five {look.name.toLowerCase()} and look.
+    {enough === 0 ? 'None' : `At most ${enough}`}: go on. More: again in {look.everyMinutes} min.
+  </p>
+  <div class="mt-5 grid grid-cols-3 gap-3 sm:grid-cols-6" data-moment-look={moment.id}>
+    {#each [0, 1, 2, 3, 4, 5] as count (count)}
+      <button
+        class="btn stove-btn flex-col gap-2"
+        style="--stove-size: 2.4rem; --stove-height: 6rem"
+        onclick={() => chalky(count)}
+      >
+        {count}
+        <span class="flex gap-0.5" aria-hidden="true">
+          {#each [1, 2, 3, 4, 5] as n (n)}<BeanMark core={n <= count ? 0.5 : 0} size={15} />{/each}
+        </span>
+      </button>
+    {/each}
+  </div>
+  <div class="mt-3 flex flex-wrap gap-3">
+    <button class="btn stove-btn btn-ghost" onclick={() => (feel = true)}>By feel instead</button>
+  </div>
+{:else}
+  <p class="mt-2 text-2xl">
+    {rice ? 'Bite five grains from the middle.' : `Squeeze or halve five ${look.name.toLowerCase()}.`}
+  </p>
+  <div class="mt-5 grid grid-cols-2 gap-3 sm:grid-cols-3">
+    {#each handStates as answer (answer.id)}
+      <button
+        class="btn stove-btn justify-start text-left leading-tight"
+        style="--stove-size: 1.3rem; --stove-height: 5rem"
+        class:btn-primary={answer.id === look.state}
+        onclick={() => felt(answer.id)}
+      >
+        <BeanMark core={core[answer.id] ?? 0} size={40} grain={rice} />
+        {rice ? answer.rice : answer.pulse}
+      </button>
+    {/each}
+  </div>
+  {#if feel}
+    <button class="btn stove-btn btn-ghost mt-3" onclick={() => (feel = false)}>Count chalk instead</button>
+  {/if}
+{/if}

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import type { StoveMoment, StoveState } from '../../api/client';
+  import {
+    away,
+    besideLines,
+    countdown,
+    happened,
+    lookFor,
+    momentLine,
+    nowSentence,
+    sign,
+  } from '../../format/stove';
+  import { clock } from '../../format/time';
+  import type { Stove } from '../../state/stove/stove.svelte';
+  import EarlierPicker from './EarlierPicker.svelte';
+  import JoinPanel from './JoinPanel.svelte';
+  import LookQuestion from './LookQuestion.svelte';
+
+  type Props = { stove: Stove; state: StoveState; moment: StoveMoment };
+  let { stove, state: evening, moment }: Props = $props();
+
+  let early = $state(false);
+  let earlier = $state(false);
+  /** A clock that is set for later counts down; at its time it is due. */
+  const from = $derived(
+    moment.waits.notBefore
+      ? Date.parse(moment.waits.notBefore)
+      : moment.waits.event || !moment.due
+        ? 0
+        : Date.parse(moment.due.at),
+  );
+  const left = $derived(from - stove.clock.now);
+  const waits = $derived(moment.waits.event ?? null);
+  const due = $derived(early || left <= 0);
+  const overdue = $derived(!!waits && !!moment.due && stove.clock.now > Date.parse(moment.due.late));
+  const line = $derived(momentLine(moment, evening));
+  const blocked = $derived(
+    moment.blocked && !(moment.blocked.until && stove.clock.now >= Date.parse(moment.blocked.until))
+      ? moment.blocked
+      : null,
+  );
+  const serve = $derived(moment.deeds.some((d) => d.do === 'serve'));
+  const zone = $derived(evening.zone);
+
+  function done(minutesAgo = 0) {
+    const vesselId = moment.lane.startsWith('bowl:') ? null : moment.lane;
+    if (waits)
+      stove.tell(
+        { kind: 'seen', what: waits, vesselId, minutesAgo, secondsAgo: 1 },
+        { kind: 'did', momentId: moment.id, minutesAgo },
+      );
+    else stove.tell({ kind: 'did', momentId: moment.id, minutesAgo });
+    earlier = early = false;
+  }
+  const whistled = () => {
+    if (moment.waits.seen + 1 >= moment.waits.count) done();
+    else stove.tell({ kind: 'seen', what: 'whistle', vesselId: moment.lane });
+  };
+  const notYet = () => stove.tell({ kind: 'not_yet', what: waits, vesselId: moment.lane });
+</script>
+
+<section class="dish p-5 sm:p-7" aria-labelledby="now" data-moment={moment.id}>
+  {#if moment.vesselName && evening.vessels.length > 1}
+    <p class="pot-name text-lg font-bold" style="--pot: var(--pot-{moment.colour % 4})">
+      {moment.vesselName}
+    </p>
+  {/if}
+
+  {#if !due && !waits}
+    <h1 id="now" class="now mt-1">
+      {moment.waits.look ? nowSentence(moment, evening, false) : 'Nothing to do until'}
+      <span class="text-secondary">{clock(new Date(from).toISOString(), zone)}</span>
+    </h1>
+    <p class="display mt-2 text-5xl tabular-nums" role="timer">{countdown(left)}</p>
+    <p class="mt-3 text-xl">Then: {line.title}</p>
+    <div class="mt-4 flex flex-wrap gap-3">
+      {#if moment.waits.priced}
+        <p class="basis-full">A look under this lid costs 10 to 20 minutes.</p>
+      {/if}
+      <button class="btn stove-btn" onclick={() => (early = true)}>Do it now already</button>
+      <button class="btn stove-btn btn-ghost" onclick={() => (earlier = true)}>It is done already…</button>
+    </div>
+    {#if earlier}<EarlierPicker onpick={done} />{/if}
+  {:else}
+    <h1 id="now" class="now mt-1">{nowSentence(moment, evening, true)}</h1>
+    {#if waits}
+      <p class="mt-2 text-2xl">
+        {#if moment.due}
+          about <strong>{clock(moment.due.at, zone)}</strong>, {away(
+            Date.parse(moment.due.at) - stove.clock.now,
+          )}.
+        {/if}
+        {sign[waits] ?? ''}
+      </p>
+      <p class="mt-1 text-xl">Then: {line.title}</p>
+      <div class="mt-5 flex flex-wrap gap-3">
+        {#if waits === 'whistle'}
+          <button class="btn btn-primary stove-btn grow" onclick={whistled}>{happened.whistle}</button>
+          <button class="btn stove-btn" onclick={() => done()}>All {moment.waits.count} were heard</button>
+        {:else}
+          <button class="btn btn-primary stove-btn grow" onclick={() => done()}
+            >{happened[waits] ?? 'Done'}</button
+          >
+          {#if overdue}<button class="btn stove-btn" onclick={notYet}>Not yet</button>{/if}
+        {/if}
+        <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It did before…</button>
+      </div>
+      {#if earlier}<EarlierPicker onpick={done} />{/if}
+    {:else if moment.waits.look}
+      <LookQuestion {stove} {moment} look={moment.waits.look} ondone={() => done()} />
+    {:else if moment.join}
+      <JoinPanel {stove} {evening} {moment} {line} />
+    {:else}
+      {#if line.detail}<p class="mt-2 text-2xl">{line.detail}</p>{/if}
+      {#each besideLines(moment, evening) as more (more)}<p class="mt-1 text-2xl">{more}</p>{/each}
+      {#if blocked}
+        <div class="bg-warning text-warning-content mt-4 rounded-xl p-4 text-lg" role="alert">
+          <strong class="block text-xl">{blocked.title}</strong>
+          {blocked.text}
+          {#if blocked.until}
+            <span class="display block text-3xl tabular-nums">
+              {countdown(Date.parse(blocked.until) - stove.clock.now)}
+            </span>
+          {/if}
+          {#if blocked.code === 'cooker.vent_unchecked'}
+            <button class="btn stove-btn mt-3" onclick={() => stove.tell({ kind: 'vent_clear' })}
+              >Vent is clear</button
+            >
+          {/if}
+        </div>
+      {/if}
+      <div class="mt-5 flex flex-wrap gap-3">
+        <button class="btn btn-primary stove-btn grow" disabled={!!blocked} onclick={() => done()}>
+          {serve ? 'On the table' : 'Done'}
+        </button>
+        <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It was before…</button>
+      </div>
+      {#if earlier}<EarlierPicker onpick={done} />{/if}
+    {/if}
+    {#if moment.waits.look}<p class="mt-3 text-lg">{lookFor(moment.waits.look.state)}</p>{/if}
+  {/if}
+</section>

@@ -1,0 +1,83 @@
+<script lang="ts">
+  import type { StoveState } from '../../api/client';
+  import { millilitres, overBed } from '../../format/amounts';
+  import { core, felt } from '../../format/words';
+  import BeanMark from '../../ui/BeanMark.svelte';
+
+  type Props = { evening: StoveState };
+  let { evening }: Props = $props();
+  const pot = $derived(evening.pot);
+  const vessel = $derived(evening.vessels[0]);
+  const seeds = $derived(evening.seeds.filter((s) => s.in));
+  const [w, h] = [190, 110];
+  const y = (cm: number) => h - 6 - (Math.max(0, cm) / (vessel?.heightCentimetres || 10)) * (h - 16);
+</script>
+
+<!-- How the pot should look now: level and bed against its wall. -->
+{#if pot && vessel}
+  <section class="dish p-4" aria-label="The pot now">
+    <div class="flex items-center gap-4">
+      <svg
+        width={w}
+        height={h}
+        viewBox="0 0 {w} {h}"
+        role="img"
+        aria-label="Liquid {pot.levelCentimetres} cm over the base"
+      >
+        <path
+          d="M10 4v{h - 16}q0 8 8 8h{w - 36}q8 0 8-8v-{h - 16}"
+          fill="var(--pot-inside)"
+          stroke="var(--pot-wall)"
+          stroke-width="3"
+        />
+        <rect
+          x="12"
+          width={w - 24}
+          y={y(pot.levelCentimetres)}
+          height={h - 6 - y(pot.levelCentimetres)}
+          fill="var(--liquid)"
+        />
+        <rect
+          x="12"
+          width={w - 24}
+          y={y(pot.levelCentimetres - pot.overBedCentimetres)}
+          height={h - 6 - y(pot.levelCentimetres - pot.overBedCentimetres)}
+          fill="var(--pulse-done)"
+          opacity="0.75"
+        />
+        <line
+          x1="12"
+          x2={w - 12}
+          y1={y(pot.levelCentimetres)}
+          y2={y(pot.levelCentimetres)}
+          stroke="var(--liquid-line)"
+          stroke-width="2"
+        />
+      </svg>
+      <dl class="text-lg">
+        <div>
+          <dt class="sr-only">Temperature</dt>
+          <dd class="display text-2xl">{pot.celsius} °C</dd>
+        </div>
+        <div>
+          <dt class="sr-only">Liquid</dt>
+          <dd>about {millilitres(pot.liquorMillilitres)}</dd>
+        </div>
+        <div>
+          <dt class="sr-only">Level</dt>
+          <dd>{overBed(pot.overBedCentimetres)} the bed</dd>
+        </div>
+      </dl>
+    </div>
+    <ul class="mt-2">
+      {#each seeds as seed (seed.id)}
+        <li class="flex items-center gap-2 text-lg">
+          <BeanMark core={core[seed.felt] ?? 0} size={30} grain={seed.kind === 'rice'} />
+          {seed.name}: {seed.kind === 'rice'
+            ? (felt[seed.felt] ?? '').replace('chalky', 'hard')
+            : felt[seed.felt]}
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}

@@ -1,0 +1,178 @@
+<script lang="ts">
+  import { LifeBuoy, Plus, Undo2 } from '@lucide/svelte';
+  import { onMount } from 'svelte';
+  import { v7 as uuid } from 'uuid';
+  import { api, type StoveState } from '../../api/client';
+  import { momentLine, nowSentence, visits } from '../../format/stove';
+  import { clock, range } from '../../format/time';
+  import { Alarms } from '../../state/stove/alarms.svelte';
+  import type { Stove } from '../../state/stove/stove.svelte';
+  import AddPanel from './AddPanel.svelte';
+  import AfterPanel from './AfterPanel.svelte';
+  import AlarmBar from './AlarmBar.svelte';
+  import ConflictCard from './ConflictCard.svelte';
+  import InsideList from './InsideList.svelte';
+  import LateBar from './LateBar.svelte';
+  import NowCard from './NowCard.svelte';
+  import PotGlance from './PotGlance.svelte';
+  import RingCard from './RingCard.svelte';
+  import RoadList from './RoadList.svelte';
+  import ToldList from './ToldList.svelte';
+  import TroublePanel from './TroublePanel.svelte';
+  import VisitCard from './VisitCard.svelte';
+
+  type Props = { stove: Stove; evening: StoveState; onfinished: () => void };
+  let { stove, evening, onfinished }: Props = $props();
+
+  const alarms = new Alarms();
+  let panel = $state<'add' | 'trouble' | null>(null);
+  let trouble = $state<string | null>(null);
+  let failed = $state('');
+  const moment = $derived(evening.moments.find((m) => m.id === evening.nowId));
+  const dueVisits = $derived(evening.visits.filter((v) => Date.parse(v.at) <= stove.clock.now));
+  const last = $derived(
+    stove.last && evening.told.some((t) => t.entry.eventId === stove.last?.eventId && !t.undone)
+      ? stove.last
+      : null,
+  );
+
+  const words = (id: string): string => {
+    if (id.startsWith('visit:')) return visits[id.split(':')[1] ?? '']?.ask ?? 'Look at the pot';
+    const m = evening.moments.find((x) => x.id === id);
+    if (!m) return 'Look at the pot';
+    return m.waits.event
+      ? nowSentence(m, evening, true).replace('Wait for', 'Has it come:') + '?'
+      : momentLine(m, evening).title;
+  };
+  $effect(() => alarms.watch(evening, stove.clock.now, words));
+  onMount(() => {
+    const seen = () => document.visibilityState === 'visible' && alarms.awake && void alarms.keepAwake();
+    document.addEventListener('visibilitychange', seen);
+    return () => {
+      document.removeEventListener('visibilitychange', seen);
+      void alarms.rest();
+    };
+  });
+
+  function open(which: string) {
+    trouble = which;
+    panel = 'trouble';
+  }
+  async function finish() {
+    const answer = await api.finishStove(stove.id, {
+      eventId: uuid(),
+      occurredAt: new Date(stove.clock.read()).toISOString(),
+      basedOn: evening.version,
+    });
+    failed = answer.ok ? '' : answer.problem.detail;
+    if (answer.ok) onfinished();
+  }
+</script>
+
+<div class="no-print flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
+  <p class="text-lg">
+    <strong>{evening.title}</strong>
+    {#if evening.table}
+      · table about <strong class="text-secondary">{clock(evening.table.at, evening.zone)}</strong>
+      <span class="text-base">({range(evening.table.early, evening.table.late, evening.zone)})</span>
+    {/if}
+    · now <span class="tabular-nums">{clock(new Date(stove.clock.now).toISOString(), evening.zone)}</span>
+  </p>
+  <AlarmBar {alarms} />
+  <p class="text-base" role="status" data-live={stove.live}>
+    {#if !stove.live}
+      <span class="badge badge-warning badge-lg">The kettle is away: heard {stove.age} min ago</span>
+    {/if}
+    {#if stove.unsent > 0}<span class="badge badge-lg">{stove.unsent} to send</span>{/if}
+  </p>
+</div>
+
+<div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)]">
+  <div class="min-w-0">
+    <RingCard {alarms} {stove} />
+    {#if evening.after}
+      <AfterPanel {stove} {evening} after={evening.after} onfinish={finish} />
+      {#if failed}<p class="text-error mt-2" role="alert">{failed}</p>{/if}
+    {:else if moment}
+      {#key moment.id}<NowCard {stove} state={evening} {moment} />{/key}
+    {/if}
+
+    <div class="no-print">
+      {#each stove.refused as refused (refused.entry.eventId)}
+        <p
+          class="bg-error text-error-content mt-3 flex items-center justify-between gap-3 rounded-xl p-4 text-lg"
+          role="alert"
+        >
+          <span>Not taken: {refused.text}</span>
+          <button class="btn stove-btn" onclick={() => stove.forget(refused)}>All right</button>
+        </p>
+      {/each}
+      {#if evening.changes.length > 0}
+        <ul class="bg-base-300 mt-3 rounded-xl px-4 py-3 text-xl" aria-live="polite" data-changes>
+          {#each evening.changes as change (change.text)}<li class:text-secondary={change.worse}>
+              {change.text}
+            </li>{/each}
+        </ul>
+      {/if}
+      <ConflictCard {stove} {evening} />
+      {#each dueVisits as visit (visit.code + visit.vesselId)}<VisitCard
+          {stove}
+          {visit}
+          ontrouble={open}
+        />{/each}
+      {#if evening.lateMinutes > 5}<LateBar {stove} {evening} />{/if}
+
+      <div class="mt-4 flex flex-wrap gap-3">
+        <button
+          class="btn stove-btn"
+          aria-expanded={panel === 'add'}
+          onclick={() => (panel = panel === 'add' ? null : 'add')}
+        >
+          <Plus size={22} /> Water, in, seen
+        </button>
+        <button
+          class="btn stove-btn"
+          aria-expanded={panel === 'trouble'}
+          onclick={() => ((trouble = null), (panel = panel === 'trouble' ? null : 'trouble'))}
+        >
+          <LifeBuoy size={22} /> Something is wrong
+        </button>
+        {#if last}
+          <button class="btn stove-btn" onclick={() => last && stove.undo(last.eventId)}
+            ><Undo2 size={22} /> Undo the last tap</button
+          >
+        {/if}
+      </div>
+      {#if panel === 'add'}<AddPanel {stove} {evening} onclose={() => (panel = null)} />{/if}
+      {#if panel === 'trouble'}
+        {#key trouble}<TroublePanel {stove} {evening} first={trouble} onclose={() => (panel = null)} />{/key}
+      {/if}
+    </div>
+  </div>
+
+  <div class="no-print flex min-w-0 flex-col gap-4">
+    <PotGlance {evening} />
+    <RoadList {evening} now={stove.clock.now} />
+    <InsideList {stove} {evening} />
+    <ToldList {stove} {evening} />
+    {#if evening.learned.length > 0}
+      <section class="dish p-4 text-base" aria-label="Learned tonight">
+        {#each evening.learned as l (l.what + l.name)}
+          <p>
+            {l.what === 'bag'
+              ? `These ${l.name.toLowerCase()} cook`
+              : l.what === 'steam'
+                ? `The ${l.name} steams`
+                : `The ${l.name} gets`}
+            {l.factor.toFixed(2)} times {l.what === 'bag'
+              ? 'as fast as usual'
+              : l.what === 'steam'
+                ? 'as much as usual'
+                : 'the heat it should'}
+            ({l.low.toFixed(2)} to {l.high.toFixed(2)}).
+          </p>
+        {/each}
+      </section>
+    {/if}
+  </div>
+</div>

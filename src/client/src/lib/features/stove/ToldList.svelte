@@ -1,0 +1,30 @@
+<script lang="ts">
+  import type { StoveState } from '../../api/client';
+  import { toldLine } from '../../format/stove';
+  import { clock } from '../../format/time';
+  import type { Stove } from '../../state/stove/stove.svelte';
+
+  type Props = { stove: Stove; evening: StoveState };
+  let { stove, evening }: Props = $props();
+  const told = $derived([...evening.told].reverse());
+</script>
+
+<details class="dish p-4">
+  <summary class="cursor-pointer text-xl">What was told ({told.length})</summary>
+  {#if told.length === 0}<p class="mt-2">Nothing yet.</p>{/if}
+  <ul class="mt-2">
+    {#each told as t (t.entry.eventId)}
+      <li class="border-base-300 flex min-h-14 items-center gap-3 border-t py-1 first:border-t-0">
+        <time class="w-14 tabular-nums" datetime={t.entry.occurredAt}
+          >{clock(t.entry.occurredAt, evening.zone)}</time
+        >
+        <span class="min-w-0 flex-1" class:line-through={t.undone}>
+          {toldLine(t, evening)}{t.entry.by ? `, ${t.entry.by}` : ''}
+        </span>
+        {#if !t.undone}
+          <button class="btn stove-btn btn-ghost" onclick={() => stove.undo(t.entry.eventId)}>Undo</button>
+        {/if}
+      </li>
+    {/each}
+  </ul>
+</details>

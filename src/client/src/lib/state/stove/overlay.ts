@@ -1,0 +1,85 @@
+import type { StoveEntry, StoveMoment, StoveState } from '../../api/client';
+
+/**
+ * What was told here and has not arrived yet, laid over the last state that the kettle told: so that a tap is seen at
+ * once and the next thing stands there without the kettle. No forecast is made here: the times that follow are the
+ * kettle's own delays, counted from the tap.
+ */
+export function overlay(state: StoveState, waiting: StoveEntry[]): StoveState {
+  if (waiting.length === 0) return state;
+  const undone = new Set(waiting.flatMap((e) => (e.kind === 'undo' && e.eventUndone ? [e.eventUndone] : [])));
+  const told = waiting.filter((e) => e.kind !== 'undo' && !undone.has(e.eventId));
+  const moments = state.moments.map((m) => {
+    if (m.doneBy && undone.has(m.doneBy)) return { ...m, state: 'waiting', doneAt: null, doneBy: null };
+    const entry = told.find((e) => e.kind === 'did' && e.momentId === m.id);
+    return entry && m.state === 'waiting'
+      ? { ...m, state: 'done', doneAt: entry.occurredAt, doneBy: entry.eventId, due: null }
+      : m;
+  });
+  const counted = follow(passOver(moments));
+  const served = counted.some((m) => m.state === 'done' && m.deeds.some((d) => d.do === 'serve'));
+  return {
+    ...state,
+    moments: counted,
+    nowId: served ? null : first(counted),
+    inside: state.inside.map((i) => ({
+      ...i,
+      out: Math.min(
+        i.pieces,
+        i.out +
+          told
+            .filter((e) => e.kind === 'came_out' && e.ingredient === i.ingredient)
+            .reduce((n, e) => n + (e.count ?? 0), 0),
+      ),
+    })),
+    told: [
+      ...state.told.map((t) => (undone.has(t.entry.eventId) ? { ...t, undone: true } : t)),
+      ...told.map((entry) => ({ entry, recordedAt: entry.occurredAt, undone: false, step: null })),
+    ],
+  };
+}
+
+/** What lies before a moment that was done, in its lane, is not waited for any more. */
+function passOver(moments: StoveMoment[]): StoveMoment[] {
+  const last = new Map<string, number>();
+  moments.forEach((m) => {
+    if (m.state === 'done') last.set(m.lane, Math.max(last.get(m.lane) ?? -1, order(m)));
+  });
+  return moments.map((m) =>
+    m.state === 'waiting' && order(m) < (last.get(m.lane) ?? -1) ? { ...m, state: 'passed_over' } : m,
+  );
+}
+
+/** The first thing that waits in a lane for a delay is due so long after what was done before it. */
+function follow(moments: StoveMoment[]): StoveMoment[] {
+  const seen = new Set<string>();
+  return moments.map((m) => {
+    if (m.state !== 'waiting' || seen.has(m.lane)) return m;
+    seen.add(m.lane);
+    const before = moments.filter(
+      (o) => o.lane === m.lane && o.state === 'done' && o.doneAt && order(o) < order(m),
+    );
+    const done = before.map((o) => Date.parse(o.doneAt ?? '')).sort((a, b) => b - a)[0];
+    if (
+      done === undefined ||
+      m.waits.event ||
+      m.waits.delayMinutes === null ||
+      m.waits.delayMinutes === undefined
+    )
+      return m;
+    const at = new Date(done + m.waits.delayMinutes * 60_000).toISOString();
+    return { ...m, due: { early: at, at, late: at }, waits: { ...m.waits, notBefore: at } };
+  });
+}
+
+/** The place of a moment in its plan: ids are the plan's number and the action's. */
+const order = (m: StoveMoment): number => {
+  const [plan, action] = m.id.split('.').map(Number);
+  return (plan ?? 0) * 1000 + (action ?? 0);
+};
+
+function first(moments: StoveMoment[]): string | null {
+  const waiting = moments.filter((m) => m.state === 'waiting');
+  const at = (m: StoveMoment) => (m.due ? Date.parse(m.due.at) : Infinity);
+  return waiting.sort((a, b) => at(a) - at(b) || order(a) - order(b))[0]?.id ?? null;
+}
