@@ -14,14 +14,20 @@ namespace BrightKettle.Browser.Tests;
 /// <remarks>Everything the browser asks for is watched: a request to another host fails the test.</remarks>
 public sealed class Kitchen : IDisposable
 {
-    private readonly Server _server = new();
+    private readonly Server? _server;
     private readonly string _profile = Path.Combine(Path.GetTempPath(), $"kettle-browser-{Guid.NewGuid():n}");
 
-    public Kitchen(int width = 1280, int height = 800)
+    /// <param name="address">Of a server that runs by itself; null to start one in here.</param>
+    public Kitchen(int width = 1280, int height = 800, string? address = null)
     {
-        _server.UseKestrel(0);
-        _server.StartServer();
-        Address = _server.ClientOptions.BaseAddress.ToString().TrimEnd('/');
+        if (address is null)
+        {
+            _server = new();
+            _server.UseKestrel(0);
+            _server.StartServer();
+        }
+
+        Address = address ?? _server!.ClientOptions.BaseAddress.ToString().TrimEnd('/');
         var options = new ChromeOptions { BinaryLocation = Find("chromium") };
         options.AddArguments(
             "--headless=new",
@@ -45,7 +51,7 @@ public sealed class Kitchen : IDisposable
 
     public ChromeDriver Driver { get; }
 
-    public FakeTimeProvider Clock => _server.Clock;
+    public FakeTimeProvider Clock => _server!.Clock;
 
     /// <summary>Asks the server past the browser.</summary>
     public HttpClient Http => new() { BaseAddress = new Uri(Address) };
@@ -159,7 +165,7 @@ public sealed class Kitchen : IDisposable
     {
         Driver.Quit();
         Driver.Dispose();
-        _server.Dispose();
+        _server?.Dispose();
         Directory.Delete(_profile, recursive: true);
     }
 

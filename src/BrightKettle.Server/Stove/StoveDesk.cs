@@ -49,8 +49,22 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
     {
         var melting = stored.Started.MeltingIsWelcome;
         var standing = _watch.Look(stored.Evening, now, melting);
-        var before = stored.Told.Any(t => !t.Undone) ? _watch.Look(stored.Before(catalogue), now, melting) : null;
-        return StoveMapper.Map(stored, standing, before, kitchen);
+        return StoveMapper.Map(stored, standing, Changes(stored, kitchen, now, melting), kitchen);
+    }
+
+    /// <summary>A change is worth a word for so long.</summary>
+    private static readonly Duration News = Duration.FromMinutes(10);
+
+    /// <summary>What the last entry changed, both looked at when it was told: what time alone has moved since is not its doing.</summary>
+    private IReadOnlyList<DifferenceDto> Changes(StoredEvening stored, KitchenState kitchen, Instant now, bool melting)
+    {
+        if (stored.Told.LastOrDefault(t => !t.Undone) is not { } last || stored.Evening.ServedAt is not null)
+        {
+            return [];
+        }
+
+        var told = Instant.Min(now, Instant.Max(Instant.FromDateTimeOffset(last.RecordedAt), Instant.FromDateTimeOffset(last.Entry.OccurredAt)));
+        return now - told > News ? [] : StoveSentences.Changes(_watch.Look(stored.Before(catalogue), told, melting), _watch.Look(stored.Evening, told, melting), kitchen.Household);
     }
 
     /// <summary>What can be done about being late, or about a trouble; null when the dish cannot be had in this kitchen any more.</summary>

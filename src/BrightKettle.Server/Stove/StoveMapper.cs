@@ -28,7 +28,7 @@ public static class StoveMapper
     /// <summary>Minutes that a look under a locked lid costs: release and coming up again (10 to 20, confidence C).</summary>
     private const double LookUnderPressure = 15;
 
-    public static StoveDto Map(StoredEvening stored, Standing standing, Standing? before, KitchenState kitchen)
+    public static StoveDto Map(StoredEvening stored, Standing standing, IReadOnlyList<DifferenceDto> changes, KitchenState kitchen)
     {
         ArgumentNullException.ThrowIfNull(stored);
         ArgumentNullException.ThrowIfNull(standing);
@@ -58,7 +58,7 @@ public static class StoveMapper
             Pot(standing),
             Seeds(standing),
             [.. evening.ComesOut().Select(i => new InsideDto(i.IngredientId, i.Name, i.Pieces, i.Out))],
-            before is null || served is not null ? [] : StoveSentences.Changes(before, standing, kitchen.Household),
+            changes,
             Learned(standing),
             [.. stored.Told.Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],

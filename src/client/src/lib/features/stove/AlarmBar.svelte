@@ -19,19 +19,25 @@
   {:else}
     <span class="text-sm">{alarms.awake ? 'Screen stays awake' : 'Screen may sleep'}</span>
   {/if}
-  <button
-    class="btn stove-btn btn-ghost"
-    aria-pressed={alarms.wishes.quiet}
-    onclick={() => alarms.set({ quiet: !alarms.wishes.quiet })}
-  >
-    {#if alarms.wishes.quiet}<BellOff size={22} /> Light only{:else}<Bell size={22} /> Sound and light{/if}
-  </button>
-  <button
-    class="btn stove-btn btn-ghost"
-    aria-pressed={alarms.wishes.speech}
-    onclick={() => alarms.set({ speech: !alarms.wishes.speech })}
-  >
-    <MessageSquareText size={22} />
-    {alarms.wishes.speech ? 'Spoken' : 'Not spoken'}
-  </button>
+  <details class="dropdown dropdown-end">
+    <summary class="btn stove-btn btn-ghost">How it rings</summary>
+    <div class="dropdown-content dish bg-base-100 z-20 flex w-64 flex-col p-2 shadow-lg">
+      <button
+        class="btn stove-btn btn-ghost"
+        aria-pressed={alarms.wishes.quiet}
+        onclick={() => alarms.set({ quiet: !alarms.wishes.quiet })}
+      >
+        {#if alarms.wishes.quiet}<BellOff size={22} /> Light only{:else}<Bell size={22} /> Sound and light{/if}
+      </button>
+      <button
+        class="btn stove-btn btn-ghost"
+        aria-pressed={alarms.wishes.speech}
+        onclick={() => alarms.set({ speech: !alarms.wishes.speech })}
+      >
+        <MessageSquareText size={22} />
+        {alarms.wishes.speech ? 'Spoken' : 'Not spoken'}
+      </button>
+      <p class="px-3 py-1 text-sm">A phone that is locked or asleep cannot ring: keep its screen on.</p>
+    </div>
+  </details>
 </div>

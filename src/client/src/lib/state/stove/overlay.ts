@@ -17,21 +17,26 @@ export function overlay(state: StoveState, waiting: StoveEntry[]): StoveState {
       : m;
   });
   const counted = follow(passOver(moments));
+  const inside = state.inside.map((i) => ({
+    ...i,
+    out: Math.min(
+      i.pieces,
+      i.out +
+        told
+          .filter((e) => e.kind === 'came_out' && e.ingredient === i.ingredient)
+          .reduce((n, e) => n + (e.count ?? 0), 0),
+    ),
+  }));
+  /** What was told here answers what a gate asked for. */
+  const lifted = (code: string) =>
+    (code === 'comes_out.still_in' && inside.every((i) => i.out >= i.pieces)) ||
+    (code === 'cooker.vent_unchecked' && told.some((e) => e.kind === 'vent_clear'));
   const served = counted.some((m) => m.state === 'done' && m.deeds.some((d) => d.do === 'serve'));
   return {
     ...state,
-    moments: counted,
+    moments: counted.map((m) => (m.blocked && lifted(m.blocked.code) ? { ...m, blocked: null } : m)),
     nowId: served ? null : first(counted),
-    inside: state.inside.map((i) => ({
-      ...i,
-      out: Math.min(
-        i.pieces,
-        i.out +
-          told
-            .filter((e) => e.kind === 'came_out' && e.ingredient === i.ingredient)
-            .reduce((n, e) => n + (e.count ?? 0), 0),
-      ),
-    })),
+    inside,
     told: [
       ...state.told.map((t) => (undone.has(t.entry.eventId) ? { ...t, undone: true } : t)),
       ...told.map((entry) => ({ entry, recordedAt: entry.occurredAt, undone: false, step: null })),

@@ -60,6 +60,7 @@ export class Stove {
     this.#listen();
     this.#retry = setInterval(() => this.#look(), retryEvery);
     addEventListener('online', this.#look);
+    addEventListener('offline', this.#cut);
     document.addEventListener('visibilitychange', this.#look);
   }
 
@@ -68,6 +69,7 @@ export class Stove {
     this.clock.stop();
     clearInterval(this.#retry);
     removeEventListener('online', this.#look);
+    removeEventListener('offline', this.#cut);
     document.removeEventListener('visibilitychange', this.#look);
   }
 
@@ -148,8 +150,15 @@ export class Stove {
     source.addEventListener('error', () => (this.live = false));
   }
 
+  /** The network went: a stream that hangs would only pretend to be there. */
+  #cut = () => {
+    this.#source?.close();
+    this.live = false;
+  };
+
   /** Back from sleep, or from a dead Wi-Fi: a stream that was cut off without a word is opened anew. */
   #look = () => {
+    if (!navigator.onLine) return;
     if (this.#source?.readyState === EventSource.CLOSED || (this.live && this.clock.silent > silence)) {
       this.live = false;
       this.#listen();

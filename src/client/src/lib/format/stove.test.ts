@@ -1,0 +1,105 @@
+import { describe, expect, it } from 'vitest';
+import type { StoveMoment, StoveState } from '../api/client';
+import { away, countdown, deedsLine, isThere, nowSentence, toldLine } from './stove';
+
+const waits = { event: null, count: 1, seen: 0, look: null, notBefore: null, priced: 0, delayMinutes: null };
+const moment = (more: Partial<StoveMoment>): StoveMoment =>
+  ({ id: '0.1', deeds: [], beside: [], step: null, waits, ...more }) as StoveMoment;
+const evening = {
+  pulseName: 'Chickpeas',
+  order: 'pulse_first',
+  riceRinse: 'yes',
+  moments: [],
+  seeds: [],
+  inside: [],
+} as unknown as StoveState;
+const look = {
+  ingredient: 'pulse',
+  name: 'Chickpeas',
+  kind: 'pulse',
+  state: 'soft',
+  everyMinutes: 5,
+  enoughChalky: 0,
+};
+
+describe('words at the stove', () => {
+  it('ask for an event, a count or a hand', () => {
+    expect(nowSentence(moment({ waits: { ...waits, event: 'boils' } }), evening, true)).toBe(
+      'Wait for the full boil',
+    );
+    expect(
+      nowSentence(moment({ waits: { ...waits, event: 'whistle', count: 4, seen: 2 } }), evening, true),
+    ).toBe('Count the whistles: 2 of 4');
+    expect(nowSentence(moment({ waits: { ...waits, look } }), evening, true)).toBe(
+      'Of five, how many are still chalky?',
+    );
+    expect(
+      nowSentence(
+        moment({ waits: { ...waits, look: { ...look, kind: 'rice', enoughChalky: null } } }),
+        evening,
+        true,
+      ),
+    ).toBe('Taste the rice: how are they?');
+    expect(nowSentence(moment({ waits: { ...waits, look } }), evening, false)).toBe(
+      'Let them simmer. Next look at',
+    );
+  });
+
+  it('word what no plan has named', () => {
+    const blank = {
+      name: null,
+      millilitres: null,
+      grams: null,
+      flame: null,
+      lid: null,
+      to: null,
+      celsius: null,
+      pieces: null,
+    };
+    const line = deedsLine(
+      moment({
+        deeds: [
+          { ...blank, do: 'water', millilitres: 120, celsius: 100 },
+          { ...blank, do: 'lid', lid: 'sealed' },
+          { ...blank, do: 'flame', flame: 'gentle' },
+        ],
+      }),
+    );
+    expect(line).toEqual({
+      title: '120 mL boiling water',
+      detail: 'lid shut tight, lowest flame that still bubbles',
+    });
+  });
+
+  it('know whether a hand has found what was wanted', () => {
+    expect(isThere('nearly_a_speck', 'soft')).toBe(false);
+    expect(isThere('soft', 'bite_no_chalk')).toBe(true);
+    expect(isThere('soft', 'soft')).toBe(true);
+  });
+
+  it('tell how far off it is', () => {
+    expect(away(0)).toBe('now');
+    expect(away(12 * 60_000)).toBe('in 12 min');
+    expect(away(-4 * 60_000)).toBe('4 min late');
+    expect(away(125 * 60_000)).toBe('in 2 h 5 min');
+  });
+
+  it('count down to the second', () => {
+    expect(countdown(59_001)).toBe('1:00');
+    expect(countdown(61_000)).toBe('1:01');
+    expect(countdown(3_723_000)).toBe('1:02:03');
+    expect(countdown(-5)).toBe('0:00');
+  });
+
+  it('list what was told', () => {
+    const told = (entry: object) =>
+      toldLine(
+        { entry, recordedAt: '', undone: false, step: null } as unknown as StoveState['told'][number],
+        evening,
+      );
+    expect(told({ kind: 'water', millilitres: 200 })).toBe('Topped up: 200 mL');
+    expect(told({ kind: 'chalky', count: 3, of: 5 })).toBe('Chalky: 3 of 5');
+    expect(told({ kind: 'seen', what: 'boils' })).toBe('Seen: It boils');
+    expect(told({ kind: 'lid', what: 'ajar' })).toBe('Lid: lid ajar');
+  });
+});

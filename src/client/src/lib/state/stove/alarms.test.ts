@@ -1,0 +1,79 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { StoveMoment, StoveState } from '../../api/client';
+import { Alarms } from './alarms.svelte';
+
+const minute = 60_000;
+const t = Date.parse('2026-11-25T18:00:00Z');
+const iso = (ms: number) => new Date(ms).toISOString();
+const evening = (kind: string, due: number, late = due, event: string | null = null): StoveState =>
+  ({
+    title: 'Dinner',
+    moments: [
+      {
+        id: '0.1',
+        state: 'waiting',
+        step: { kind },
+        due: { early: iso(due), at: iso(due), late: iso(late) },
+        waits: { event },
+      } as unknown as StoveMoment,
+    ],
+    visits: [],
+  }) as unknown as StoveState;
+const words = (id: string) => `ring ${id}`;
+
+describe('alarms', () => {
+  beforeEach(() => localStorage.clear());
+
+  it('ring when it is due and not before, and the title says so', () => {
+    const alarms = new Alarms();
+    alarms.watch(evening('seal', t), t - minute, words);
+    expect(alarms.ringing).toEqual([]);
+    expect(document.title).not.toContain('ring');
+    alarms.watch(evening('seal', t), t, words);
+    expect(alarms.ringing.map((r) => r.id)).toEqual(['0.1']);
+    expect(document.title).toContain('● ring 0.1');
+  });
+
+  it('ring ten minutes before the rice, to put the kettle on', () => {
+    const alarms = new Alarms();
+    alarms.watch(evening('join', t), t - 11 * minute, words);
+    expect(alarms.ringing).toEqual([]);
+    alarms.watch(evening('join', t), t - 10 * minute, words);
+    expect(alarms.ringing).toHaveLength(1);
+  });
+
+  it('ask for an event only when nearly every pot has come to it', () => {
+    const alarms = new Alarms();
+    const state = evening('boil', t, t + 4 * minute, 'boils');
+    alarms.watch(state, t + 3 * minute, words);
+    expect(alarms.ringing).toEqual([]);
+    alarms.watch(state, t + 4 * minute, words);
+    expect(alarms.ringing).toHaveLength(1);
+  });
+
+  it('are silent once heard, and ring again when the time moves', () => {
+    const alarms = new Alarms();
+    alarms.watch(evening('seal', t), t, words);
+    alarms.hush('0.1');
+    alarms.watch(evening('seal', t), t + minute, words);
+    expect(alarms.ringing).toEqual([]);
+    alarms.watch(evening('seal', t + 9 * minute), t + 9 * minute, words);
+    expect(alarms.ringing).toHaveLength(1);
+  });
+
+  it('come back after they were put off', () => {
+    const alarms = new Alarms();
+    alarms.watch(evening('seal', t), t, words);
+    alarms.snooze('0.1', t, 3);
+    alarms.watch(evening('seal', t), t + 2 * minute, words);
+    expect(alarms.ringing).toEqual([]);
+    alarms.watch(evening('seal', t), t + 3 * minute, words);
+    expect(alarms.ringing).toHaveLength(1);
+  });
+
+  it('remember how they should ring; speech is off until somebody wants it', () => {
+    expect(new Alarms().wishes).toEqual({ sound: true, speech: false, quiet: false });
+    new Alarms().set({ quiet: true });
+    expect(new Alarms().wishes.quiet).toBe(true);
+  });
+});

@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import type { StoveEntry, StoveMoment, StoveState } from '../../api/client';
+import { overlay } from './overlay';
+
+const at = (minute: number) => `2026-11-25T18:${String(minute).padStart(2, '0')}:00.000Z`;
+const moment = (id: string, minute: number, more: Partial<StoveMoment> = {}): StoveMoment => ({
+  id,
+  lane: 'pot',
+  vesselName: 'Pot',
+  colour: 0,
+  state: 'waiting',
+  step: null,
+  beside: [],
+  deeds: [],
+  waits: { event: null, count: 1, seen: 0, look: null, notBefore: null, priced: 0, delayMinutes: null },
+  due: { early: at(minute), at: at(minute), late: at(minute) },
+  doneAt: null,
+  doneBy: null,
+  join: null,
+  blocked: null,
+  ...more,
+});
+const waits = (more: Partial<StoveMoment['waits']>) => ({ ...moment('x', 0).waits, ...more });
+const evening = (moments: StoveMoment[], more: Partial<StoveState> = {}) =>
+  ({ moments, nowId: moments[0]?.id ?? null, inside: [], told: [], ...more }) as unknown as StoveState;
+const entry = (kind: string, minute: number, more: Partial<StoveEntry> = {}): StoveEntry => ({
+  eventId: `${kind}${minute}`,
+  occurredAt: at(minute),
+  basedOn: 1,
+  kind,
+  ...more,
+});
+
+describe('what was told here, laid over the last state', () => {
+  const boil = moment('0.8', 20, { waits: waits({ event: 'boils' }) });
+  const over = moment('0.9', 30, { waits: waits({ delayMinutes: 10 }) });
+  const look = moment('0.11', 50);
+
+  it('changes nothing when nothing waits', () => {
+    const state = evening([boil, over]);
+    expect(overlay(state, [])).toBe(state);
+  });
+
+  it('does the moment, goes on to the next and counts its delay from the tap', () => {
+    const shown = overlay(evening([boil, over, look]), [entry('did', 26, { momentId: '0.8' })]);
+    expect(shown.moments.map((m) => m.state)).toEqual(['done', 'waiting', 'waiting']);
+    expect(shown.nowId).toBe('0.9');
+    expect(shown.moments[1]?.due?.at).toBe(at(36));
+    expect(shown.moments[2]?.due?.at).toBe(at(50));
+  });
+
+  it('passes over what lies before a moment that was done', () => {
+    const shown = overlay(evening([boil, over, look]), [entry('did', 26, { momentId: '0.11' })]);
+    expect(shown.moments.map((m) => m.state)).toEqual(['passed_over', 'passed_over', 'done']);
+    expect(shown.nowId).toBeNull();
+  });
+
+  it('takes back what is undone, whether it was sent or not', () => {
+    const done = { ...boil, state: 'done', doneAt: at(20), doneBy: 'a', due: null };
+    expect(overlay(evening([done, over]), [entry('undo', 22, { eventUndone: 'a' })]).moments[0]?.state).toBe(
+      'waiting',
+    );
+    const both = [entry('did', 21, { momentId: '0.8' }), entry('undo', 22, { eventUndone: 'did21' })];
+    expect(overlay(evening([boil, over]), both).moments[0]?.state).toBe('waiting');
+  });
+
+  it('counts what came out, and lets it be served when all is out', () => {
+    const table = moment('0.20', 55, {
+      deeds: [{ do: 'serve' } as StoveMoment['deeds'][number]],
+      blocked: { code: 'comes_out.still_in', title: '', text: '', until: null },
+    });
+    const inside = [{ ingredient: 'leaf', name: 'Leaf', pieces: 3, out: 1 }];
+    const one = overlay(evening([table], { inside }), [
+      entry('came_out', 50, { ingredient: 'leaf', count: 1 }),
+    ]);
+    expect(one.inside[0]?.out).toBe(2);
+    expect(one.moments[0]?.blocked).not.toBeNull();
+    const all = overlay(evening([table], { inside }), [
+      entry('came_out', 50, { ingredient: 'leaf', count: 5 }),
+    ]);
+    expect(all.inside[0]?.out).toBe(3);
+    expect(all.moments[0]?.blocked).toBeNull();
+  });
+
+  it('lists what waits behind what is stored', () => {
+    const shown = overlay(evening([boil]), [entry('water', 21, { millilitres: 100 })]);
+    expect(shown.told.map((t) => t.entry.kind)).toEqual(['water']);
+  });
+});
