@@ -41,7 +41,11 @@ services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>((s, o) => o
     .UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString)
     .AddInterceptors(s.GetRequiredService<DurableConnection>()));
-services.AddHostedService<WarmUp>();
+if (builder.Configuration.GetValue($"{KettleOptions.Section}:{nameof(KettleOptions.WarmUp)}", true))
+{
+    services.AddHostedService<WarmUp>();
+}
+
 services.AddOpenApi();
 services.AddProblemDetails();
 services.AddExceptionHandler<MalformedRequests>();

@@ -27,6 +27,7 @@ public static class StoveEndpoints
         routes.MapGet("/api/stove/{id:guid}", Get);
         routes.MapGet("/api/stove/{id:guid}/stream", Follow);
         routes.MapPost("/api/stove/{id:guid}/entries", Tell);
+        routes.MapGet("/api/stove/{id:guid}/record", Record);
         routes.MapGet("/api/stove/{id:guid}/late", Late);
         routes.MapPost("/api/stove/{id:guid}/trouble", Help);
         routes.MapPost("/api/stove/{id:guid}/finish", Finish);
@@ -165,6 +166,12 @@ public static class StoveEndpoints
 
         return TypedResults.Ok(new StoveReceipt(version, receipts));
     }
+
+    /// <summary>All that was told, as it is stored, with nothing worked out from it.</summary>
+    public static async Task<Results<Ok<IReadOnlyList<ToldDto>>, ProblemHttpResult>> Record(Guid id, KettleDb db, PulseCatalogue catalogue, CancellationToken cancel) =>
+        await StoredEvening.ReadAsync(db, catalogue, id, cancel) is { } stored
+            ? TypedResults.Ok<IReadOnlyList<ToldDto>>([.. stored.Told.Select(t => new ToldDto(t.Entry, t.RecordedAt, t.Undone, null))])
+            : KettleProblems.Missing("stove.missing");
 
     /// <summary>What can be done when the table is in danger, the quickest first.</summary>
     public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Late(

@@ -13,4 +13,7 @@ public sealed class KettleOptions
 
     /// <summary>For tests alone: an instant at which the clock stands until it is set anew, as 2026-11-24T18:00:00Z. Null: the machine's clock.</summary>
     public string? Clock { get; set; }
+
+    /// <summary>Whether a few dinners are planned at the start, so that the first real one meets compiled code.</summary>
+    public bool WarmUp { get; set; } = true;
 }
