@@ -18,6 +18,8 @@ public sealed class KettleDb(DbContextOptions<KettleDb> options) : DbContext(opt
 
     public DbSet<ShelfRow> Shelf => Set<ShelfRow>();
 
+    public DbSet<PairedDevice> PairedDevices => Set<PairedDevice>();
+
     public DbSet<BurnerRow> Burners => Set<BurnerRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)

@@ -7,6 +7,7 @@ using BrightKettle.Core.Words;
 using BrightKettle.Data;
 using BrightKettle.Server.Endpoints;
 using BrightKettle.Server.Hosting;
+using BrightKettle.Server.Pairing;
 using BrightKettle.Server.Problems;
 using BrightKettle.Server.Stove;
 using Microsoft.AspNetCore.Http.Json;
@@ -31,6 +32,7 @@ services.AddSingleton<WayFinder>();
 services.AddSingleton<PlanMemory>();
 services.AddSingleton<StoveDesk>();
 services.AddSingleton<StoveBell>();
+services.AddSingleton<PairingCode>();
 services.AddSingleton<CatalogueNames>();
 services.AddSingleton<DishLine>();
 services.AddSingleton<VagueWords>();
@@ -51,11 +53,14 @@ services.AddProblemDetails();
 services.AddExceptionHandler<MalformedRequests>();
 services.AddResponseCompression();
 
+Lan.Listen(builder);
+
 var app = builder.Build();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
 app.UseResponseCompression();
 app.Use(LocalOnly.Headers);
+app.UseMiddleware<PairedOnly>();
 app.MapOpenApi();
 // Tests start this program from their own folder and name the manifest; published, it lies beside the program.
 app.MapStaticAssets(app.Configuration["staticAssets"]);
@@ -65,6 +70,7 @@ PlanEndpoints.Map(app);
 WordsEndpoints.Map(app);
 CookEndpoints.Map(app);
 StoveEndpoints.Map(app);
+PairEndpoints.Map(app);
 SetClock.Map(app);
 app.Map("/api/{**rest}", () => TypedResults.NotFound());
 app.MapFallbackToFile("index.html");

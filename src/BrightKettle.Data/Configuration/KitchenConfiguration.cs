@@ -37,3 +37,14 @@ internal sealed class BurnerConfiguration : IEntityTypeConfiguration<BurnerRow>
         builder.ToTable("burners");
     }
 }
+
+internal sealed class PairedDeviceConfiguration : IEntityTypeConfiguration<PairedDevice>
+{
+    public void Configure(EntityTypeBuilder<PairedDevice> builder)
+    {
+        builder.ToTable("paired_devices");
+        builder.Property(d => d.Id).ValueGeneratedNever();
+        builder.Property(d => d.Name).HasMaxLength(60);
+        builder.HasIndex(d => d.TokenHash).IsUnique();
+    }
+}

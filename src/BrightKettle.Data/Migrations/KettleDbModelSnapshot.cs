@@ -262,6 +262,35 @@ namespace BrightKettle.Data.Migrations
                         });
                 });
 
+            modelBuilder.Entity("BrightKettle.Data.Records.PairedDevice", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("TEXT")
+                        .HasColumnName("name");
+
+                    b.Property<long>("PairedAt")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("paired_at");
+
+                    b.Property<string>("TokenHash")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("token_hash");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TokenHash")
+                        .IsUnique();
+
+                    b.ToTable("paired_devices", (string)null);
+                });
+
             modelBuilder.Entity("BrightKettle.Data.Records.ShelfRow", b =>
                 {
                     b.Property<string>("Id")

@@ -16,4 +16,7 @@ public sealed class KettleOptions
 
     /// <summary>Whether a few dinners are planned at the start, so that the first real one meets compiled code.</summary>
     public bool WarmUp { get; set; } = true;
+
+    /// <summary>Port at which phones of this network are let in, by HTTPS and after pairing; 0: this machine alone.</summary>
+    public int LanPort { get; set; }
 }

@@ -28,6 +28,12 @@ public static class KettleProblems
     public static ProblemHttpResult Missing(string code = "cook.missing") =>
         Make(StatusCodes.Status404NotFound, code, null, "Not here", Sentences.For(code));
 
+    public static ProblemHttpResult Unpaired() =>
+        Make(StatusCodes.Status401Unauthorized, "pair.needed", null, "Pair this screen first", Sentences.For("pair.needed"));
+
+    public static ProblemHttpResult Forbidden(string code) =>
+        Make(StatusCodes.Status403Forbidden, code, null, "Not from here", Sentences.For(code));
+
     public static ProblemHttpResult Conflict(string code, object current) =>
         Make(StatusCodes.Status409Conflict, code, null, "Changed elsewhere", Sentences.For(code), new() { ["current"] = current });
 

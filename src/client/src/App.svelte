@@ -2,6 +2,7 @@
   import { Moon, Sun } from '@lucide/svelte';
   import { Router, isActiveLink } from 'sv-router';
   import { onMount } from 'svelte';
+  import PairForm from './lib/features/kitchen/PairForm.svelte';
   import { household } from './lib/state/kitchen.svelte';
   import { theme } from './lib/state/theme.svelte';
   import { p, route } from './router';
@@ -49,5 +50,9 @@
   </div>
 </header>
 <main id="main" class="mx-auto max-w-[1400px] px-4 py-4 sm:px-6">
-  <Router />
+  {#if household.kitchen.state === 'failed' && household.kitchen.problem.code === 'pair.needed'}
+    <PairForm onpaired={() => household.load()} />
+  {:else}
+    <Router />
+  {/if}
 </main>

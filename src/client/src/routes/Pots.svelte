@@ -1,5 +1,6 @@
 <script lang="ts">
   import HouseSettings from '../lib/features/kitchen/HouseSettings.svelte';
+  import PhonesCard from '../lib/features/kitchen/PhonesCard.svelte';
   import ShelfList from '../lib/features/kitchen/ShelfList.svelte';
   import PotCard from '../lib/features/kitchen/PotCard.svelte';
   import { household } from '../lib/state/kitchen.svelte';
@@ -28,6 +29,7 @@
     {/if}
   </div>
   <ShelfList {kitchen} />
+  <PhonesCard zone={kitchen.zone} />
   {#key kitchen.version}<HouseSettings {kitchen} />{/key}
 {:else}
   <p class="p-8 text-lg">Looking in the cupboard…</p>

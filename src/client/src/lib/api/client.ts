@@ -32,6 +32,8 @@ export type Notes = Schemas['NotesDto'];
 export type NoteAnswers = Required<Schemas['NoteAnswersDto']>;
 export type WayEvent = Schemas['WayEventDto'];
 export type Series = Schemas['SeriesDto'];
+export type Pairing = Schemas['PairingDto'];
+export type Device = Schemas['DeviceDto'];
 export type Step = Schemas['StepDto'];
 export type StoveState = Schemas['StoveDto'];
 export type StoveMoment = Schemas['StoveMomentDto'];
@@ -64,6 +66,13 @@ async function answer<T>(call: Promise<Reply<T>>): Promise<Answer<T>> {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     return { ok: false, problem: unreachable };
   }
+}
+
+/** An answer without a body. */
+async function bare(call: Promise<Reply<unknown>>): Promise<Answer<true>> {
+  const { response, error } = await call.catch(() => ({ response: null, error: undefined }));
+  if (!response) return { ok: false, problem: unreachable };
+  return response.ok ? { ok: true, value: true } : { ok: false, problem: asProblem(error, response.status) };
 }
 
 /** Reads the ways as they arrive, one JSON object a line. */
@@ -130,6 +139,10 @@ export const api = {
   notes: (text: string, answers: NoteAnswers, dish: Dish) =>
     answer(http.POST('/api/notes', { body: { text, answers, dish } })),
   extras: () => answer(http.GET('/api/catalogue/extras')),
+  pairCode: () => answer(http.POST('/api/pair/code')),
+  pair: (code: string, name: string) => bare(http.POST('/api/pair', { body: { code, name } })),
+  devices: () => answer(http.GET('/api/pair/devices')),
+  removeDevice: (id: string) => bare(http.DELETE('/api/pair/devices/{id}', at(id))),
   stoves: () => answer(http.GET('/api/stove')),
   startStove: (id: string, body: Schemas['StoveStart']) =>
     answer(http.POST('/api/stove/{id}/start', { ...at(id), body })),

@@ -1,0 +1,44 @@
+<script lang="ts">
+  import { api } from '../../api/client';
+
+  type Props = { onpaired: () => void };
+  let { onpaired }: Props = $props();
+  let code = $state('');
+  let name = $state('');
+  let said = $state('');
+
+  async function pair(event: SubmitEvent) {
+    event.preventDefault();
+    const answer = await api.pair(code, name);
+    said = answer.ok ? '' : (answer.problem.errors?.[0]?.detail ?? answer.problem.detail);
+    if (answer.ok) onpaired();
+  }
+</script>
+
+<form class="dish mx-auto max-w-md p-6" onsubmit={pair}>
+  <h1 class="text-3xl">Pair this screen</h1>
+  <p class="mt-2 text-lg">On the kettle’s own screen open My pots and make a code. Type it here.</p>
+  <label class="mt-4 block font-semibold">
+    Code
+    <input
+      class="input mt-1 h-16 w-full text-3xl tracking-[0.3em]"
+      inputmode="numeric"
+      autocomplete="one-time-code"
+      maxlength="6"
+      aria-invalid={said ? true : undefined}
+      aria-describedby={said ? 'pair-error' : undefined}
+      bind:value={code}
+    />
+  </label>
+  {#if said}<p id="pair-error" class="text-error mt-1" role="alert">{said}</p>{/if}
+  <label class="mt-3 block font-semibold">
+    What is it called?
+    <input
+      class="input mt-1 h-14 w-full text-xl"
+      placeholder="Kitchen phone"
+      maxlength="60"
+      bind:value={name}
+    />
+  </label>
+  <button class="btn btn-primary stove-btn mt-4 w-full" disabled={code.length !== 6}>Pair</button>
+</form>
