@@ -56,6 +56,54 @@ public sealed class AccessTests
         });
     }
 
+    [Theory]
+    [InlineData(1280, 800, "enamel-night")]
+    [InlineData(390, 844, "enamel-day")]
+    public void At_the_stove_axe_finds_nothing_the_sentence_is_large_and_so_is_every_target(int width, int height, string theme)
+    {
+        using var kitchen = new Kitchen(width, height);
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Driver.ExecuteScript($"localStorage.setItem('bright-kettle.theme', '{theme}')");
+            var scene = StoveScene.OfFirst(k);
+            void Look()
+            {
+                k.Until(d => d.FindElements(By.Id("now")).Count == 1);
+                Assert.Empty(Violations(k));
+                Assert.Equal(0, (long)k.Driver.ExecuteScript("return document.documentElement.scrollWidth - document.documentElement.clientWidth")!);
+                var size = Convert.ToDouble(k.Driver.ExecuteScript("return parseFloat(getComputedStyle(document.getElementById('now')).fontSize)"), System.Globalization.CultureInfo.InvariantCulture);
+                Assert.True(size >= 40, $"{size}");
+                var small = (string)k.Driver.ExecuteScript(
+                    "return [...document.querySelectorAll('main button, main input')].filter((e) => e.checkVisibility()).filter((e) => e.getBoundingClientRect().height < 56).map((e) => e.innerText || e.ariaLabel).join('; ')")!;
+                Assert.Equal(string.Empty, small);
+            }
+
+            scene.Do(k, "soak", "drain", "light", "boil");
+            scene.Tell(k, new { kind = "went_in", ingredient = "leaf", count = 2 });
+            k.Open($"/stove/{scene.Id}");
+            k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='It has settled']")).Count == 1);
+            Look();
+            k.Press("Water, in, seen");
+            Look();
+            k.Clock.SetUtcNow(scene.Due("look").AddSeconds(2));
+            k.Until(d => d.FindElements(By.CssSelector("[data-moment-look]")).Count == 1);
+            k.Press("Something is wrong");
+            k.Press("Hard and wet");
+            k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Do this']")).Count > 0);
+            Look();
+            scene.Do(k, "look");
+            k.Clock.SetUtcNow(scene.Due("join").AddSeconds(2));
+            k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='The rice is in']")).Count == 1);
+            Look();
+            scene.Do(k, "join", "seal", "heat_off");
+            scene.Tell(k, new { kind = "came_out", ingredient = scene.State().GetProperty("inside")[0].GetProperty("ingredient").GetString(), count = 2 });
+            scene.Do(k, "table");
+            k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='In the fridge']")).Count == 1);
+            Look();
+        });
+    }
+
     [Fact]
     public void The_keyboard_reaches_every_control_and_chooses_a_pulse()
     {

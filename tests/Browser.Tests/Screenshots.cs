@@ -78,6 +78,7 @@ public sealed class Screenshots
             Shot("pots");
             k.Open("/why");
             Shot("why");
+            Stove(k, Shot);
             k.Resize(390, 844, touch: true);
             k.Driver.ExecuteScript("localStorage.clear()");
             k.Open("/");
@@ -85,5 +86,38 @@ public sealed class Screenshots
             Shot("tonight-phone");
             Assert.True(File.Exists(Path.Combine(Folder, "tonight-phone.png")));
         });
+    }
+
+    private static void Stove(Kitchen k, Action<string> shot)
+    {
+        var scene = StoveScene.OfFirst(k);
+        scene.Do(k, "soak", "drain", "light", "boil");
+        scene.Tell(k, new { kind = "went_in", ingredient = "leaf", count = 3 });
+        k.Clock.Advance(TimeSpan.FromMinutes(1.5));
+        k.Open($"/stove/{scene.Id}");
+        k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='It has settled']")).Count == 1);
+        shot("stove-boil");
+        scene.Tell(k, new { kind = "checked", what = "boil_over" });
+        k.Clock.SetUtcNow(scene.Due("join").AddSeconds(2));
+        k.Until(d => d.FindElements(By.CssSelector("[data-moment-look] button")).Count > 0);
+        k.Find(By.XPath("(//*[@data-moment-look]//button)[5]")).Click();
+        k.Until(d => d.FindElements(By.CssSelector("[data-changes]")).Count == 1);
+        k.Press("What can be done?");
+        k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Do this']")).Count > 0);
+        shot("stove-late");
+        k.Clock.SetUtcNow(scene.Due("look").AddSeconds(3));
+        k.Until(d => d.FindElements(By.CssSelector("[data-moment-look] button")).Count > 0);
+        k.Resize(390, 844, touch: true);
+        shot("stove-phone");
+        k.Resize(1280, 800);
+        scene.Do(k, "look");
+        k.Clock.SetUtcNow(scene.Due("join").AddSeconds(2));
+        k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='The rice is in']")).Count == 1);
+        shot("stove-join");
+        scene.Do(k, "join", "seal", "heat_off");
+        scene.Tell(k, new { kind = "came_out", ingredient = scene.State().GetProperty("inside")[0].GetProperty("ingredient").GetString(), count = 3 });
+        scene.Do(k, "table");
+        k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='In the fridge']")).Count == 1);
+        shot("stove-after");
     }
 }

@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Net.Http.Json;
-using System.Text.Json;
 using OpenQA.Selenium;
 using Xunit;
 
@@ -142,18 +141,9 @@ public sealed class StoveTests
     }
 }
 
-/// <summary>A cook's hand on the stove's page, with what the server says beside it.</summary>
-internal sealed class StoveHand(Kitchen k, OwnProcess server, Guid id)
+/// <summary>A cook's hand on the stove's page.</summary>
+internal sealed class StoveHand(Kitchen k, OwnProcess server, Guid id) : StoveScene(server.Http, id)
 {
-    public JsonElement State() => server.Http.GetFromJsonAsync<JsonElement>($"/api/stove/{id}").GetAwaiter().GetResult();
-
-    public JsonElement Moment(string step) => State().GetProperty("moments").EnumerateArray()
-        .First(m => m.GetProperty("step") is { ValueKind: JsonValueKind.Object } s && s.GetProperty("kind").GetString() == step);
-
-    public DateTimeOffset Due(string step) => Moment(step).GetProperty("due").GetProperty("at").GetDateTimeOffset();
-
-    public DateTimeOffset Table() => State().GetProperty("table").GetProperty("at").GetDateTimeOffset();
-
     /// <summary>Moves the clock on and waits until the page has heard of it.</summary>
     public void GoTo(DateTimeOffset at)
     {

@@ -112,7 +112,7 @@ public static class StoveEndpoints
         using var either = CancellationTokenSource.CreateLinkedTokenSource(cancel, stopping);
         while (!either.IsCancellationRequested)
         {
-            var heard = bell.Listen(id);
+            var (heard, minuteEnds) = (bell.Listen(id), bell.MinuteEnds());
             StoveDto? state;
             await using (var scope = scopes.CreateAsyncScope())
             {
@@ -127,7 +127,7 @@ public static class StoveEndpoints
             yield return new SseItem<StoveDto>(state, "state") { EventId = state.Version.ToString(System.Globalization.CultureInfo.InvariantCulture), ReconnectionInterval = TimeSpan.FromSeconds(2) };
             try
             {
-                await bell.WaitAsync(heard, either.Token);
+                await bell.WaitAsync(heard, minuteEnds, either.Token);
             }
             catch (OperationCanceledException) when (either.IsCancellationRequested)
             {

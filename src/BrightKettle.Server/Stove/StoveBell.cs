@@ -28,10 +28,22 @@ public sealed class StoveBell(TimeProvider clock)
     /// <summary>Taken before the state is read, so that nothing that is told in between is missed.</summary>
     public Task Listen(Guid id) => _waiting.GetOrAdd(id, _ => new(TaskCreationOptions.RunContinuationsAsynchronously)).Task;
 
-    /// <summary>Until it rings or the minute is over.</summary>
-    public async Task WaitAsync(Task heard, CancellationToken cancel)
+    /// <summary>The end of this minute: taken before the state is read, so that a clock that is moved meanwhile is not missed either.</summary>
+    public DateTimeOffset MinuteEnds()
     {
-        var left = Minute - TimeSpan.FromTicks(clock.GetUtcNow().Ticks % Minute.Ticks);
+        var now = clock.GetUtcNow();
+        return now + (Minute - TimeSpan.FromTicks(now.Ticks % Minute.Ticks));
+    }
+
+    /// <summary>Until it rings or the minute is over.</summary>
+    public async Task WaitAsync(Task heard, DateTimeOffset minuteEnds, CancellationToken cancel)
+    {
+        var left = minuteEnds - clock.GetUtcNow();
+        if (left <= TimeSpan.Zero)
+        {
+            return;
+        }
+
         using var either = CancellationTokenSource.CreateLinkedTokenSource(cancel);
         await Task.WhenAny(heard, Task.Delay(left, clock, either.Token));
         await either.CancelAsync();

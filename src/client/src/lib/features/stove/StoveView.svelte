@@ -89,7 +89,7 @@
 
 <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)]">
   <div class="min-w-0">
-    <RingCard {alarms} {stove} />
+    <RingCard {alarms} {stove} nowId={evening.nowId ?? null} />
     {#if evening.after}
       <AfterPanel {stove} {evening} after={evening.after} onfinish={finish} />
       {#if failed}<p class="text-error mt-2" role="alert">{failed}</p>{/if}
