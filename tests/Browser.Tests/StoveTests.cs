@@ -132,8 +132,17 @@ public sealed class StoveTests
         var id = Guid.CreateVersion7();
         var dish = new
         {
-            pulseId = "chickpea", pulse = new { value = 300, unit = "g" }, riceId = "jasmine", rice = new { value = 300, unit = "g" },
-            people = 4, soak = "overnight", style = "dry", vesselId = "blue-pot", burnerId = (string?)null, serveAtLocal = "2026-11-25T19:00", seed = 7,
+            pulseId = "chickpea",
+            pulse = new { value = 300, unit = "g" },
+            riceId = "jasmine",
+            rice = new { value = 300, unit = "g" },
+            people = 4,
+            soak = "overnight",
+            style = "dry",
+            vesselId = "blue-pot",
+            burnerId = (string?)null,
+            serveAtLocal = "2026-11-25T19:00",
+            seed = 7,
         };
         var answer = server.Http.PostAsJsonAsync($"/api/cooks/{id}", new { eventId = Guid.CreateVersion7(), occurredAt = Evening, title = "Lantern chickpeas", dish, basedOn = (long?)null }, Cancel).GetAwaiter().GetResult();
         answer.EnsureSuccessStatusCode();

@@ -317,4 +317,67 @@ public sealed class StoveApiTests : IDisposable
         Assert.Equal(new DateTimeOffset(2027, 3, 28, 12, 0, 0, TimeSpan.Zero), state.WantedAt);
         Assert.InRange((state.Table!.At - state.WantedAt).TotalMinutes, -2, 2);
     }
+
+    [Fact]
+    public async Task Half_now_and_half_later_comes_back_on_time_until_it_is_in()
+    {
+        var state = await Start();
+        foreach (var step in new[] { "soak", "drain", "light" })
+        {
+            GoTo(Moment(state, step).Due!.At);
+            state = await Told(state, Did(state, step));
+        }
+
+        var began = Now;
+        state = await Told(state, Entry(state, "went_in") with { Ingredient = "greens", Grams = 60 }, Entry(state, "later") with { Ingredient = "greens", Grams = 60, Count = 20 });
+        var visit = state.Visits.Single(v => v.Code == "second_half");
+        Assert.Equal((began.AddMinutes(20), "Greens", 60d), (visit.At, visit.Name!, visit.Grams!.Value));
+        GoTo(began.AddMinutes(20));
+        state = await Told(state, Entry(state, "went_in") with { Ingredient = "greens", Grams = 60 });
+        Assert.DoesNotContain(state.Visits, v => v.Code == "second_half");
+        Assert.Equal("request.out_of_range", (await Tell(state, Entry(state, "later") with { Ingredient = "greens", Grams = 60, Count = 0 })).Entries[0].Code);
+    }
+
+    [Fact]
+    public async Task Top_ups_are_counted_and_all_that_was_told_can_be_read_as_it_is_stored()
+    {
+        var state = await Start();
+        foreach (var step in new[] { "soak", "drain", "light" })
+        {
+            GoTo(Moment(state, step).Due!.At);
+            state = await Told(state, Did(state, step));
+        }
+
+        state = await Told(state, Entry(state, "water") with { Millilitres = 100 }, Entry(state, "water") with { Millilitres = 50 });
+        Assert.Equal((2, 150d), (state.ToppedUp, state.ToppedUpMillilitres));
+        state = await Told(state, Entry(state, "undo") with { EventUndone = state.Told[^1].Entry.EventId });
+        Assert.Equal((1, 100d), (state.ToppedUp, state.ToppedUpMillilitres));
+        var record = (await _http.GetFromJsonAsync<List<ToldDto>>($"/api/stove/{state.Id}/record", Cancel))!;
+        Assert.Equal(state.Told.Select(t => (t.Entry.EventId, t.Undone)), record.Select(t => (t.Entry.EventId, t.Undone)));
+    }
+
+    [Theory]
+    [InlineData("us", 2, 72)]
+    [InlineData("uk", 1, 24)]
+    [InlineData("au_nz", 2, 48)]
+    public async Task The_storage_clock_follows_the_households_rule(string rule, int chillHours, int eatHours)
+    {
+        var kitchen = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
+        var changed = await _http.PutAsJsonAsync("/api/kitchen", new KitchenChange(kitchen.Zone, kitchen.AltitudeMetres, kitchen.RoomCelsius, kitchen.Wakes, kitchen.Sleeps, kitchen.SoaksAt, kitchen.CupMillilitres, kitchen.Cautious, kitchen.HardnessMilligramsPerLitre, kitchen.Version, StorageRule: rule), Cancel);
+        Assert.Equal(HttpStatusCode.OK, changed.StatusCode);
+        var state = await Start();
+        foreach (var step in new[] { "soak", "drain", "light", "boil", "look", "join", "seal", "heat_off", "table" })
+        {
+            GoTo(Moment(state, step).Due!.At);
+            state = await Told(state, Did(state, step));
+        }
+
+        var served = Now;
+        Assert.Equal((served.AddHours(chillHours), served.AddHours(eatHours)), (state.After!.ChillBy, state.After.EatBy));
+        GoTo(served.AddHours(chillHours).AddMinutes(5));
+        Assert.True((await State(state.Id)).After!.TooLate);
+        // A probe that found it hot within the time starts it anew.
+        state = await Told(state, Entry(state, "probed") with { Celsius = 66, OccurredAt = served.AddMinutes(40) });
+        Assert.False(state.After!.TooLate);
+    }
 }

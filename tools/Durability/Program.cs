@@ -91,8 +91,17 @@ static async Task<Guid> StartDinnerAsync(KilledServer server, DateTimeOffset now
     var id = Guid.CreateVersion7();
     var dish = new
     {
-        pulseId = "chickpea", pulse = new { value = 300, unit = "g" }, riceId = "brown_basmati", rice = new { value = 300, unit = "g" },
-        people = 4, soak = "overnight", style = "dry", vesselId = "blue-pot", burnerId = (string?)null, serveAtLocal = "2026-11-25T19:00", seed = 7,
+        pulseId = "chickpea",
+        pulse = new { value = 300, unit = "g" },
+        riceId = "brown_basmati",
+        rice = new { value = 300, unit = "g" },
+        people = 4,
+        soak = "overnight",
+        style = "dry",
+        vesselId = "blue-pot",
+        burnerId = (string?)null,
+        serveAtLocal = "2026-11-25T19:00",
+        seed = 7,
     };
     var kept = await server.Http.PostAsJsonAsync(server.At($"/api/cooks/{id}"), new { eventId = Guid.CreateVersion7(), occurredAt = now, title = "Killed dinner", dish, basedOn = (long?)null });
     kept.EnsureSuccessStatusCode();

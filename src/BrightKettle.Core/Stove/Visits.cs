@@ -5,7 +5,7 @@ using NodaTime;
 namespace BrightKettle.Core.Stove;
 
 /// <summary>Something to see to beside the plan's own moments.</summary>
-/// <param name="Code">boil_over, still_lit or sticking.</param>
+/// <param name="Code">boil_over, still_lit, level or sticking.</param>
 /// <param name="At">When it should be seen to.</param>
 public sealed record Visit(string Code, string VesselId, Instant At);
 
@@ -16,6 +16,9 @@ public static class Visits
     public const string StillLit = "still_lit";
     public const string Sticking = "sticking";
 
+    /// <summary>Whether the liquid still covers them.</summary>
+    public const string Level = "level";
+
     /// <summary>A first boil foams for about so long (confidence C).</summary>
     private static readonly Duration Foams = Duration.FromMinutes(4);
 
@@ -24,6 +27,9 @@ public static class Visits
 
     /// <summary>A thick pot is stirred from the bottom so often (confidence D).</summary>
     private static readonly Duration Stirs = Duration.FromMinutes(12);
+
+    /// <summary>A simmering pot's level is looked at so often (confidence D).</summary>
+    private static readonly Duration Levels = Duration.FromMinutes(25);
 
     /// <summary>Doneness from which a split thickens its pot.</summary>
     private const double Thickens = 70;
@@ -61,6 +67,12 @@ public static class Visits
         {
             var last = evening.Seen.Where(o => o is Observation.Checked { What: Sticking } or Observation.Sticks).Select(o => o.At).Append(lastHeat ?? now).Max();
             list.Add(new(Sticking, pot.VesselId, last + Stirs));
+        }
+
+        if (pot is { Locked: false, PulsesIn: true, RiceIn: false, Flame: Flame.Lively or Flame.Gentle or Flame.Rolling } && lastHeat is { } simmers)
+        {
+            var looked = evening.Seen.Where(o => o is Observation.OverBed or Observation.Liquor or Observation.Checked { What: Level }).Select(o => o.At).Append(simmers).Max();
+            list.Add(new(Level, pot.VesselId, looked + Levels));
         }
 
         return [.. list.OrderBy(v => v.At)];

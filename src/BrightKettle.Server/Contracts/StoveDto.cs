@@ -6,7 +6,7 @@ namespace BrightKettle.Server.Contracts;
 /// <param name="EventId">UUIDv7 made by the client; sent again, it changes nothing.</param>
 /// <param name="OccurredAt">When it was so, which may lie in the past.</param>
 /// <param name="BasedOn">The version that the page showed.</param>
-/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, came_out, sticks, checked, vent_clear, probed, chose, put_away or undo.</param>
+/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, later, came_out, sticks, checked, vent_clear, probed, chose, put_away or undo.</param>
 /// <param name="By">Which screen it was told on.</param>
 /// <param name="MomentId">For did.</param>
 /// <param name="Millilitres">For did (poured in), liquor, water and pour_off.</param>
@@ -16,7 +16,7 @@ namespace BrightKettle.Server.Contracts;
 /// <param name="What">For seen and not_yet: boils, pressure_up, whistle, pin_down or surface_dry; for liquor: jug, ruler or eye; for flame and lid: which; for chose: the code of the answer; for put_away: fridge, freezer, warm or gone; for sticks: a_little or scorched.</param>
 /// <param name="Ingredient">For felt, chalky and came_out; for went_in an extra of the catalogue.</param>
 /// <param name="State">For felt.</param>
-/// <param name="Count">For chalky (how many still show chalk), went_in and came_out (pieces), put_away (portions).</param>
+/// <param name="Count">For later: after how many minutes the rest goes in. For chalky (how many still show chalk), went_in and came_out (pieces), put_away (portions).</param>
 /// <param name="Of">For chalky: of how many.</param>
 /// <param name="VesselId">Null for the first.</param>
 /// <param name="EventUndone">For undo.</param>
@@ -58,6 +58,7 @@ public sealed record StoveLine(Guid Id, string Title, DateTimeOffset StartedAt, 
 /// <param name="Moments">In the order in which they are or will be done.</param>
 /// <param name="NowId">The moment to look at first; null when the dinner is on the table.</param>
 /// <param name="Changes">What the last entry changed.</param>
+/// <param name="ToppedUpMillilitres">All top-ups together.</param>
 /// <param name="LateMinutes">Table after the hour that was wanted; 0 when not.</param>
 public sealed record StoveDto(
     Guid Id,
@@ -79,6 +80,8 @@ public sealed record StoveDto(
     PotNowDto? Pot,
     IReadOnlyList<StoveSeedDto> Seeds,
     IReadOnlyList<InsideDto> Inside,
+    int ToppedUp,
+    double ToppedUpMillilitres,
     IReadOnlyList<DifferenceDto> Changes,
     IReadOnlyList<LearnedDto> Learned,
     IReadOnlyList<ToldDto> Told,
@@ -132,7 +135,9 @@ public sealed record WaitDto(string? Event, int Count, int Seen, LookForDto? Loo
 public sealed record LookForDto(string Ingredient, string Name, string Kind, string State, double EveryMinutes, int? EnoughChalky);
 
 /// <summary>Something to see to.</summary>
-public sealed record VisitDto(string Code, string VesselId, string VesselName, DateTimeOffset At);
+/// <param name="Code">boil_over, still_lit, level, sticking or second_half.</param>
+/// <param name="Ingredient">For second_half: an extra of the catalogue.</param>
+public sealed record VisitDto(string Code, string VesselId, string VesselName, DateTimeOffset At, string? Ingredient = null, string? Name = null, double? Grams = null);
 
 /// <summary>What the second ingredient will find.</summary>
 /// <param name="NeededMillilitres">Hot.</param>

@@ -57,7 +57,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Within(d.Millilitres, 0, 40_000, "millilitres") * HotGramsPerMillilitre, Word<LiquorBy>("what", d.What))),
             "over_bed" => Saw(new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))),
             "sticks" => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
-            "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
+            "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
             "vent_clear" => Saw(new Observation.VentClear(at)),
             "probed" => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
             "water" => Extra(new CookAction.AddWater(When.Next, Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")), Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius")))),
@@ -68,6 +68,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             "went_in" => WentIn(d, at, checks),
             "came_out" => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
             "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(d.EventId, at, read),
+            "later" when Later(d, checks) => null,
             "chose" or "put_away" => null,
             _ => checks.Refuse<Entry>("request.unknown_word", "kind"),
         };
@@ -89,6 +90,19 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             Entry.Saw { What: Observation.Liquor o } => plain with { Kind = "liquor", Millilitres = o.Grams / HotGramsPerMillilitre, What = CookWriter.Word(o.By), VesselId = o.VesselId },
             _ => throw new InvalidOperationException($"No stored form for {entry.GetType().Name}."),
         };
+    }
+
+    /// <summary>A second half that is to come: the pot knows nothing of it until it is in.</summary>
+    private bool Later(StoveEntry d, FieldChecks checks)
+    {
+        if (catalogue.FindExtra(d.Ingredient ?? string.Empty) is null)
+        {
+            checks.Add("catalogue.unknown_extra", "ingredient");
+        }
+
+        checks.Within(d.Count ?? double.NaN, 1, 600, "count");
+        checks.Within(d.Grams ?? double.NaN, 0.1, 5000, "grams");
+        return true;
     }
 
     private Entry.WentIn? WentIn(StoveEntry d, Instant at, FieldChecks checks)

@@ -58,15 +58,31 @@ public static class StoveMapper
             Pot(standing),
             Seeds(standing),
             [.. evening.ComesOut().Select(i => new InsideDto(i.IngredientId, i.Name, i.Pieces, i.Out))],
+            stored.Told.Count(t => t is { Undone: false, Entry.Kind: "water" }),
+            stored.Told.Where(t => t is { Undone: false, Entry.Kind: "water" }).Sum(t => t.Entry.Millilitres ?? 0),
             changes,
             Learned(standing),
             [.. stored.Told.Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
-            [.. Visits.Of(standing, Vessels(evening, started.Dish, kitchen).Where(v => v.Gas).Select(v => v.Id).ToHashSet()).Select(v => new VisitDto(v.Code, v.VesselId, evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name, v.At.ToDateTimeOffset()))],
+            VisitsOf(stored, standing, kitchen),
             [.. started.Cautions.Select(CautionTexts.For)],
             served is { } at ? After(stored, standing, at, kitchen) : null,
             evening.Course,
             standing.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(standing.Forecast, [], []).Series : null);
+    }
+
+    private static List<VisitDto> VisitsOf(StoredEvening stored, Standing standing, KitchenState kitchen)
+    {
+        var evening = standing.Evening;
+        var gas = Vessels(evening, stored.Started.Dish, kitchen).Where(v => v.Gas).Select(v => v.Id).ToHashSet();
+        var told = stored.Told.Where(t => !t.Undone).Select(t => t.Entry).ToList();
+        // The rest of something of which a part went in, until it has gone in too.
+        var halves = told.Where(e => e.Kind == "later" && evening.ServedAt is null && !told.Any(x => x.Kind == "went_in" && x.Ingredient == e.Ingredient && x.OccurredAt > e.OccurredAt));
+        return
+        [
+            .. Visits.Of(standing, gas).Select(v => new VisitDto(v.Code, v.VesselId, evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name, v.At.ToDateTimeOffset())),
+            .. halves.Select(e => new VisitDto("second_half", evening.Cook.Kitchen.Vessel.Id, evening.Cook.Kitchen.Vessel.Name, e.OccurredAt.AddMinutes(e.Count ?? 0), e.Ingredient, PulseCatalogue.Shipped.FindExtra(e.Ingredient ?? string.Empty)?.Name, e.Grams)),
+        ];
     }
 
     private static SpanOfTimeDto Span(Due due) => new(due.Early.ToDateTimeOffset(), due.At.ToDateTimeOffset(), due.Late.ToDateTimeOffset());

@@ -159,6 +159,16 @@ export const visits: Record<string, { ask: string; hint: string; fine: string }>
     hint: 'Look under the pot. Out? Valve off, windows open, wait, light again.',
     fine: 'It is lit',
   },
+  level: {
+    ask: 'Does the liquid still cover them?',
+    hint: 'Compare with the pot drawn beside.',
+    fine: 'Well over them',
+  },
+  second_half: {
+    ask: 'The rest goes in',
+    hint: 'What was kept back for now.',
+    fine: 'It is in',
+  },
   sticking: {
     ask: 'Draw a spoon over the bottom',
     hint: 'It thickens now: does it stick?',
@@ -214,6 +224,7 @@ const kinds: Record<string, string> = {
   lid: 'lid',
   salt: 'salt',
   went_in: 'went in',
+  later: 'the rest later',
   came_out: 'came out',
   sticks: 'sticks',
   checked: 'looked after',

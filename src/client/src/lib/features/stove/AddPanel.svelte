@@ -10,6 +10,8 @@
   let pieces = $state(1);
   let weight = $state<number | null>(null);
   let ago = $state(0);
+  /** Half of it now, the rest after so many minutes; null: all at once. */
+  let rest = $state<number | null>(null);
   let water = $state<number | null>(null);
   let level = $state<number | null>(null);
   let probe = $state<number | null>(null);
@@ -21,13 +23,17 @@
     onclose();
   }
   function into() {
+    const whole = weight ?? null;
+    const half = rest !== null && whole !== null ? whole / 2 : whole;
     stove.tell({
       kind: 'went_in',
       ingredient: what,
       count: chosen?.comesOut ? pieces : null,
-      grams: weight,
+      grams: half,
       minutesAgo: ago,
     });
+    if (rest !== null && half !== null)
+      stove.tell({ kind: 'later', ingredient: what, grams: half, count: rest });
     onclose();
   }
 </script>
@@ -87,6 +93,18 @@
           bind:value={weight}
         />
         <span class="text-lg">g</span>
+        <label class="flex items-center gap-2 text-lg">
+          half now, the rest in
+          <input
+            class="input h-14 w-20 text-xl"
+            type="number"
+            min="1"
+            max="600"
+            aria-label="The rest after, minutes"
+            bind:value={rest}
+          />
+          min
+        </label>
       {/if}
       <button class="btn btn-primary stove-btn" onclick={into}>It is in</button>
     </div>

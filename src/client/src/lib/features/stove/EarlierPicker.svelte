@@ -1,6 +1,10 @@
 <script lang="ts">
-  type Props = { onpick: (minutes: number) => void };
-  let { onpick }: Props = $props();
+  type Props = {
+    onpick: (minutes: number) => void;
+    /** Just now is offered too. */
+    now?: boolean;
+  };
+  let { onpick, now = false }: Props = $props();
   let own = $state<number | null>(null);
 </script>
 
@@ -8,7 +12,7 @@
 <div class="mt-4" role="group" aria-label="How long ago">
   <p class="text-lg font-semibold">How many minutes ago?</p>
   <div class="mt-2 flex flex-wrap gap-2">
-    {#each [1, 2, 4, 6, 10, 15] as minutes (minutes)}
+    {#each now ? [0, 1, 2, 4, 6, 10, 15] : [1, 2, 4, 6, 10, 15] as minutes (minutes)}
       <button class="btn stove-btn min-w-16" onclick={() => onpick(minutes)}>{minutes}</button>
     {/each}
     <label class="flex items-center gap-2 text-lg">

@@ -15,6 +15,7 @@
   import EarlierPicker from './EarlierPicker.svelte';
   import JoinPanel from './JoinPanel.svelte';
   import LookQuestion from './LookQuestion.svelte';
+  import SignPicture from './SignPicture.svelte';
 
   type Props = { stove: Stove; state: StoveState; moment: StoveMoment };
   let { stove, state: evening, moment }: Props = $props();
@@ -92,6 +93,7 @@
         {/if}
         {sign[waits] ?? ''}
       </p>
+      {#if waits === 'boils' || waits === 'surface_dry'}<SignPicture what={waits} />{/if}
       <p class="mt-1 text-xl">Then: {line.title}</p>
       <div class="mt-5 flex flex-wrap gap-3">
         {#if waits === 'whistle'}

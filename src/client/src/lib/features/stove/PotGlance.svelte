@@ -69,6 +69,11 @@
         </div>
       </dl>
     </div>
+    {#if evening.toppedUp > 0}
+      <p class="mt-1 text-base">
+        Topped up {evening.toppedUp}×, {millilitres(evening.toppedUpMillilitres)} in all
+      </p>
+    {/if}
     <ul class="mt-2">
       {#each seeds as seed (seed.id)}
         <li class="flex items-center gap-2 text-lg">

@@ -11,6 +11,7 @@
   import AfterPanel from './AfterPanel.svelte';
   import AlarmBar from './AlarmBar.svelte';
   import ConflictCard from './ConflictCard.svelte';
+  import EarlierPicker from './EarlierPicker.svelte';
   import InsideList from './InsideList.svelte';
   import LateBar from './LateBar.svelte';
   import NowCard from './NowCard.svelte';
@@ -29,6 +30,11 @@
   let trouble = $state<string | null>(null);
   let failed = $state('');
   const moment = $derived(evening.moments.find((m) => m.id === evening.nowId));
+  /** Rice that went in before its moment came. */
+  const joinLater = $derived(
+    evening.moments.find((m) => m.state === 'waiting' && m.id !== evening.nowId && m.join !== null),
+  );
+  let already = $state(false);
   const dueVisits = $derived(evening.visits.filter((v) => Date.parse(v.at) <= stove.clock.now));
   const last = $derived(
     stove.last && evening.told.some((t) => t.entry.eventId === stove.last?.eventId && !t.undone)
@@ -137,12 +143,26 @@
         >
           <LifeBuoy size={22} /> Something is wrong
         </button>
+        {#if joinLater && evening.pot}
+          <button class="btn stove-btn" aria-expanded={already} onclick={() => (already = !already)}>
+            The {evening.order === 'rice_first' ? 'pulses are' : 'rice is'} already in
+          </button>
+        {/if}
         {#if last}
           <button class="btn stove-btn" onclick={() => last && stove.undo(last.eventId)}
             ><Undo2 size={22} /> Undo the last tap</button
           >
         {/if}
       </div>
+      {#if already && joinLater}
+        <EarlierPicker
+          now
+          onpick={(minutesAgo) => {
+            stove.tell({ kind: 'did', momentId: joinLater.id, millilitres: 0, minutesAgo });
+            already = false;
+          }}
+        />
+      {/if}
       {#if panel === 'add'}<AddPanel {stove} {evening} onclose={() => (panel = null)} />{/if}
       {#if panel === 'trouble'}
         {#key trouble}<TroublePanel {stove} {evening} first={trouble} onclose={() => (panel = null)} />{/key}

@@ -1,10 +1,21 @@
 <script lang="ts">
   import type { StoveVisit } from '../../api/client';
+  import { grams } from '../../format/amounts';
   import { visits } from '../../format/stove';
+  import SignPicture from './SignPicture.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
 
   type Props = { stove: Stove; visit: StoveVisit; ontrouble: (id: string) => void };
   let { stove, visit, ontrouble }: Props = $props();
+  const over = (centimetres: number) => {
+    stove.tell({ kind: 'over_bed', centimetres, vesselId: visit.vesselId });
+    if (centimetres < 0) ontrouble('hard_dry');
+  };
+  function fine() {
+    if (visit.code === 'second_half')
+      stove.tell({ kind: 'went_in', ingredient: visit.ingredient, grams: visit.grams });
+    else stove.tell({ kind: 'checked', what: visit.code, vesselId: visit.vesselId });
+  }
   const words = $derived(visits[visit.code]);
 
   function stuck(scorched: boolean) {
@@ -15,19 +26,25 @@
 
 {#if words}
   <section class="dish border-warning! mt-4 p-4" aria-label={words.ask}>
-    <p class="text-2xl font-semibold">{visit.vesselName}: {words.ask}</p>
-    <p class="text-lg">{words.hint}</p>
+    <p class="text-2xl font-semibold">
+      {visit.vesselName}: {words.ask}{visit.name
+        ? `: ${visit.name.toLowerCase()}, ${grams(visit.grams ?? 0)}`
+        : ''}
+    </p>
+    <div class="flex items-center gap-3">
+      {#if visit.code === 'boil_over'}<SignPicture what="foam" />{/if}
+      <p class="text-lg">{words.hint}</p>
+    </div>
     <div class="mt-3 flex flex-wrap gap-3">
-      <button
-        class="btn btn-primary stove-btn"
-        onclick={() => stove.tell({ kind: 'checked', what: visit.code, vesselId: visit.vesselId })}
-        >{words.fine}</button
-      >
+      <button class="btn btn-primary stove-btn" onclick={fine}>{words.fine}</button>
       {#if visit.code === 'still_lit'}
         <button class="btn stove-btn" onclick={() => ontrouble('flame_out')}>It is out</button>
       {:else if visit.code === 'boil_over'}
         <button class="btn stove-btn" onclick={() => ontrouble('boiled_over')}>It boiled over</button>
-      {:else}
+      {:else if visit.code === 'level'}
+        <button class="btn stove-btn" onclick={() => over(0.3)}>Just covers them</button>
+        <button class="btn stove-btn" onclick={() => over(-0.7)}>They stand out</button>
+      {:else if visit.code === 'sticking'}
         <button class="btn stove-btn" onclick={() => stuck(false)}>A little</button>
         <button class="btn stove-btn" onclick={() => stuck(true)}>It is scorched</button>
       {/if}
