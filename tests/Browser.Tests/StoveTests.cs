@@ -21,6 +21,35 @@ public sealed class StoveTests
     [Fact]
     public void With_the_network_cut_for_ten_minutes_and_the_server_killed_the_record_is_the_same() => Assert.Equal(Record, Cook(trouble: true));
 
+    [Fact]
+    public void Once_opened_the_page_opens_without_the_kettle_and_what_is_told_arrives_when_it_is_back()
+    {
+        using var server = new OwnProcess(Evening);
+        var id = Keep(server);
+        using var kitchen = new Kitchen(390, 844, server.Address);
+        kitchen.Run(k =>
+        {
+            var hand = new StoveHand(k, server, id);
+            k.Open($"/dinner/{id}");
+            k.Press("To the stove");
+            k.Until(d => d.Url.Contains("/stove/", StringComparison.Ordinal));
+            hand.GoTo(hand.Due("soak"));
+            k.Until(_ => (bool)k.Driver.ExecuteAsyncScript("const done = arguments[0]; navigator.serviceWorker.ready.then((r) => done(r.active?.state === 'activated'))")!);
+            server.Kill();
+            k.Driver.Navigate().Refresh();
+            k.Until(_ => k.Text("h1").Contains("Soak", StringComparison.Ordinal));
+            k.Until(d => d.FindElements(By.XPath("//*[contains(.,'The kettle is away')]")).Count > 0);
+            hand.Tap("Done", wait: false);
+            k.Until(d => d.FindElements(By.XPath("//*[contains(@class,'badge') and contains(.,'1 to send')]")).Count == 1);
+            // The next thing stands there without the kettle.
+            k.Until(_ => k.Text("section[data-moment]").Contains("Drain", StringComparison.Ordinal));
+            server.Start();
+            k.Until(d => d.FindElements(By.XPath("//*[contains(@class,'badge') and contains(.,'to send')]")).Count == 0);
+            k.Until(_ => hand.Record() == "did");
+            Assert.All(k.Complaints(), c => Assert.True(c.Contains("Failed to load resource", StringComparison.Ordinal) || c.Contains("ERR_", StringComparison.Ordinal), c));
+        });
+    }
+
     /// <summary>Cooks it through the page; answers with what the record holds.</summary>
     private static string Cook(bool trouble)
     {
