@@ -12,6 +12,11 @@
     document.documentElement.dataset.theme = theme.current;
   });
 
+  /** A dinner belongs to Tonight, an evening to the stove. */
+  const isWithin = (view: string) =>
+    (view === '/' && route.pathname.startsWith('/dinner')) ||
+    (view === '/stove' && route.pathname.startsWith('/stove/'));
+
   const views = [
     { href: p('/'), name: 'Tonight', short: 'Tonight' },
     { href: p('/stove'), name: 'At the stove', short: 'Stove' },
@@ -31,8 +36,9 @@
       {#each views as view (view.href)}
         <a
           href={view.href}
-          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2.5 py-1.5 font-semibold whitespace-nowrap sm:px-3.5 {view.href ===
-            '/' && route.pathname.startsWith('/dinner')
+          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2.5 py-1.5 font-semibold whitespace-nowrap sm:px-3.5 {isWithin(
+            view.href,
+          )
             ? 'bg-primary text-primary-content'
             : ''}"
           {@attach isActiveLink()}

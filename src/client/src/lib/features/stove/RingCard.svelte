@@ -12,7 +12,7 @@
     <span class="flex gap-3">
       <button class="btn stove-btn" onclick={() => alarms.hush(ring.id)}>Heard</button>
       <button class="btn stove-btn" onclick={() => alarms.snooze(ring.id, stove.clock.read(), 3)}
-        >In 3 min: all 3 min later</button
+        >{ring.id.startsWith('visit:') ? 'In 3 min' : 'In 3 min: all 3 min later'}</button
       >
     </span>
   </div>

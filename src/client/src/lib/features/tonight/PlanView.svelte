@@ -92,7 +92,7 @@
           ? ` with the looks, ${dinnersOf(plan.byClock)} by the clock alone`
           : ', by the clock'}.
       </p>
-      <div class="no-print flex gap-2">
+      <div class="no-print flex flex-wrap gap-2">
         <TakeAway {tonight} {plan} />
         {#if !tonight.open?.started}
           <button class="btn" onclick={keep}>
