@@ -165,6 +165,10 @@ public sealed class StoveApiTests : IDisposable
         state = await Told(state, Did(state, "light"));
         GoTo(Moment(state, "boil").Due!.At);
         state = await Told(state, Entry(state, "seen") with { What = "boils" }, Did(state, "boil"));
+        // The hard boil is over before anything else is offered.
+        GoTo(Now.AddMinutes(10).AddSeconds(1));
+        state = await State(state.Id);
+        state = await Told(state, Entry(state, "did") with { MomentId = state.NowId });
         var join = Moment(state, "join").Due!.At;
         GoTo(join);
         var wanted = state.Table!.At;
@@ -203,6 +207,8 @@ public sealed class StoveApiTests : IDisposable
         GoTo(Moment(state, "table").Due!.At);
         var served = await Tell(state, Did(state, "table"));
         Assert.Equal("comes_out.still_in", served.Entries[0].Code);
+        // Nor is it by saying that it was some minutes ago.
+        Assert.Equal("comes_out.still_in", (await Tell(state, Did(state, "table") with { OccurredAt = Now.AddMinutes(-6) })).Entries[0].Code);
         Assert.Equal("waiting", Moment(await State(state.Id), "table").State);
         state = await Told(state, Entry(state, "came_out") with { Ingredient = inside.Ingredient, Count = 2 });
         Assert.Equal(2, state.Inside.Single().Out);
@@ -232,6 +238,39 @@ public sealed class StoveApiTests : IDisposable
         Assert.Equal(boiled.AddMinutes(10), over.Blocked.Until);
         Assert.Equal("lectin.not_boiled", (await Tell(state, Entry(state, "did") with { MomentId = over.Id })).Entries[0].Code);
         GoTo(boiled.AddMinutes(10));
+        Assert.Null((await Tell(state, Entry(state, "did") with { MomentId = over.Id })).Entries[0].Code);
+    }
+
+    [Fact]
+    public async Task A_flame_that_went_out_in_the_hard_boil_starts_it_anew_whatever_the_clock_says()
+    {
+        var dish = KettleServer.Dish() with { PulseId = "borlotti", RiceId = null, Style = "soup", VesselId = "wide-pot", ServeAtLocal = "2026-11-25T13:00" };
+        var state = await Start(dish);
+        foreach (var step in new[] { "soak", "drain", "light" })
+        {
+            GoTo(Moment(state, step).Due!.At);
+            state = await Told(state, Did(state, step));
+        }
+
+        GoTo(Moment(state, "boil").Due!.At);
+        state = await Told(state, Entry(state, "seen") with { What = "boils" }, Did(state, "boil"));
+        var boiled = Now;
+        GoTo(boiled.AddMinutes(7));
+        state = await Told(state, Entry(state, "chose") with { What = "heat_again", State = "flame_out", Count = 4 });
+        GoTo(boiled.AddMinutes(8));
+        state = await Told(state, Entry(state, "did") with { MomentId = state.NowId });
+        GoTo(boiled.AddMinutes(16));
+        state = await State(state.Id);
+        // It waits for the boil to be seen again, then for all ten minutes.
+        var again = state.Moments.First(m => m.Id == state.NowId);
+        Assert.Equal("boils", again.Waits.Event);
+        state = await Told(state, Entry(state, "seen") with { What = "boils" }, Entry(state, "did") with { MomentId = again.Id });
+        GoTo(Now.AddMinutes(6));
+        state = await State(state.Id);
+        var over = state.Moments.First(m => m.Id == state.NowId);
+        Assert.Equal("lectin.not_boiled", over.Blocked!.Code);
+        Assert.Equal("lectin.not_boiled", (await Tell(state, Entry(state, "did") with { MomentId = over.Id })).Entries[0].Code);
+        GoTo(Now.AddMinutes(4).AddSeconds(1));
         Assert.Null((await Tell(state, Entry(state, "did") with { MomentId = over.Id })).Entries[0].Code);
     }
 

@@ -69,4 +69,7 @@ public static class PotGeometry
     /// <summary>Millilitres of free liquor at its temperature.</summary>
     public static double LiquorMillilitres(double grams, double celsius) =>
         Volume.OfWater(Mass.FromGrams(grams), Temperature.FromCelsius(celsius)).Millilitres;
+
+    /// <summary>The other way round: grams of so many millilitres at this temperature.</summary>
+    public static double LiquorGrams(double millilitres, double celsius) => millilitres / LiquorMillilitres(1, celsius);
 }

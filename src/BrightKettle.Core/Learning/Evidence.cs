@@ -36,7 +36,7 @@ public sealed class Evidence(ModelConstants constants)
         {
             Observation.FeltAs o => Felt(cook, DonenessAt(cook, run, o.IngredientId, seconds), o),
             Observation.ChalkyOf o => Chalky(DonenessAt(cook, run, o.IngredientId, seconds), o.Chalky, o.Of),
-            Observation.Liquor o => Liquor(MeasuredAt(cook, run, seconds) ?? (LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds).LiquorMillilitres * HotGramsPerMillilitre), o),
+            Observation.Liquor o => Liquor(MeasuredAt(cook, run, seconds) ?? GramsOf(LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds)), o),
             Observation.OverBed o => Ruler(cook, run, seconds, o),
             Observation.Seen o => Event(cook, run, seconds, o),
             Observation.NotYet o => NotYet(cook, run, seconds, o),
@@ -68,7 +68,7 @@ public sealed class Evidence(ModelConstants constants)
         return Math.Log(Slip + ((1 - Slip) * sum));
     }
 
-    private const double HotGramsPerMillilitre = 0.96;
+    private static double GramsOf(VesselLevel level) => PotGeometry.LiquorGrams(level.LiquorMillilitres, level.Celsius);
 
     /// <summary>The liquor that a pot had just before it was brought to what was measured; null where it was not.</summary>
     private static double? MeasuredAt(Cook cook, PotRun run, double seconds)

@@ -10,19 +10,34 @@ namespace BrightKettle.Core.Stove;
 /// <param name="before">What was taken for granted to come to this standing.</param>
 internal sealed class Courses(Simulator simulator, Watch watch, Dish dish, Standing now, IReadOnlyList<Entry> before)
 {
-    /// <summary>Enough for a range; an answer is asked for while somebody waits.</summary>
-    private const int Pots = 24;
-
     public Dish Dish => dish;
 
     public Standing Now => now;
 
     public Conditions Pot { get; } = Conditions.Of(now.Evening);
 
-    public double LiquorGrams => now.Pot is null ? 0 : Math.Max(0, now.Pot.LiquorMillilitres * 0.96);
+    public double LiquorGrams => now.Pot is null ? 0 : PotGeometry.LiquorGrams(Math.Max(0, now.Pot.LiquorMillilitres), now.Pot.Celsius);
 
     /// <summary>What was still to do, each with what it waits for from now.</summary>
     public IReadOnlyList<CookAction> Rest => [.. now.Cook.Actions.Where((_, i) => now.Pending[i] is not null)];
+
+    /// <summary>What comes next in the main pot; null when nothing does.</summary>
+    public CookAction? NextInPot => Rest.FirstOrDefault(a => !BowlLane.Holds(a) && VesselOf(a) == Pot.VesselId);
+
+    private string VesselOf(CookAction a) => now.Evening.Cook.Kitchen[now.Evening.Cook.Kitchen.IndexOf(a.In)].Vessel.Id;
+
+    /// <summary>The rest after the heat was away: a hard boil that is still due is counted anew from the next full boil, with its whole time.</summary>
+    public IEnumerable<CookAction> RestBoiledAnew()
+    {
+        var hard = now.Evening.Pending.SelectMany(m => m.Actions.Take(1)).FirstOrDefault(a => a.Mark == Marks.HardBoilOver)?.When.Delay;
+        return hard is not { } minutes || Rest.Any(a => a.Mark == Marks.Boils)
+            ? Rest
+            : Rest.SelectMany(a => a.Mark != Marks.HardBoilOver ? (CookAction[])[a] :
+            [
+                new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Rolling) { Mark = Marks.Boils, In = a.In },
+                a with { When = When.Later(minutes) },
+            ]);
+    }
 
     /// <summary>The rice, or the pulses, are still to join: the rest of the evening is not the end of it.</summary>
     public bool JoinToCome => Rest.Any(a => a.Mark == Marks.Join);
@@ -39,7 +54,7 @@ internal sealed class Courses(Simulator simulator, Watch watch, Dish dish, Stand
     /// <summary>What is left to season and serve with: salt, late extras, what comes out; then the table.</summary>
     public IEnumerable<CookAction> Table(Duration rest)
     {
-        var last = Rest.Where(a => a is CookAction.AddSalt or CookAction.Add or CookAction.TakeOut && now.Evening.Cook.Kitchen[now.Evening.Cook.Kitchen.IndexOf(a.In)].Vessel.Id == Pot.VesselId)
+        var last = Rest.Where(a => a is CookAction.AddSalt or CookAction.Add or CookAction.TakeOut && VesselOf(a) == Pot.VesselId)
             .Where(a => a is not CookAction.Add add || now.Evening.Cook.Ingredients[now.Evening.Cook.IndexOf(add.IngredientId)] is ExtraIngredient)
             .Select(a => a with { When = When.Next, In = Pot.VesselId })
             .ToList();
@@ -51,7 +66,7 @@ internal sealed class Courses(Simulator simulator, Watch watch, Dish dish, Stand
     }
 
     public Answer Of(string code, NewCourse? course) =>
-        new(code, before, course, course is null ? now : watch.With(now, course, dish.MeltingIsWelcome, Pots));
+        new(code, before, course, course is null ? now : watch.With(now, course, dish.MeltingIsWelcome, Rescue.Pots));
 
     /// <summary>Whether a course can be run at all.</summary>
     public bool Works(NewCourse course) => Watch.Check(now.Evening.With(course, now.Now), now.Now) is null;

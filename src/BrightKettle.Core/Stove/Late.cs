@@ -7,7 +7,7 @@ using NodaTime;
 
 namespace BrightKettle.Core.Stove;
 
-/// <summary>What can be done when the table is in danger, each with its cost. Nothing that a gate refuses is among it.</summary>
+/// <summary>What can be done when the table is in danger, each with its cost.</summary>
 public sealed class Late(Simulator simulator, Watch watch)
 {
     /// <summary>Less is not worth a change.</summary>
@@ -29,8 +29,8 @@ public sealed class Late(Simulator simulator, Watch watch)
     private static Duration Gain(Standing now, Answer answer) =>
         answer.After.Table is { } then ? (now.Table?.At ?? Instant.MaxValue) - then.At : Duration.Zero;
 
-    /// <summary>Pulses that are waited for, in a pot that is not locked.</summary>
-    private static bool Waits(Courses c) => c.Pot is { Locked: false, PulsesIn: true, RiceIn: false } && c.Rest.Any(a => a.When.Look is not null);
+    /// <summary>Pulses that are waited for and nothing else, in a pot that is not locked: a hard boil that is still due is never cut short by an answer.</summary>
+    private static bool Waits(Courses c) => c.Pot is { Locked: false, PulsesIn: true, RiceIn: false } && c.NextInPot?.When.Look is not null;
 
     private static Answer? Checked(Courses c, string code, NewCourse course) => c.Works(course) ? c.Of(code, course) : null;
 

@@ -10,6 +10,9 @@ namespace BrightKettle.Core.Stove;
 /// <summary>Answers a trouble by what is seen: what to do, with grams, degrees and minutes, and what comes of it. Each figure is found by running pots.</summary>
 public sealed partial class Rescue(Simulator simulator, Watch watch)
 {
+    /// <summary>Enough for a range while somebody waits for an answer.</summary>
+    public const int Pots = 24;
+
     /// <summary>Minutes that a trouble with a length is taken to have lasted when nobody says.</summary>
     public const double UsualMinutes = 10;
 
@@ -35,7 +38,7 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
             return [];
         }
 
-        var c = new Courses(simulator, watch, dish with { Now = now }, watch.Look(seen, now, dish.MeltingIsWelcome, 24), before);
+        var c = new Courses(simulator, watch, dish with { Now = now }, watch.Look(seen, now, dish.MeltingIsWelcome, Pots), before);
         return trouble switch
         {
             _ when !c.Pot.PulsesIn && !c.Pot.RiceIn && trouble != Trouble.CalledAway => [],
@@ -56,7 +59,7 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
             Trouble.FlameOut or Trouble.PowerCut => [.. HeatAgain(c, span)],
             Trouble.LidLifted => [c.Of("lid_back", c.First("lid_back", new CookAction.Cover(When.Next, LidBefore(evening)))) with { For = span }],
             Trouble.RiceTooEarly => [.. End(c, "together_on", WaterToTry, [Lid.On], Flame.Gentle)],
-            Trouble.CalledAway => [.. Leave(c, span)],
+            Trouble.CalledAway => [.. Leave(c, span, Conditions.Of(evening).Flame)],
             _ => [],
         };
     }
@@ -70,14 +73,20 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
         var slow = pot.RiceIn ? Way.RiceId : Way.PulseId;
         var since = Instant.Max(now - span, evening.Deeds().Select(d => d.At).DefaultIfEmpty(now).Max());
         Entry Felt(FeltState state) => new Entry.Saw(Guid.Empty, now, new Observation.FeltAs(now, slow, state));
-        Entry Dry() => new Entry.Saw(Guid.Empty, now, new Observation.Liquor(now, pot.VesselId, 0, LiquorBy.Ruler));
+        Entry Dry() => new Entry.Saw(Guid.Empty, now, new Observation.Liquor(now, pot.VesselId, 0, LiquorBy.Eye));
         Entry Did(CookAction action) => new Entry.Extra(Guid.Empty, since, action with { In = pot.VesselId });
         return trouble switch
         {
-            Trouble.HardDry => [Felt(FeltState.ChalkyMiddle), Dry(), new Entry.Extra(Guid.Empty, now, new CookAction.Measure(When.Next, Mass.Zero) { In = pot.VesselId })],
+            Trouble.HardDry => [Felt(FeltState.ChalkyMiddle), Dry()],
             Trouble.HardWet => [Felt(FeltState.ChalkyMiddle)],
             Trouble.SoftWet => [Felt(FeltState.Soft)],
             Trouble.FlameOut or Trouble.PowerCut => [Did(new CookAction.Heat(When.Next, Flame.Off))],
+            // What is told to be done at once is taken as done: to go, the flame goes out now.
+            Trouble.CalledAway when pot.Flame != Flame.Off =>
+            [
+                new Entry.Extra(Guid.Empty, now, new CookAction.Heat(When.Next, Flame.Off) { In = pot.VesselId }),
+                .. pot.Locked ? Array.Empty<Entry>() : [new Entry.Extra(Guid.Empty, now, new CookAction.Cover(When.Next, Lid.On) { In = pot.VesselId })],
+            ],
             Trouble.LidLifted => [Did(new CookAction.Cover(When.Next, Lid.Open))],
             Trouble.BoiledOver => [new Entry.Extra(Guid.Empty, now, new CookAction.Heat(When.Next, Flame.Gentle) { In = pot.VesselId })],
             Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(Marks.Join)) is { } join => [new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero }],
@@ -205,8 +214,7 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
 
     private static IEnumerable<Answer> HeatAgain(Courses c, Duration span)
     {
-        var flame = c.Now.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Heat>().Where(h => h.Flame != Flame.Off).Select(h => (Flame?)h.Flame).LastOrDefault() ?? Flame.Full;
-        var course = c.First("heat_again", new CookAction.Heat(When.Next, flame));
+        var course = Courses.Make("heat_again", [.. c.Begin([new CookAction.Heat(When.Next, FlameBefore(c))]), .. c.RestBoiledAnew()]);
         if (!c.Works(course))
         {
             return [];
@@ -217,20 +225,26 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
         return [answer with { For = span, Caution = cold ? HoldGate.TooCool : null }];
     }
 
-    /// <summary>No flame burns while nobody is there: off, lid on, and on again afterwards.</summary>
-    private static IEnumerable<Answer> Leave(Courses c, Duration span)
+    /// <summary>The flame that burned before it went out.</summary>
+    private static Flame FlameBefore(Courses c) => c.Now.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Heat>()
+        .Where(h => h.Flame != Flame.Off).Select(h => (Flame?)h.Flame).LastOrDefault() ?? Flame.Full;
+
+    /// <summary>No flame burns while nobody is there: it is out by now, and on again afterwards.</summary>
+    private static IEnumerable<Answer> Leave(Courses c, Duration span, Flame before)
     {
-        if (c.Pot.Flame == Flame.Off)
+        if (before == Flame.Off)
         {
             return [c.Of("go", null) with { For = span }];
         }
 
-        var back = c.Now.Now + span;
-        CookAction[] off = c.Pot.Locked
-            ? [new CookAction.Heat(When.Next, Flame.Off), new CookAction.Heat(When.At(back), Flame.Full) { Mark = Marks.Reheat }]
-            : [new CookAction.Heat(When.Next, Flame.Off), new CookAction.Cover(When.Next, Lid.On), new CookAction.Heat(When.At(back), Flame.Full) { Mark = Marks.Reheat }];
-        var simmer = c.Pot is { Locked: false, Flame: not Flame.Full } ? [new CookAction.Heat(When.Once(PotEvent.Boils), c.Pot.Flame)] : Array.Empty<CookAction>();
-        var course = c.First("off_and_back", [.. off, .. simmer]);
+        List<CookAction> back = [new CookAction.Heat(When.At(c.Now.Now + span), Flame.Full) { Mark = Marks.Reheat }];
+        var rest = c.RestBoiledAnew().ToList();
+        if (c.Pot is { Locked: false } && before != Flame.Full && c.NextInPot?.When.After is null && rest.TrueForAll(a => a.Mark != Marks.Boils))
+        {
+            back.Add(new CookAction.Heat(When.Once(PotEvent.Boils), before));
+        }
+
+        var course = Courses.Make("off_and_back", [.. c.Begin(back), .. rest]);
         return c.Works(course) ? [c.Of("off_and_back", course) with { For = span }] : [];
     }
 }

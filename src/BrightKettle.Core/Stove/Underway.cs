@@ -251,6 +251,18 @@ public sealed class Underway
         return when with { NotBefore = notBefore };
     }
 
+    /// <summary>Boils of a vessel after which it was kept hard at the boil for so long, or still is: a flame that went down or out before the time voids the boil.</summary>
+    public IReadOnlyList<Observation> WithoutBrokenBoils(string vesselId, Duration required)
+    {
+        // The short boil of a quick soak is meant to end: the gate knows of it.
+        var down = Deeds().Where(d => d.Action is CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full), Mark: not Marks.QuickSoak } && Moment.LaneOf(d.Action, Cook.Kitchen) == vesselId).Select(d => d.At).ToList();
+        return
+        [
+            .. Seen.Where(o => o is not Observation.Seen { What: PotEvent.Boils } boil
+                || (IsIn(boil.VesselId, vesselId) && !down.Any(at => at > boil.At && at < boil.At + required))),
+        ];
+    }
+
     /// <summary>When an event of a lane was seen after an instant; null when it was not.</summary>
     /// <param name="count">The how-manieth.</param>
     public Instant? SeenAt(string lane, PotEvent what, Instant? since, int count = 1) =>
@@ -295,10 +307,10 @@ public sealed class Underway
                 Cook = Cook with { Ingredients = [.. Cook.Ingredients, went.What] };
                 _extras.Add((went.At, Late + order, new CookAction.Add(When.At(went.At), went.What.Id)));
                 break;
-            case Entry.Saw { What: Observation.Liquor { By: LiquorBy.Jug } jug }:
-                // What was poured out and measured is so: every pot is brought to it, before what is done at the same second.
-                _seen.Add(jug);
-                _extras.Add((jug.At, -1, new CookAction.Measure(When.At(jug.At), Mass.FromGrams(jug.Grams)) { In = jug.VesselId }));
+            case Entry.Saw { What: Observation.Liquor found } when found.By == LiquorBy.Jug || found.Grams <= 0:
+                // What was poured out and measured is so, and dry is dry by eye: every pot is brought to it, before what is done at the same second.
+                _seen.Add(found);
+                _extras.Add((found.At, -1, new CookAction.Measure(When.At(found.At), Mass.FromGrams(found.Grams)) { In = found.VesselId }));
                 break;
             case Entry.Saw saw:
                 _seen.Add(saw.What);

@@ -1,7 +1,6 @@
 using System.Net.ServerSentEvents;
 using System.Runtime.CompilerServices;
 using BrightKettle.Core.Catalogue;
-using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Stove;
 using BrightKettle.Data;
@@ -71,11 +70,13 @@ public static class StoveEndpoints
                 return KettleProblems.Invalid(checks);
             }
 
-            if (planner.Plan(dish) is not PlanAnswer.Planned { Plan: var plan })
+            var answer = planner.Plan(dish);
+            if (answer is PlanAnswer.Refused { Refusal: var refusal })
             {
-                return KettleProblems.Refused(((PlanAnswer.Refused)planner.Plan(dish)).Refusal, dish);
+                return KettleProblems.Refused(refusal, dish);
             }
 
+            var plan = ((PlanAnswer.Planned)answer).Plan;
             var happened = StoveEvents.Make(id, CookProjection.Started, start.EventId, start.OccurredAt, start.BasedOn, clock, StartedCook.Of(row.Title, saved.Dish, plan).Json(), dish.Seed);
             switch (await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel))
             {
@@ -175,12 +176,12 @@ public static class StoveEndpoints
 
     /// <summary>What can be done when the table is in danger, the quickest first.</summary>
     public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Late(
-        Guid id, KettleDb db, PulseCatalogue catalogue, Simulator simulator, StoveDesk desk, CancellationToken cancel) =>
-        Answer(id, null, null, null, db, catalogue, simulator, desk, cancel);
+        Guid id, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel) =>
+        Answer(id, null, null, null, db, catalogue, desk, cancel);
 
     /// <summary>What can be done about what is seen, the best first.</summary>
     public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Help(
-        Guid id, StoveTrouble seen, KettleDb db, PulseCatalogue catalogue, Simulator simulator, StoveDesk desk, CancellationToken cancel)
+        Guid id, StoveTrouble seen, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel)
     {
         var checks = new FieldChecks();
         var trouble = StoveTeller.TroubleOf(seen.Trouble);
@@ -201,11 +202,11 @@ public static class StoveEndpoints
 
         return checks.Any
             ? Task.FromResult<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>>(KettleProblems.Invalid(checks))
-            : Answer(id, trouble, seen.Minutes, seen.Percent, db, catalogue, simulator, desk, cancel);
+            : Answer(id, trouble, seen.Minutes, seen.Percent, db, catalogue, desk, cancel);
     }
 
     private static async Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Answer(
-        Guid id, Trouble? trouble, double? minutes, double? percent, KettleDb db, PulseCatalogue catalogue, Simulator simulator, StoveDesk desk, CancellationToken cancel)
+        Guid id, Trouble? trouble, double? minutes, double? percent, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel)
     {
         if (await StoredEvening.ReadAsync(db, catalogue, id, cancel) is not { } stored)
         {
@@ -213,8 +214,7 @@ public static class StoveEndpoints
         }
 
         var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var answers = desk.Answers(stored, kitchen, trouble, minutes, percent) ?? [];
-        var now = new Watch(simulator).Look(stored.Evening, desk.Now, stored.Started.MeltingIsWelcome, 24);
+        var (now, answers) = desk.Answers(stored, kitchen, trouble, minutes, percent);
         return TypedResults.Ok<IReadOnlyList<StoveAnswerDto>>([.. answers.Select(a => StoveSentences.For(a, now))]);
     }
 

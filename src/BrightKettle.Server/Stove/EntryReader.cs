@@ -13,10 +13,10 @@ namespace BrightKettle.Server.Stove;
 /// <summary>From what a page tells to an entry of the core, and back.</summary>
 public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
 {
-    /// <summary>Density of liquor near the boil, g per mL.</summary>
-    public const double HotGramsPerMillilitre = 0.96;
+    /// <summary>At which liquor is measured at the stove, °C.</summary>
+    private const double MeasuredCelsius = 98;
 
-    private static readonly Temperature Boiling = Temperature.FromCelsius(100);
+    private static double Hot(double millilitres) => PotGeometry.LiquorGrams(millilitres, MeasuredCelsius);
 
     /// <summary>The entry; null with the faults in the checks, or without any for what the core does not follow (put_away).</summary>
     public Entry? Read(ToldPayload told, FieldChecks checks)
@@ -54,7 +54,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             "not_yet" => Saw(new Observation.NotYet(at, Word<PotEvent>("what", d.What), Vessel(d.VesselId, checks))),
             "felt" => Saw(new Observation.FeltAs(at, Seed(d.Ingredient, checks), Word<FeltState>("state", d.State))),
             "chalky" => Chalky(d, at, checks) is { } chalky ? Saw(chalky) : null,
-            "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Within(d.Millilitres, 0, 40_000, "millilitres") * HotGramsPerMillilitre, Word<LiquorBy>("what", d.What))),
+            "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Hot(Within(d.Millilitres, 0, 40_000, "millilitres")), Word<LiquorBy>("what", d.What))),
             "over_bed" => Saw(new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))),
             "sticks" => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
             "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
@@ -64,7 +64,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             "salt" => Extra(new CookAction.AddSalt(When.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
             "flame" => Extra(new CookAction.Heat(When.Next, Word<Flame>("what", d.What))),
             "lid" => Extra(new CookAction.Cover(When.Next, Word<Lid>("what", d.What))),
-            "pour_off" => Extra(new CookAction.Measure(When.Next, Mass.FromGrams(Within(d.Millilitres, 0, 20_000, "millilitres") * HotGramsPerMillilitre)) { Mark = "poured_off" }),
+            "pour_off" => Extra(new CookAction.Measure(When.Next, Mass.FromGrams(Hot(Within(d.Millilitres, 0, 20_000, "millilitres")))) { Mark = "poured_off" }),
             "went_in" => WentIn(d, at, checks),
             "came_out" => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
             "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(d.EventId, at, read),
@@ -85,9 +85,8 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             Entry.Done e => plain with { Kind = "did", MomentId = e.MomentId, Millilitres = e.Poured?.Grams },
             Entry.Extra { Action: CookAction.Heat a } => plain with { Kind = "flame", What = CookWriter.Word(a.Flame), VesselId = a.In },
             Entry.Extra { Action: CookAction.Cover a } => plain with { Kind = "lid", What = CookWriter.Word(a.Lid), VesselId = a.In },
-            Entry.Extra { Action: CookAction.Measure a } => plain with { Kind = "pour_off", Millilitres = a.Liquor.Grams / HotGramsPerMillilitre, VesselId = a.In },
             Entry.Saw { What: Observation.FeltAs o } => plain with { Kind = "felt", Ingredient = o.IngredientId, State = CookWriter.Word(o.State) },
-            Entry.Saw { What: Observation.Liquor o } => plain with { Kind = "liquor", Millilitres = o.Grams / HotGramsPerMillilitre, What = CookWriter.Word(o.By), VesselId = o.VesselId },
+            Entry.Saw { What: Observation.Liquor o } => plain with { Kind = "liquor", Millilitres = PotGeometry.LiquorMillilitres(o.Grams, MeasuredCelsius), What = CookWriter.Word(o.By), VesselId = o.VesselId },
             _ => throw new InvalidOperationException($"No stored form for {entry.GetType().Name}."),
         };
     }

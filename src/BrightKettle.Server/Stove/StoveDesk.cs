@@ -42,9 +42,6 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
         return state! with { Now = Now.ToDateTimeOffset() };
     }
 
-    /// <summary>What stands in the way of a moment now; null when it may be done.</summary>
-    public static BlockDto? Blocked(Underway evening, Moment moment, Instant now, KitchenState kitchen) => StoveGates.Before(evening, moment, now, kitchen);
-
     private StoveDto Map(StoredEvening stored, KitchenState kitchen, Instant now)
     {
         var melting = stored.Started.MeltingIsWelcome;
@@ -67,19 +64,20 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
         return now - told > News ? [] : StoveSentences.Changes(_watch.Look(stored.Before(catalogue), told, melting), _watch.Look(stored.Evening, told, melting), kitchen.Household);
     }
 
-    /// <summary>What can be done about being late, or about a trouble; null when the dish cannot be had in this kitchen any more.</summary>
-    public IReadOnlyList<Answer>? Answers(StoredEvening stored, KitchenState kitchen, Trouble? trouble, double? minutes, double? percent)
+    /// <summary>What can be done about being late, or about a trouble, with the evening as it stands; nothing when the dish cannot be had in this kitchen any more.</summary>
+    public (Standing Now, IReadOnlyList<Answer> Answers) Answers(StoredEvening stored, KitchenState kitchen, Trouble? trouble, double? minutes, double? percent)
     {
         ArgumentNullException.ThrowIfNull(stored);
+        var now = _watch.Look(stored.Evening, Now, stored.Started.MeltingIsWelcome, Rescue.Pots);
         var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(stored.Started.PlannedAt));
         if (mapper.Map(stored.Started.Dish, new FieldChecks()) is not { } dish)
         {
-            return null;
+            return (now, []);
         }
 
-        return trouble is { } seen
+        return (now, trouble is { } seen
             ? new Rescue(simulator, _watch).For(stored.Evening, Now, seen, dish, minutes, percent)
-            : new Late(simulator, _watch).For(_watch.Look(stored.Evening, Now, dish.MeltingIsWelcome, 24), dish);
+            : new Late(simulator, _watch).For(now, dish));
     }
 
     public void Dispose() => _states.Dispose();

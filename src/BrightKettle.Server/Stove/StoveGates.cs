@@ -27,9 +27,10 @@ public static class StoveGates
         var moments = evening.Moments.Where(m => m.State is MomentState.Done or MomentState.Waiting).Select(m => m.Moment).ToList();
         var cook = evening.Cook with { Actions = [.. moments.SelectMany(m => m.Actions)] };
         var from = moments.TakeWhile(m => m.Id != moment.Id).Sum(m => m.Actions.Count);
-        // A second pot that boils says nothing of the first.
-        var seen = evening.Seen.Where(o => o is not Observation.Seen { What: PotEvent.Boils, VesselId: { } v } || v == evening.Cook.Kitchen.Vessel.Id).ToList();
+        // A second pot that boils says nothing of the first, and a hard boil that was broken off nothing at all.
         var house = GateHouse.Of(kitchen.Household);
+        var required = LectinGate.RequiredBoil(cook.Kitchen.AltitudeMetres, house.Cautious);
+        var seen = evening.WithoutBrokenBoils(cook.Kitchen.Vessel.Id, required);
         var finding = Enumerable.Range(from, moment.Actions.Count).Select(i => Gates.Before(cook, i, seen, now, house)).FirstOrDefault(f => f is { Blocks: true });
         if (finding is null)
         {

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Data.Events;
 using BrightKettle.Data.Records;
@@ -21,7 +22,7 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
     /// <summary>A soak may have begun days before anybody came to the page.</summary>
     private static readonly Duration LongestAgo = Duration.FromDays(4);
 
-    /// <summary>Told within this of its own time, an entry is about what is being done now, and a gate may stop it; later it is a record of what was done.</summary>
+    /// <summary>Told within this of its own time, an entry is about what is being done now, and a gate may stop it; later it is a record of what was done, and what comes after is stopped instead. Nothing is ever served with pieces inside.</summary>
     private static readonly Duration Live = Duration.FromMinutes(2);
 
     public static Trouble? TroubleOf(string? word) => Enum.GetValues<Trouble>().Where(t => CookWriter.Word(t) == word).Select(t => (Trouble?)t).FirstOrDefault();
@@ -84,8 +85,8 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
         {
             case Entry.Done done when evening.Find(done.MomentId) is not { } found:
                 return Refuse("stove.unknown_moment");
-            case Entry.Done done when evening.Find(done.MomentId) is { State: MomentState.Waiting, Moment: var moment }
-                && at > desk.Now - Live && desk.Now - at < Live && StoveGates.Before(evening, moment, at, kitchen) is { } gate:
+            case Entry.Done done when evening.Find(done.MomentId) is { State: MomentState.Waiting, Moment: var moment } && StoveGates.Before(evening, moment, at, kitchen) is { } gate
+                && (desk.Now - at < Live || gate.Code == TakeOutGate.StillIn):
                 return Refuse(gate.Code, gate.Text);
             case Entry.CameOut came when evening.ComesOut().All(i => i.IngredientId != came.IngredientId || i.Left < came.Pieces):
                 return Refuse("stove.not_inside");
@@ -109,7 +110,7 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Chosen(StoredEvening stored, StoveEntry entry)
     {
         var trouble = TroubleOf(entry.State);
-        var answers = desk.Answers(stored, kitchen, trouble, entry.Count, entry.Grams) ?? [];
+        var (_, answers) = desk.Answers(stored, kitchen, trouble, entry.Count, entry.Grams);
         if (answers.FirstOrDefault(a => a.Code == entry.What) is not { } answer)
         {
             return ("stove.no_such_answer", Sentences.For("stove.no_such_answer"), []);
@@ -118,15 +119,7 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
         // What it takes for granted has ids of its own, which follow from the choice: sent twice, it is stored once.
         var before = answer.Before.Select((e, i) => EntryReader.Write(e, Derived(entry.EventId, i), entry.By, entry.BasedOn)).ToList();
         List<CookEvent> made = [.. before.Select(e => Event(stored, CookProjection.Told, e, new ToldPayload(e).Json()))];
-        if (answer.Course is { } course)
-        {
-            made.Add(Event(stored, CookProjection.Told, entry, new ToldPayload(entry, CookWriter.Write(course)).Json()));
-        }
-        else
-        {
-            made.Add(Event(stored, CookProjection.Told, entry, new ToldPayload(entry).Json()));
-        }
-
+        made.Add(Event(stored, CookProjection.Told, entry, new ToldPayload(entry, answer.Course is { } course ? CookWriter.Write(course) : null).Json()));
         return (null, null, made);
     }
 

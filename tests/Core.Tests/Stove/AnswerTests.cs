@@ -114,9 +114,9 @@ public sealed class AnswerTests
     {
         var now = At(Soup, Marks.HardBoilOver) + Min(20);
         var answer = Help.For(Begin(Soup, AsPlanned(Soup, now)), now, Trouble.CalledAway, Soup.Dish, 25).Single();
-        var heats = answer.Course!.Actions.OfType<CookAction.Heat>().Take(2).ToList();
-        Assert.Equal(Flame.Off, heats[0].Flame);
-        Assert.Equal(now + Min(25), heats[1].When.NotBefore);
+        // It is out as soon as that is chosen, and on again when somebody is back.
+        Assert.Contains(answer.Before, e => e is Entry.Extra { Action: CookAction.Heat { Flame: Flame.Off } } && e.At == now);
+        Assert.Equal(now + Min(25), answer.Course!.Actions.OfType<CookAction.Heat>().First().When.NotBefore);
         Assert.NotNull(answer.After.Table);
     }
 
@@ -161,5 +161,22 @@ public sealed class AnswerTests
         Assert.True(answer.For >= Min(3));
         Assert.Contains(answer.Course!.Actions, a => a.When.Look is { IngredientId: "pulse" });
         Assert.True(Final(answer, "pulse") >= Doneness.Wanted - 8, $"{Final(answer, "pulse")}");
+    }
+
+    [Fact]
+    public void No_answer_cuts_a_hard_boil_short_and_one_that_was_broken_off_is_counted_anew()
+    {
+        var boiled = At(Soup, Marks.Boils);
+        var now = boiled + Min(4);
+        var told = AsPlanned(Soup, now);
+        var evening = Begin(Soup, told);
+        Assert.Equal(["later"], Lateness.For(Eye.Look(evening, now, true), Soup.Dish).Select(a => a.Code));
+        foreach (var trouble in new[] { Trouble.FlameOut, Trouble.CalledAway })
+        {
+            var course = Help.For(evening, now, trouble, Soup.Dish, 3).Single().Course!;
+            var over = course.Actions.ToList().FindIndex(a => a.Mark == Marks.HardBoilOver);
+            Assert.Equal(Min(10), course.Actions[over].When.Delay);
+            Assert.True(course.Actions[over - 1] is CookAction.Heat { Flame: Flame.Rolling, When.After: PotEvent.Boils });
+        }
     }
 }

@@ -200,4 +200,25 @@ public sealed class UnderwayTests
         Assert.Equal(Flame.Full, Conditions.Of(both).Flame);
         Assert.NotNull(Eye.Look(both, now + Min(1), false).Table);
     }
+
+    [Fact]
+    public void A_boil_that_was_broken_off_before_its_time_is_none_but_the_short_one_of_a_quick_soak_is_as_meant()
+    {
+        var pot = Chickpeas.Cook.Kitchen.Vessel.Id;
+        var boiled = At(Chickpeas, Marks.Boils);
+        List<Entry> lit = [.. AsPlanned(Chickpeas, boiled - Min(0.1)), Saw(new Observation.Seen(boiled, PotEvent.Boils))];
+        Entry Heat(double minute, Flame flame) => new Entry.Extra(Guid.CreateVersion7(), boiled + Min(minute), new CookAction.Heat(When.Next, flame));
+        int Boils(params Entry[] more) => Begin(Chickpeas, [.. lit, .. more]).WithoutBrokenBoils(pot, Min(10)).OfType<Observation.Seen>().Count();
+        Assert.Equal(1, Boils());
+        Assert.Equal(1, Boils(Heat(2, Flame.Rolling)));
+        Assert.Equal(0, Boils(Heat(4, Flame.Off)));
+        Assert.Equal(0, Boils(Heat(4, Flame.Gentle)));
+        Assert.Equal(1, Boils(Heat(10, Flame.Lively)));
+        Assert.Equal(1, Boils(Heat(4, Flame.Off), Saw(new Observation.Seen(boiled + Min(12), PotEvent.Boils))));
+
+        var quick = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Quick, style: Style.Soup, pot: Kitchens.Pot(28, 8)));
+        var soaked = At(quick, Marks.QuickSoak) + Min(1);
+        var evening = Begin(quick, [.. AsPlanned(quick, soaked), Saw(new Observation.Seen(At(quick, Marks.QuickSoak) - Min(2.5), PotEvent.Boils))]);
+        Assert.Single(evening.WithoutBrokenBoils(quick.Cook.Kitchen.Vessel.Id, Min(10)).OfType<Observation.Seen>());
+    }
 }

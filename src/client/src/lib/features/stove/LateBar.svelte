@@ -6,20 +6,23 @@
 
   type Props = { stove: Stove; evening: StoveState };
   let { stove, evening }: Props = $props();
-  let answers = $state.raw<StoveAnswer[] | null>(null);
+  let offered = $state.raw<{ version: number; answers: StoveAnswer[] } | null>(null);
+  /** An offer holds for the state that it was made for. */
+  const answers = $derived(offered?.version === evening.version ? offered.answers : null);
   let said = $state('');
   let asking = $state(false);
 
   async function ask() {
     asking = true;
+    const { version } = evening;
     const answer = await api.late(stove.id);
     asking = false;
     said = answer.ok ? '' : answer.problem.detail;
-    answers = answer.ok ? answer.value : null;
+    offered = answer.ok ? { version, answers: answer.value } : null;
   }
   function choose(answer: StoveAnswer) {
     if (answer.code !== 'later') stove.tell({ kind: 'chose', what: answer.code });
-    answers = null;
+    offered = null;
   }
 </script>
 
@@ -28,7 +31,7 @@
     <p class="text-2xl">
       {evening.lateMinutes} minutes late: wanted at {clock(evening.wantedAt, evening.zone)}
     </p>
-    <button class="btn stove-btn" onclick={answers ? () => (answers = null) : ask}
+    <button class="btn stove-btn" onclick={answers ? () => (offered = null) : ask}
       >{answers ? 'Leave it' : 'What can be done?'}</button
     >
   </div>

@@ -124,6 +124,13 @@
               {countdown(Date.parse(blocked.until) - stove.clock.now)}
             </span>
           {/if}
+          {#if blocked.code === 'lectin.not_boiled' && !blocked.until}
+            <button
+              class="btn stove-btn mt-3"
+              onclick={() => stove.tell({ kind: 'seen', what: 'boils', vesselId: moment.lane })}
+              >It boils hard again</button
+            >
+          {/if}
           {#if blocked.code === 'cooker.vent_unchecked'}
             <button class="btn stove-btn mt-3" onclick={() => stove.tell({ kind: 'vent_clear' })}
               >Vent is clear</button
@@ -135,7 +142,9 @@
         <button class="btn btn-primary stove-btn grow" disabled={!!blocked} onclick={() => done()}>
           {serve ? 'On the table' : 'Done'}
         </button>
-        <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It was before…</button>
+        {#if blocked?.code !== 'comes_out.still_in'}
+          <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It was before…</button>
+        {/if}
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}
     {/if}
