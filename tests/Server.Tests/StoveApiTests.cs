@@ -419,4 +419,65 @@ public sealed class StoveApiTests : IDisposable
         state = await Told(state, Entry(state, "probed") with { Celsius = 66, OccurredAt = served.AddMinutes(40) });
         Assert.False(state.After!.TooLate);
     }
+
+    [Theory]
+    [InlineData("kidney_red", null, "none", "soup", "open_pot", null)]
+    [InlineData("kidney_red", null, "overnight", "soup", "open_pot", null)]
+    [InlineData("borlotti", null, "quick", "soup", "open_pot", null)]
+    [InlineData("borlotti", "long_white", "none", "dry", "open_pot", null)]
+    [InlineData("borlotti", null, "overnight", "saucy", "pressure", "steam-drum")]
+    [InlineData("chickpea", null, "none", "saucy", "pressure", "steam-drum")]
+    [InlineData("chickpea", null, "overnight", "saucy", "slow_cooker", "day-crock")]
+    [InlineData("chickpea", null, "none", "saucy", "cooked", null)]
+    [InlineData("lentil_french", "long_white", "none", "moist", "open_pot", null)]
+    [InlineData("split_pea_yellow", null, "none", "saucy", "open_pot", null)]
+    public async Task Whoever_does_each_thing_at_its_time_is_never_stopped_on_the_way_to_the_table(string pulse, string? rice, string soak, string style, string method, string? cooker)
+    {
+        var state = await Walk(KettleServer.Dish() with { PulseId = pulse, RiceId = rice, Soak = soak, Style = style, Method = method, CookerId = cooker, VesselId = "wide-pot" });
+        Assert.NotNull(state.After);
+    }
+
+    [Fact]
+    public async Task Two_pots_and_several_pulses_reach_the_table_too_and_one_pots_boil_is_not_the_others()
+    {
+        var apart = await Walk(KettleServer.Dish() with { PulseId = "borlotti", RiceId = "long_white", Style = "saucy", VesselId = "wide-pot", RiceVesselId = "blue-pot" });
+        Assert.NotNull(apart.After);
+        Assert.Equal(2, apart.Vessels.Select(v => v.Colour).Distinct().Count());
+        Assert.Equal(2, apart.Told.Where(t => t.Entry.What == "boils").Select(t => t.Entry.VesselId).Distinct().Count());
+        var several = await Walk(KettleServer.Dish() with { Style = "saucy", RiceId = null, VesselId = "wide-pot", Others = [new OtherPulseDto("lentil_french")], ServeAtLocal = "2026-11-27T19:00" });
+        Assert.NotNull(several.After);
+    }
+
+    /// <summary>Does each thing when it is due, as the page would have it told.</summary>
+    private async Task<StoveDto> Walk(DishDto dish)
+    {
+        var state = await Start(dish);
+        for (var i = 0; i < 40 && state.NowId is { } id; i++)
+        {
+            var moment = state.Moments.First(m => m.Id == id);
+            GoTo(moment.Due!.At > Now ? moment.Due.At : Now);
+            if (moment.Waits.Event is { } what)
+            {
+                state = await Told(state, Entry(state, "seen") with { What = what, VesselId = moment.Lane });
+            }
+
+            if (moment.Waits.Look is { } look)
+            {
+                // As the page asks: five are counted for chalk where that tells, else a hand says.
+                state = await Told(state, look is { EnoughChalky: { } enough, Kind: "pulse" }
+                    ? Entry(state, "chalky") with { Ingredient = look.Ingredient, Count = enough, Of = 5 }
+                    : Entry(state, "felt") with { Ingredient = look.Ingredient, State = look.State });
+            }
+
+            state = await State(state.Id);
+            if (state.Moments.First(m => m.Id == id).Blocked is { Code: "cooker.vent_unchecked" })
+            {
+                state = await Told(state, Entry(state, "vent_clear"));
+            }
+
+            state = await Told(state, Entry(state, "did") with { MomentId = id });
+        }
+
+        return state;
+    }
 }

@@ -80,10 +80,12 @@ public static class LectinGate
             return null;
         }
 
+        // From dry seed the pot only has to go on boiling: down from rolling to lively is no leaving.
+        var boilsOn = deed is CookAction.Heat { Flame: Flame.Lively or Flame.Rolling or Flame.Full };
         var inside = cook.Actions.Take(action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
         var held = cook.Ingredients.OfType<PulseIngredient>()
             .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null && inside.Contains(p.Id))
-            .FirstOrDefault(p => !MayGoGentle(cook, p.Id, seen, now, cautious));
+            .FirstOrDefault(p => !(boilsOn && !SoakedAndDrained(cook, p.Id)) && !MayGoGentle(cook, p.Id, seen, now, cautious));
         return held is null ? null : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.AltitudeMetres, cautious).TotalMinutes);
     }
 

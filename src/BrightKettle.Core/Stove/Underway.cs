@@ -209,6 +209,14 @@ public sealed class Underway
         foreach (var moment in Pending)
         {
             var when = first.Add(moment.Lane) ? FirstInLane(moment, now) : moment.When;
+            if (moment.When.After == PotEvent.PinDown && when.After is null)
+            {
+                // Seen to be down: the lid may come off, whatever the model thinks of the pin.
+                actions.Add(new CookAction.Release(when, ReleaseKind.Quick) { In = moment.Actions[0].In });
+                moments.Add(moment);
+                when = When.Next;
+            }
+
             foreach (var action in moment.Actions.Where(a => a is not CookAction.TakeOut t || StillIn(t.IngredientId)))
             {
                 actions.Add(action with { When = when });

@@ -144,7 +144,7 @@ public static class StoveMapper
         var when = moment.When;
         var at = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == moment.Id, -1);
         var now = at >= 0 ? standing.Cook.Actions[at].When : when;
-        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), CookWriter.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes, EnoughChalky(l.Doneness)) : null;
+        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), CookWriter.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes, EnoughChalky(evening.Cook, l)) : null;
         var locked = when.After is PotEvent.PressureUp or PotEvent.Whistle or PotEvent.PinDown || moment.Has(Marks.HoldOver);
         return new(
             now.After is { } what && leads ? CookWriter.Word(what) : null,
@@ -159,8 +159,12 @@ public static class StoveMapper
     /// <summary>Below this doneness nearly all of five show chalk, so that counting tells nothing.</summary>
     private const double ChalkTells = 65;
 
-    private static int? EnoughChalky(double doneness) => doneness < ChalkTells ? null
-        : (int)Math.Round(Doneness.ChalkyOfFive(doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
+    private static int? EnoughChalky(Cook cook, Look look)
+    {
+        // With a lectin, soft is what the gate asks for: no chalk is not yet nothing firm.
+        var firmMatters = look.Doneness >= Doneness.Tender && cook.Ingredients[cook.IndexOf(look.IngredientId)] is PulseIngredient { Pulse.LectinRisk: not LectinRisk.Low };
+        return look.Doneness < ChalkTells || firmMatters ? null : (int)Math.Round(Doneness.ChalkyOfFive(look.Doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
+    }
 
     private static JoinNowDto Join(Standing standing, CookAction.Measure measure, Due due)
     {

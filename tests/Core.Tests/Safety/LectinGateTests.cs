@@ -92,6 +92,24 @@ public class LectinGateTests
         Assert.False(LectinGate.MayGoGentle(dry, "p", [soft], Boiled + Duration.FromHours(2), false));
     }
 
+    [Fact]
+    public void From_dry_seed_the_flame_may_come_down_to_a_lively_simmer_but_not_below_before_all_are_soft()
+    {
+        var (dry, soaked) = (WithBoil("kidney_red", 0, 10), WithBoil("kidney_red", 8, 10));
+        IReadOnlyList<Observation> boil = [new Observation.Seen(Boiled, PotEvent.Boils)];
+        GateFinding? Down(Cook cook, Flame flame)
+        {
+            var at = cook.Actions.ToList().FindIndex(a => a.When.Delay is not null && a is CookAction.Heat);
+            var actions = cook.Actions.ToList();
+            actions[at] = new CookAction.Heat(actions[at].When, flame) { Mark = Marks.HardBoilOver };
+            return Gates.Before(cook with { Actions = actions }, at, boil, Boiled + Duration.FromMinutes(4), GateHouse.Unknown);
+        }
+
+        Assert.Null(Down(dry, Flame.Lively));
+        Assert.Equal("lectin.not_boiled", Down(dry, Flame.Off)?.Code);
+        Assert.Equal("lectin.not_boiled", Down(soaked, Flame.Lively)?.Code);
+    }
+
     [Theory]
     [InlineData(18, 12)]
     [InlineData(24, 8)]

@@ -171,6 +171,10 @@ public sealed class UnderwayTests
         var standing = Eye.Look(Begin(plan, [.. told, Did(evening, Marks.Opened, opened)]), now, true);
         Assert.InRange(standing.Pot!.Celsius, 90, 100.5);
         Assert.NotNull(standing.Table);
+        // Seen down and not opened yet: it can be told, and opening is due now.
+        var seen = Begin(plan, [.. told, Saw(new Observation.Seen(opened, PotEvent.PinDown))]);
+        Assert.Null(Watch.Check(seen, now));
+        Assert.InRange((Eye.Look(seen, now, true).Due.First(d => d.MomentId == evening.With(Marks.Opened).Id).At - now).TotalMinutes, -0.1, 0.1);
     }
 
     [Fact]
