@@ -435,6 +435,8 @@ public sealed class StoveApiTests : IDisposable
     {
         var state = await Walk(KettleServer.Dish() with { PulseId = pulse, RiceId = rice, Soak = soak, Style = style, Method = method, CookerId = cooker, VesselId = "wide-pot" });
         Assert.NotNull(state.After);
+        // What a plan does not list is named all the same.
+        Assert.Equal(method == "pressure", state.Moments.Any(m => m.Step?.Kind == "pressure_up"));
     }
 
     [Fact]

@@ -3,7 +3,7 @@ using BrightKettle.Server.Formats;
 namespace BrightKettle.Server.Contracts;
 
 /// <summary>One step in the order in which it is done; the page words it.</summary>
-/// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish or table.</param>
+/// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish, table and others; at the stove also pressure_up and hard_over.</param>
 /// <param name="Early">Eight pots in ten come to it between this and late; equal to late where the clock decides.</param>
 public sealed record StepDto(string Kind, DateTimeOffset At, DateTimeOffset Early, DateTimeOffset Late, StepFactsDto Facts);
 

@@ -146,9 +146,9 @@ public sealed record JoinNowDto(double NeededMillilitres, BandDto FoundMillilitr
 /// <param name="Until">When the clock alone lifts it; null when it does not.</param>
 public sealed record BlockDto(string Code, string Title, string Text, DateTimeOffset? Until);
 
-/// <summary>The reference pot now.</summary>
+/// <summary>The reference pot with the pulses in it, now.</summary>
 /// <param name="BedTopMillilitres">Liquor that just fills the gaps of the bed: what stands over it comes on top.</param>
-public sealed record PotNowDto(double Celsius, double LiquorMillilitres, double LevelCentimetres, double OverBedCentimetres, double BedTopMillilitres, string Lid, string Flame, bool Locked);
+public sealed record PotNowDto(string VesselId, double Celsius, double LiquorMillilitres, double LevelCentimetres, double OverBedCentimetres, double BedTopMillilitres, string Lid, string Flame, bool Locked);
 
 /// <summary>One ingredient now.</summary>
 public sealed record StoveSeedDto(string Id, string Kind, string Name, bool In, BandDto Doneness, string Felt);

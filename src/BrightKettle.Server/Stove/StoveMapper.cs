@@ -111,7 +111,7 @@ public static class StoveMapper
             var leads = waiting && first.Add(moment.Lane);
             var due = standing.Due.FirstOrDefault(d => d.MomentId == moment.Id);
             var steps = stored.Started.Steps.TryGetValue(moment.Id, out var known) ? known : [];
-            var main = MainStep(steps);
+            var main = MainStep(steps) ?? Unplanned(evening, moment, status.DoneAt ?? due?.At ?? standing.Now);
             var vessel = moment.InBowl ? -1 : evening.Cook.Kitchen.IndexOf(moment.Lane);
             list.Add(new(
                 moment.Id,
@@ -131,6 +131,17 @@ public static class StoveMapper
         }
 
         return [.. list.OrderBy(m => m.DoneAt ?? m.Due?.At ?? DateTimeOffset.MaxValue)];
+    }
+
+    /// <summary>Moments that a plan does not list but a cook stands by; null for those that their deeds tell well enough.</summary>
+    private static StepDto? Unplanned(Underway evening, Moment moment, Instant at)
+    {
+        var then = evening.Moments.Select(m => m.Moment).SkipWhile(m => m.Id != moment.Id).Skip(1).FirstOrDefault(m => m.Lane == moment.Lane);
+        StepDto Make(string kind) => new(kind, at.ToDateTimeOffset(), at.ToDateTimeOffset(), at.ToDateTimeOffset(), new(Minutes: then?.When.Delay?.TotalMinutes));
+        return moment.When.After == PotEvent.PressureUp ? Make("pressure_up")
+            : moment.Has(Marks.HardBoilOver) ? Make("hard_over")
+            : moment.Has(Marks.Boils) ? Make("boil")
+            : null;
     }
 
     /// <summary>The step that names the moment: the one that is more than a pinch or a leaf.</summary>
@@ -222,11 +233,12 @@ public static class StoveMapper
     {
         var pot = Conditions.Of(standing.Evening);
         return standing.Pot is not { } now || (!pot.PulsesIn && !pot.RiceIn) ? null : new(
+            pot.VesselId,
             Math.Round(now.Celsius),
             Round(now.LiquorMillilitres),
             Math.Round(now.LevelCentimetres, 1),
             Math.Round(now.LevelCentimetres - now.BedCentimetres.Sum(), 1),
-            Round(PotGeometry.BedTopMillilitres(now.BedCentimetres.Sum(), now.LevelCentimetres, now.LiquorMillilitres, standing.Cook.Kitchen.Vessel.AreaSquareCentimetres)),
+            Round(PotGeometry.BedTopMillilitres(now.BedCentimetres.Sum(), now.LevelCentimetres, now.LiquorMillilitres, standing.Cook.Kitchen[standing.Cook.Kitchen.IndexOf(pot.VesselId)].Vessel.AreaSquareCentimetres)),
             CookWriter.Word(pot.Lid),
             CookWriter.Word(pot.Flame),
             pot.Locked);

@@ -55,6 +55,12 @@ describe('steps as they are said', () => {
     expect(line.title).toBe('A full boil: keep it rolling 10 min');
     expect(line.detail).toContain('counted from when you see it');
   });
+  it('names the pressure and the end of a hard boil at the stove', () => {
+    const up = stepLine(step('pressure_up', { minutes: 5 }), plan);
+    expect(up.title).toBe('Pressure is up: turn down');
+    expect(up.detail).toContain('5 min from now');
+    expect(stepLine(step('hard_over', {}), plan).title).toContain('Hard boil over');
+  });
   it('asks for no hard boil where none is needed', () =>
     expect(stepLine(step('boil', {}), plan).title).toBe('It boils: down to a lively simmer'));
   it('says how many chalky ones mean not yet', () =>

@@ -122,6 +122,13 @@ export function stepLine(step: Step, plan: DinnerWords): Line {
         title: 'Look through the vent, lock the lid',
         detail: `${millilitres(f.millilitres ?? 0)} of water went in; full heat until the pressure is up`,
       };
+    case 'pressure_up':
+      return {
+        title: 'Pressure is up: turn down',
+        detail: `just enough to hold it${f.minutes ? `, ${f.minutes} min from now` : ''}; an electric cooker does so by itself`,
+      };
+    case 'hard_over':
+      return { title: 'Hard boil over: down to a lively simmer', detail: 'skim, lid ajar' };
     case 'hold_over':
       return {
         title: `Held ${f.minutes} min: heat off`,

@@ -7,7 +7,7 @@
   type Props = { evening: StoveState };
   let { evening }: Props = $props();
   const pot = $derived(evening.pot);
-  const vessel = $derived(evening.vessels[0]);
+  const vessel = $derived(evening.vessels.find((v) => v.id === pot?.vesselId));
   const seeds = $derived(evening.seeds.filter((s) => s.in));
   const [w, h] = [190, 110];
   const y = (cm: number) => h - 6 - (Math.max(0, cm) / (vessel?.heightCentimetres || 10)) * (h - 16);
@@ -16,6 +16,9 @@
 <!-- How the pot should look now: level and bed against its wall. -->
 {#if pot && vessel}
   <section class="dish p-4" aria-label="The pot now">
+    {#if evening.vessels.length > 1}
+      <p class="pot-name mb-2 font-bold" style="--pot: var(--pot-{vessel.colour % 4})">{vessel.name}</p>
+    {/if}
     <div class="flex items-center gap-4">
       <svg
         width={w}
