@@ -52,9 +52,18 @@ public sealed class UnderwayTests
             var standing = Eye.Look(evening, now, false, 16);
             var open = evening.Pending.Select(m => m.Id).ToHashSet();
             Assert.All(standing.Due, d => Assert.True(d.At >= now - Min(0.2) && d.Early <= d.Late && open.Contains(d.MomentId)));
-            Assert.Equal(open.Count, standing.Due.Count);
+            if (standing.Forecast.Reference.StalledAt is null)
+            {
+                Assert.Equal(open.Count, standing.Due.Count);
+                return;
+            }
+
+            // Rice that nobody saw to and that has boiled dry never gets tender: no table is made up, but what comes next is still asked for.
+            Assert.True(standing.Forecast.Reference.DrySeconds > 0);
+            Assert.Null(standing.Table);
+            Assert.NotEmpty(standing.Due);
         },
-        iter: 25);
+        iter: 40);
 
     [Fact]
     public void An_entry_that_is_taken_back_leaves_no_trace()
@@ -224,5 +233,23 @@ public sealed class UnderwayTests
         var soaked = At(quick, Marks.QuickSoak) + Min(1);
         var evening = Begin(quick, [.. AsPlanned(quick, soaked), Saw(new Observation.Seen(At(quick, Marks.QuickSoak) - Min(2.5), PotEvent.Boils))]);
         Assert.Single(evening.WithoutBrokenBoils(quick.Cook.Kitchen.Vessel.Id, Min(10)).OfType<Observation.Seen>());
+    }
+
+    [Fact]
+    public void A_boil_that_nobody_told_is_still_asked_for_when_the_pot_has_boiled_dry()
+    {
+        var join = At(Chickpeas, Marks.Join);
+        var told = AsPlanned(Chickpeas, join + Min(1));
+        foreach (var late in new[] { 5, 16, 40 })
+        {
+            var now = join + Min(late);
+            var standing = Eye.Look(Begin(Chickpeas, told), now, false);
+            var seal = standing.Due.Single(d => d.MomentId == standing.Evening.With(Marks.Seal).Id);
+            Assert.InRange((seal.At - now).TotalMinutes, -0.1, 0.1);
+            // As it is, rice on a dry base never gets there; hard and dry has an answer that does.
+            Assert.Equal(late < 10, standing.Table is not null);
+            var rescue = new Rescue(Kitchens.Model, Eye).For(standing.Evening, now, Trouble.HardDry, Chickpeas.Dish)[0];
+            Assert.NotNull(rescue.After.Table);
+        }
     }
 }

@@ -94,7 +94,7 @@ internal sealed partial class LaneRun
         switch (what)
         {
             case PotEvent.Boils:
-                return _pot.IsBoiling(v) ? track.BoilingSince : null;
+                return _pot.IsBoiling(v) ? track.BoilingSince : track.BoiledAt;
             case PotEvent.PressureUp:
                 return track.PressureSince;
             case PotEvent.Whistle:

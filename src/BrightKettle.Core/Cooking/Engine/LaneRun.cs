@@ -141,7 +141,7 @@ internal sealed partial class LaneRun
 
             if (_pot.Stage(v) != PressureStage.Closed)
             {
-                track.BoilingSince = _pot.Now;
+                track.BoilingSince = track.BoiledAt = _pot.Now;
                 Note(v, PotEvent.Boils);
                 continue;
             }
@@ -196,6 +196,7 @@ internal sealed partial class LaneRun
 
         var at = track.Next;
         track.Since = _pot.Now;
+        track.BoiledAt = null;
         track.LookAt = double.NaN;
         track.Next = NextOf(v, at);
         Do(at);
@@ -288,6 +289,9 @@ internal sealed partial class LaneRun
         public double LookAt = double.NaN;
         public double LookEnds;
         public double? BoilingSince;
+
+        /// <summary>The last boil since the action before: one that nobody was there for has come all the same, even if the pot is dry by now.</summary>
+        public double? BoiledAt;
         public double? PressureSince;
         public double? PinDownAt;
         public double? DrySince;

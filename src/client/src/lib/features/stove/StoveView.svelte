@@ -126,6 +126,16 @@
           {visit}
           ontrouble={open}
         />{/each}
+      {#if !evening.table && !evening.after}
+        <section class="dish border-secondary! mt-4 p-4" role="alert">
+          <p class="text-2xl font-semibold">As it stands it does not get done</p>
+          <p class="text-lg">It may have boiled dry or gone cold. Look at it, and say what you see.</p>
+          <button class="btn stove-btn mt-3" onclick={() => open('hard_dry')}>It is dry</button>
+          <button class="btn stove-btn mt-3" onclick={() => ((trouble = null), (panel = 'trouble'))}
+            >Something else</button
+          >
+        </section>
+      {/if}
       {#if evening.lateMinutes > 5}<LateBar {stove} {evening} />{/if}
 
       <div class="mt-4 flex flex-wrap gap-3">
