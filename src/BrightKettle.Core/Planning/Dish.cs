@@ -113,6 +113,9 @@ public sealed record Dish(
     /// <summary>The soak's water goes into the pot too, where nothing forbids it.</summary>
     public bool KeepsSoakWater { get; init; }
 
+    /// <summary>What joins the pot is stirred in once; else it is laid on top and left alone. The model sees no difference: broken grain is not followed.</summary>
+    public bool StirsAtJoin { get; init; } = true;
+
     /// <summary>Burners of the kitchen, at least 1: side tasks may use those that are free.</summary>
     public int BurnerCount { get; init; } = 1;
 

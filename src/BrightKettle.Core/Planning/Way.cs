@@ -60,6 +60,9 @@ internal sealed partial record Way(Order Order, Instant LightAt)
     /// <summary>Under pressure: minutes held.</summary>
     public double HoldMinutes { get; init; }
 
+    /// <summary>Whistles after which the heat goes off, instead of minutes; 0 where nobody counts them.</summary>
+    public int Whistles { get; init; }
+
     /// <summary>Water of the soak over the dry weight: enough to stay covered when they have swollen.</summary>
     private const double SoakWaterShare = 3;
 
@@ -220,7 +223,7 @@ internal sealed partial record Way(Order Order, Instant LightAt)
         switch (dish.Method)
         {
             case Method.Pressure:
-                AddPressure(actions);
+                AddPressure(actions, dish);
                 break;
             case Method.SlowCooker:
                 actions.Add(new CookAction.Transfer(When.Next, dish.Cooker!.Id, TransferWhat.Everything) { Mark = Over });
@@ -253,12 +256,11 @@ internal sealed partial record Way(Order Order, Instant LightAt)
     }
 
     /// <summary>Locked, up, held, left alone; then the lid comes off and a look decides.</summary>
-    private void AddPressure(List<CookAction> actions)
+    private void AddPressure(List<CookAction> actions, Dish dish)
     {
         actions.Add(new CookAction.Pressurise(When.Next) { Mark = Marks.Lock });
         actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = actions.Exists(a => a.Mark == Marks.Light) ? null : Marks.Light });
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.PressureUp), Flame.Gentle));
-        actions.Add(new CookAction.Heat(When.Later(Duration.FromMinutes(HoldMinutes)), Flame.Off) { Mark = Marks.HoldOver });
+        actions.AddRange(PressureHold.Actions(dish.Cooker!.Cooker!, dish.Burner, HoldMinutes, Whistles));
         actions.Add(new CookAction.Release(When.Next, ReleaseKind.Natural));
         actions.Add(new CookAction.Heat(When.Once(PotEvent.PinDown), Flame.Lively) { Mark = Marks.Opened });
         AddLook(actions, When.Next);
@@ -304,6 +306,11 @@ internal sealed partial record Way(Order Order, Instant LightAt)
 
         AddExtras(actions, dish, ExtraTime.Join);
         AddSalt(actions, dish, SaltSchool.WithTheRice);
+        if (dish.StirsAtJoin)
+        {
+            actions.Add(new CookAction.Stir(When.Next));
+        }
+
         actions.Add(new CookAction.Cover(When.Next, Lid.On));
         actions.Add(new CookAction.Heat(When.Next, Flame.Full));
         AddEnd(actions, dish);

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
 
 namespace BrightKettle.Core.Planning;
 
@@ -20,6 +21,18 @@ internal sealed partial class WaySolver
         }
 
         return Math.Ceiling(high);
+    }
+
+    /// <summary>The fewest whistles after which the reference bag is just soft when the pin falls; 0 where the cooker has no weight or they would be too many to count.</summary>
+    private int Whistles(Way way)
+    {
+        if (dish.Cooker!.Cooker!.Kind != CookerKind.Weight)
+        {
+            return 0;
+        }
+
+        var runs = simulator.RunMany([.. Enumerable.Range(1, PressureHold.MostWhistles).Select(n => Opened(way with { Whistles = n }))], new RunOptions { Peaks = false });
+        return 1 + Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
     }
 
     /// <summary>The cook up to the moment at which the lid comes off.</summary>

@@ -153,6 +153,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var steam = simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds;
             way = way with { Water = Math.Max(dish.PulsesDry.Grams * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.Millilitres) + steam };
             way = way with { HoldMinutes = Hold(way) };
+            way = way with { Whistles = Whistles(way) };
         }
         for (var i = 0; i < 2; i++)
         {

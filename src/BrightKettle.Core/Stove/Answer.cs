@@ -19,6 +19,9 @@ public sealed record Answer(string Code, IReadOnlyList<Entry> Before, NewCourse?
     /// <summary>How long it takes or is kept up.</summary>
     public Duration? For { get; init; }
 
+    /// <summary>By how much later the pulses are found soft, whatever the table does; null where nobody asks.</summary>
+    public Duration? Costs { get; init; }
+
     /// <summary>A gate's code that goes with it; null for none.</summary>
     public string? Caution { get; init; }
 }

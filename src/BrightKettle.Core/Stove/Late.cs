@@ -67,8 +67,7 @@ public sealed class Late(Simulator simulator, Watch watch)
             [
                 new CookAction.Pressurise(When.Next with { AfterMark = "into_cooker" }) { Mark = Marks.Lock },
                 new CookAction.Heat(When.Next, Flame.Full),
-                new CookAction.Heat(When.Once(PotEvent.PressureUp), Flame.Gentle),
-                new CookAction.Heat(When.Later(Duration.FromMinutes(hold)), Flame.Off) { Mark = Marks.HoldOver },
+                .. PressureHold.Actions(cooker.Cooker, c.Burner, hold),
                 new CookAction.Release(When.Next, ReleaseKind.Natural),
                 new CookAction.Transfer(When.Once(PotEvent.PinDown), c.Pot.VesselId, TransferWhat.Everything) { Mark = "out_of_cooker" },
             ];

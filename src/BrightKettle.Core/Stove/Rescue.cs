@@ -43,7 +43,7 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
         {
             _ when !c.Pot.PulsesIn && !c.Pot.RiceIn && trouble != Trouble.CalledAway => [],
             // A locked lid shows nothing: only what can be seen from outside is answered.
-            _ when c.Pot.Locked && trouble is not (Trouble.FlameOut or Trouble.PowerCut or Trouble.CalledAway) => [],
+            _ when c.Pot.Locked && trouble is not (Trouble.FlameOut or Trouble.PowerCut or Trouble.CalledAway or Trouble.Silent) => [],
             Trouble.HardDry when c.JoinToCome => [.. Cover(c)],
             Trouble.HardWet when c.JoinToCome && c.Rest.All(a => a.When.Look is not { IngredientId: Way.PulseId }) => [.. BoilUntil(c)],
             Trouble.HardWet or Trouble.SoftWet when c.JoinToCome => [c.Of("as_planned", null)],
@@ -60,6 +60,7 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
             Trouble.LidLifted => [c.Of("lid_back", c.First("lid_back", new CookAction.Cover(When.Next, LidBefore(evening)))) with { For = span }],
             Trouble.RiceTooEarly => [.. End(c, "together_on", WaterToTry, [Lid.On], Flame.Gentle)],
             Trouble.CalledAway => [.. Leave(c, span, Conditions.Of(evening).Flame)],
+            Trouble.Silent when c.Pot.Locked && Peek.LookThenLock(c, "off_and_alone") is { } answer => [answer],
             _ => [],
         };
     }

@@ -17,4 +17,7 @@ public enum Trouble
     LidLifted,
     RiceTooEarly,
     CalledAway,
+
+    /// <summary>A locked cooker that neither hisses nor whistles.</summary>
+    Silent,
 }

@@ -240,7 +240,7 @@ public sealed class Underway
         var notBefore = when.NotBefore is { } at && at > now ? at : now;
         if (when.After is { } what)
         {
-            return SeenAt(moment.Lane, what, since, when.Count) is { } seen
+            return SeenAt(moment.Lane, what, what == PotEvent.Whistle ? LockedAt(moment.Lane) : since, when.Count) is { } seen
                 ? when with { After = null, Delay = null, NotBefore = Instant.Max(notBefore, seen + (when.Delay ?? Duration.Zero)) }
                 : when with { NotBefore = notBefore };
         }
@@ -276,8 +276,12 @@ public sealed class Underway
     public Instant? SeenAt(string lane, PotEvent what, Instant? since, int count = 1) =>
         Sights(lane, what, since).Order().Skip(count - 1).Select(at => (Instant?)at).FirstOrDefault();
 
-    /// <summary>How many whistles of a lane were counted after an instant.</summary>
-    public int Whistles(string lane, Instant? since) => Sights(lane, PotEvent.Whistle, since).Count();
+    /// <summary>How many whistles of a lane were counted since its lid was locked.</summary>
+    public int Whistles(string lane) => Sights(lane, PotEvent.Whistle, LockedAt(lane)).Count();
+
+    /// <summary>When a lane's lid was last locked; null when it was not.</summary>
+    private Instant? LockedAt(string lane) =>
+        Deeds().Where(d => d.Action is CookAction.Pressurise && Moment.LaneOf(d.Action, Cook.Kitchen) == lane).Select(d => (Instant?)d.At).LastOrDefault();
 
     private IEnumerable<Instant> Sights(string lane, PotEvent what, Instant? since) =>
         _seen.OfType<Observation.Seen>().Where(s => s.What == what && IsIn(s.VesselId, lane) && (since is null || s.At >= since)).Select(s => s.At);

@@ -5,7 +5,7 @@ using NodaTime;
 namespace BrightKettle.Core.Stove;
 
 /// <summary>Something to see to beside the plan's own moments.</summary>
-/// <param name="Code">boil_over, still_lit, level or sticking.</param>
+/// <param name="Code">boil_over, still_lit, level, sticking or silent.</param>
 /// <param name="At">When it should be seen to.</param>
 public sealed record Visit(string Code, string VesselId, Instant At);
 
@@ -19,6 +19,9 @@ public static class Visits
     /// <summary>Whether the liquid still covers them.</summary>
     public const string Level = "level";
 
+    /// <summary>A locked cooker of which nothing is heard.</summary>
+    public const string Silent = "silent";
+
     /// <summary>A first boil foams for about so long (confidence C).</summary>
     private static readonly Duration Foams = Duration.FromMinutes(4);
 
@@ -30,6 +33,9 @@ public static class Visits
 
     /// <summary>A simmering pot's level is looked at so often (confidence D).</summary>
     private static readonly Duration Levels = Duration.FromMinutes(25);
+
+    /// <summary>No hiss and no whistle for so long after the heat: something is wrong with it (cooker manuals).</summary>
+    private static readonly Duration SilentFor = Duration.FromMinutes(15);
 
     /// <summary>Doneness from which a split thickens its pot.</summary>
     private const double Thickens = 70;
@@ -61,6 +67,12 @@ public static class Visits
         if (lastHeat is { } turned && pot.Flame is Flame.Gentle or Flame.Lowest && gas.Contains(pot.VesselId) && !Seen(evening, StillLit, pot.VesselId, turned))
         {
             list.Add(new(StillLit, pot.VesselId, turned + Settles));
+        }
+
+        if (pot.Locked && lastHeat is { } heated && pot.Flame != Flame.Off && evening.Pending.FirstOrDefault(m => m.Lane == pot.VesselId) is { When: { After: PotEvent.PressureUp or PotEvent.Whistle, Count: 1 } })
+        {
+            var asked = evening.Seen.Where(o => o is Observation.Checked { What: Silent }).Select(o => o.At).Append(heated).Max();
+            list.Add(new(Silent, pot.VesselId, asked + SilentFor));
         }
 
         if (ThickPot(standing) && pot is { Locked: false, RiceIn: false, Flame: not Flame.Off })

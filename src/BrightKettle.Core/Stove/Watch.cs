@@ -28,6 +28,11 @@ public sealed record Standing(
     Due? Table,
     PotSample? Pot);
 
+/// <summary>What putting something off comes to.</summary>
+/// <param name="Table">By how much later it is on the table; negative never, but for the run's own grain of seconds.</param>
+/// <param name="Run">The reference pot's run through it.</param>
+public sealed record PutOff(Duration Table, PotRun Run);
+
 /// <summary>Looks at an evening: learns from what was observed, then runs what is still to do.</summary>
 public sealed class Watch(Simulator simulator)
 {
@@ -57,6 +62,27 @@ public sealed class Watch(Simulator simulator)
     {
         ArgumentNullException.ThrowIfNull(evening);
         return _learner.Learn(Past(evening, now), [.. evening.Seen.Where(o => o.At <= now)]);
+    }
+
+    /// <summary>What it costs to do a moment so much later than it is due, in the reference pot; null where nothing is known of it.</summary>
+    public PutOff? Later(Standing standing, string momentId, Duration by)
+    {
+        ArgumentNullException.ThrowIfNull(standing);
+        var first = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == momentId, -1);
+        if (first < 0 || standing.Table is null || standing.Due.FirstOrDefault(d => d.MomentId == momentId) is not { } due)
+        {
+            return null;
+        }
+
+        var at = Instant.Max(due.At, standing.Now) + by;
+        var cook = standing.Cook with { Actions = [.. standing.Cook.Actions.Select((a, i) => i == first ? a with { When = a.When with { NotBefore = at } } : a)] };
+        if (CookRules.Check(cook) is not null)
+        {
+            return null;
+        }
+
+        var run = simulator.Run(cook, PotTraits.Reference(cook));
+        return run.StalledAt is not null ? null : new(Duration.FromSeconds(run.EndSeconds - standing.Forecast.Reference.EndSeconds), run);
     }
 
     /// <summary>The same evening with another course from now on, and what is known already.</summary>

@@ -169,9 +169,6 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
     /// <summary>Contents that a whistle is asked for, where nobody says: a dal for four.</summary>
     private static readonly Mass UsualContents = Mass.FromGrams(1200);
 
-    /// <summary>A medium flame after the first whistle.</summary>
-    private static readonly Power Medium = Power.FromWatts(550);
-
     private static Vessel Weight(WordsKitchen kitchen) => kitchen.Cooker
         ?? new("typical", "a 5 L cooker with a weight", Length.FromCentimetres(22), Volume.FromMillilitres(5000)) { Cooker = Cooker.Typical(CookerKind.Weight, 5000) };
 
@@ -183,7 +180,7 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         }
 
         var cooker = Weight(kitchen);
-        var times = new WhistleAnswers(simulator).Times(cooker, kitchen.Burner, UsualContents, Medium, count);
+        var times = new WhistleAnswers(simulator).Times(cooker, kitchen.Burner, UsualContents, PressureHold.MediumFlame(kitchen.Burner), count);
         var last = times[^1];
         return
         [
@@ -195,7 +192,7 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
     private List<VagueAnswer> ToWhistles(double minutes, WordsKitchen kitchen)
     {
         var cooker = Weight(kitchen);
-        var count = new WhistleAnswers(simulator).CountOf(cooker, kitchen.Burner, UsualContents, Medium, minutes);
+        var count = new WhistleAnswers(simulator).CountOf(cooker, kitchen.Burner, UsualContents, PressureHold.MediumFlame(kitchen.Burner), minutes);
         return [new("whistles", Math.Max(1, Math.Floor(count * 0.7)), count, Math.Ceiling(count * 1.3), "whistle", "C") { Of = cooker.Name }];
     }
 

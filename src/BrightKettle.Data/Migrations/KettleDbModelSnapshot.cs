@@ -235,6 +235,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("TEXT")
                         .HasColumnName("soaks_at");
 
+                    b.Property<bool>("StirsAtJoin")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("stirs_at_join");
+
                     b.Property<string>("StorageRule")
                         .IsRequired()
                         .HasColumnType("TEXT")

@@ -40,6 +40,9 @@ public sealed class HouseholdRow
 
     public bool KeepsSoakWater { get; set; }
 
+    /// <summary>What joins the pot is stirred in once; else it is left as it lies.</summary>
+    public bool StirsAtJoin { get; set; } = true;
+
     /// <summary>Whose rule of chilling and keeping holds: cautious, uk, us, au_nz or ca.</summary>
     public string StorageRule { get; set; } = "cautious";
 

@@ -21,6 +21,7 @@ public sealed record KitchenDto(
     string Salt,
     double SaltPercent,
     bool KeepsSoakWater,
+    bool StirsAtJoin,
     string StorageRule,
     int Version,
     IReadOnlyList<VesselDto> Vessels,
@@ -60,4 +61,5 @@ public sealed record KitchenChange(
     string Salt = "with_the_rice",
     double SaltPercent = 0.9,
     bool KeepsSoakWater = false,
-    string StorageRule = "cautious");
+    string StorageRule = "cautious",
+    bool StirsAtJoin = true);

@@ -3,11 +3,12 @@ using BrightKettle.Server.Formats;
 namespace BrightKettle.Server.Contracts;
 
 /// <summary>One step in the order in which it is done; the page words it.</summary>
-/// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish, table and others; at the stove also pressure_up and hard_over.</param>
+/// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish, table and others; at the stove also pressure_up, first_whistle and hard_over.</param>
 /// <param name="Early">Eight pots in ten come to it between this and late; equal to late where the clock decides.</param>
 public sealed record StepDto(string Kind, DateTimeOffset At, DateTimeOffset Early, DateTimeOffset Late, StepFactsDto Facts);
 
 /// <summary>Figures of a step; null where they do not belong to it.</summary>
+/// <param name="Count">Whistles after which it is done.</param>
 public sealed record StepFactsDto(
     double? Grams = null,
     double? Millilitres = null,
@@ -21,7 +22,8 @@ public sealed record StepFactsDto(
     string? Place = null,
     bool? Drained = null,
     string? Name = null,
-    int? Pieces = null);
+    int? Pieces = null,
+    int? Count = null);
 
 /// <summary>The moment of the join.</summary>
 public sealed record JoinDto(

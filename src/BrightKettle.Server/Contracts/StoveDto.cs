@@ -116,7 +116,15 @@ public sealed record StoveMomentDto(
     DateTimeOffset? DoneAt,
     Guid? DoneBy,
     JoinNowDto? Join,
-    BlockDto? Blocked);
+    BlockDto? Blocked,
+    PutOffDto? PutOff);
+
+/// <summary>What it costs to do it some minutes after it is due.</summary>
+/// <param name="Minutes">Put off by so many.</param>
+/// <param name="TableMinutes">The table is so many later.</param>
+/// <param name="PulseState">How the pulses then come to the table; null where that changes nothing.</param>
+/// <param name="RiceState">The same of the rice.</param>
+public sealed record PutOffDto(double Minutes, double TableMinutes, string? PulseState, string? RiceState);
 
 /// <summary>One action, to be worded.</summary>
 /// <param name="Name">Of the ingredient, where it has one.</param>
@@ -135,7 +143,7 @@ public sealed record WaitDto(string? Event, int Count, int Seen, LookForDto? Loo
 public sealed record LookForDto(string Ingredient, string Name, string Kind, string State, double EveryMinutes, int? EnoughChalky);
 
 /// <summary>Something to see to.</summary>
-/// <param name="Code">boil_over, still_lit, level, sticking or second_half.</param>
+/// <param name="Code">boil_over, still_lit, level, sticking, silent or second_half.</param>
 /// <param name="Ingredient">For second_half: an extra of the catalogue.</param>
 public sealed record VisitDto(string Code, string VesselId, string VesselName, DateTimeOffset At, string? Ingredient = null, string? Name = null, double? Grams = null);
 
@@ -184,6 +192,7 @@ public sealed record AfterDto(
     bool TooLate);
 
 /// <summary>An answer to a trouble or to being late.</summary>
+/// <param name="SoftLaterMinutes">For a look under a lid: so much later the pulses are soft; negative for earlier.</param>
 /// <param name="Code">Chosen by it.</param>
 public sealed record StoveAnswerDto(
     string Code,
@@ -195,6 +204,7 @@ public sealed record StoveAnswerDto(
     double? Minutes,
     SpanOfTimeDto? Table,
     double? LaterMinutes,
+    double? SoftLaterMinutes,
     string? PulseState,
     string? RiceState,
     double? ShareTender);

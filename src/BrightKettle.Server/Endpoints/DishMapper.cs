@@ -90,6 +90,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 Salt = little > 0 ? SaltSchool.AtTheTable : salt,
                 SaltPercent = kitchen.HouseWays.SaltPercent,
                 KeepsSoakWater = dto.KeepsSoakWater ?? kitchen.HouseWays.KeepsSoakWater,
+                StirsAtJoin = kitchen.HouseWays.StirsAtJoin,
                 LittleOnes = little,
                 BurnerCount = Math.Max(1, kitchen.Burners.Count),
             };
@@ -279,4 +280,4 @@ public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWa
 }
 
 /// <summary>The household's choice where cooks disagree.</summary>
-public sealed record HouseWays(SaltSchool Salt, double SaltPercent, bool KeepsSoakWater);
+public sealed record HouseWays(SaltSchool Salt, double SaltPercent, bool KeepsSoakWater, bool StirsAtJoin);

@@ -77,6 +77,7 @@ public static class KitchenEndpoints
         row.SaltSchool = change.Salt;
         row.SaltPercent = change.SaltPercent;
         row.KeepsSoakWater = change.KeepsSoakWater;
+        row.StirsAtJoin = change.StirsAtJoin;
         row.StorageRule = change.StorageRule;
         row.Version++;
         await db.SaveChangesAsync(cancel);
@@ -244,6 +245,7 @@ public static class KitchenEndpoints
             row.SaltSchool,
             row.SaltPercent,
             row.KeepsSoakWater,
+            row.StirsAtJoin,
             row.StorageRule,
             row.Version,
             [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10, v.Cooker is { } c ? CookWriter.Word(c.Kind) : null))],

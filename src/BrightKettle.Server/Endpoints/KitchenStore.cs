@@ -38,7 +38,7 @@ public static class KitchenStore
         HardnessMilligramsPerLitre = row.HardnessMilligramsPerLitre,
     };
 
-    private static HouseWays HouseWaysOf(HouseholdRow row) => new(SaltOf(row.SaltSchool) ?? SaltSchool.WithTheRice, row.SaltPercent, row.KeepsSoakWater);
+    private static HouseWays HouseWaysOf(HouseholdRow row) => new(SaltOf(row.SaltSchool) ?? SaltSchool.WithTheRice, row.SaltPercent, row.KeepsSoakWater, row.StirsAtJoin);
 
     /// <summary>The school of salting that a word means, or null.</summary>
     public static SaltSchool? SaltOf(string word) => Enum.GetValues<SaltSchool>().Where(s => CookWriter.Word(s) == word).Select(s => (SaltSchool?)s).FirstOrDefault();

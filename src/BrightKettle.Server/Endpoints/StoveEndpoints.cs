@@ -28,6 +28,7 @@ public static class StoveEndpoints
         routes.MapPost("/api/stove/{id:guid}/entries", Tell);
         routes.MapGet("/api/stove/{id:guid}/record", Record);
         routes.MapGet("/api/stove/{id:guid}/late", Late);
+        routes.MapGet("/api/stove/{id:guid}/look", Look);
         routes.MapPost("/api/stove/{id:guid}/trouble", Help);
         routes.MapPost("/api/stove/{id:guid}/finish", Finish);
     }
@@ -179,13 +180,17 @@ public static class StoveEndpoints
         Guid id, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel) =>
         Answer(id, null, null, null, db, catalogue, desk, cancel);
 
+    /// <summary>What a look under a lid that is locked, or is to be locked next, costs; empty where no lid is in the way.</summary>
+    public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Look(
+        Guid id, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel) =>
+        Answer(id, StoveDesk.Look, null, null, db, catalogue, desk, cancel);
+
     /// <summary>What can be done about what is seen, the best first.</summary>
     public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Help(
         Guid id, StoveTrouble seen, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel)
     {
         var checks = new FieldChecks();
-        var trouble = StoveTeller.TroubleOf(seen.Trouble);
-        if (trouble is null)
+        if (StoveTeller.TroubleOf(seen.Trouble) is null)
         {
             checks.Add("request.unknown_word", "trouble");
         }
@@ -202,11 +207,11 @@ public static class StoveEndpoints
 
         return checks.Any
             ? Task.FromResult<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>>(KettleProblems.Invalid(checks))
-            : Answer(id, trouble, seen.Minutes, seen.Percent, db, catalogue, desk, cancel);
+            : Answer(id, seen.Trouble, seen.Minutes, seen.Percent, db, catalogue, desk, cancel);
     }
 
     private static async Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Answer(
-        Guid id, Trouble? trouble, double? minutes, double? percent, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel)
+        Guid id, string? about, double? minutes, double? percent, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel)
     {
         if (await StoredEvening.ReadAsync(db, catalogue, id, cancel) is not { } stored)
         {
@@ -214,7 +219,7 @@ public static class StoveEndpoints
         }
 
         var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var (now, answers) = desk.Answers(stored, kitchen, trouble, minutes, percent);
+        var (now, answers) = desk.Answers(stored, kitchen, about, minutes, percent);
         return TypedResults.Ok<IReadOnlyList<StoveAnswerDto>>([.. answers.Select(a => StoveSentences.For(a, now))]);
     }
 

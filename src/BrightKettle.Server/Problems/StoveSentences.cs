@@ -41,6 +41,10 @@ public static class StoveSentences
         ["crush"] = ("Crush a ladle of them", "Against the side of the pot: about one step thicker."),
         ["thin"] = ("Boiling water, stir", "It thickens again as it cools."),
         ["swap"] = ("Swap liquid for fresh water", "Pour off so much and put boiling water in its place."),
+        [Peek.LookAndLock] = ("Look, then lock it again", "Heat off, left alone until the pin is down. Taste five, then vent, lid and full heat again; the minutes are those after it."),
+        [Peek.OpenForGood] = ("Open it now and finish without", "Heat off, left alone until the pin is down; then a lively simmer, looked at until they are soft."),
+        [Peek.StayOpen] = ("Leave the lid unlocked", "A lively simmer, looked at until they are soft."),
+        ["off_and_alone"] = ("Heat off, leave it alone", "Only when it has cooled and the pin is down: open, look at ring, vent and liquid; then lock it again, so long under pressure."),
         ["more_plain"] = ("Serve it with more plain food", "Unsalted rice, potato or pulses beside it, so much by weight."),
     };
 
@@ -52,14 +56,6 @@ public static class StoveSentences
         ArgumentNullException.ThrowIfNull(now);
         var (title, text) = Answers.TryGetValue(answer.Code, out var words) ? words : throw new InvalidOperationException($"No words for the answer {answer.Code}.");
         var caution = answer.Caution is { } code ? $" {CautionTexts.For(code).Text}" : string.Empty;
-        var run = answer.After.Forecast.Reference;
-        string? State<T>()
-            where T : Ingredient
-        {
-            var at = answer.After.Cook.Ingredients.ToList().FindIndex(i => i is T);
-            return at < 0 || run.Final[at].Vessel < 0 ? null : CookWriter.Word(Doneness.Felt(run.Final[at].Doneness, answer.After.Cook.Ingredients[at] is PulseIngredient p ? p.Pulse.FallsApartAt : null));
-        }
-
         var table = answer.After.Table;
         return new(
             answer.Code,
@@ -70,10 +66,24 @@ public static class StoveSentences
             answer.Temperature?.Celsius,
             answer.For?.TotalMinutes,
             table is null ? null : new(table.Early.ToDateTimeOffset(), table.At.ToDateTimeOffset(), table.Late.ToDateTimeOffset()),
-            table is null || now.Table is null ? null : Math.Round((table.At - now.Table.At).TotalMinutes),
-            State<PulseIngredient>(),
-            State<RiceIngredient>(),
+            table is null || now.Table is null ? null : Whole(table.At - now.Table.At),
+            answer.Costs is { } costs ? Whole(costs) : null,
+            FeltAtTable<PulseIngredient>(answer.After.Cook, answer.After.Forecast.Reference),
+            FeltAtTable<RiceIngredient>(answer.After.Cook, answer.After.Forecast.Reference),
             Math.Round(answer.After.Forecast.ShareTender, 2));
+    }
+
+    /// <summary>Whole minutes, never a minus nought.</summary>
+    private static double Whole(Duration span) => Math.Round(span.TotalMinutes) + 0.0;
+
+    /// <summary>The state in which the first ingredient of a kind ends; null where there is none in a pot.</summary>
+    public static string? FeltAtTable<T>(Cook cook, PotRun run)
+        where T : Ingredient
+    {
+        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(run);
+        var at = cook.Ingredients.ToList().FindIndex(i => i is T);
+        return at < 0 || run.Final[at].Vessel < 0 ? null : CookWriter.Word(Doneness.Felt(run.Final[at].Doneness, cook.Ingredients[at] is PulseIngredient p ? p.Pulse.FallsApartAt : null));
     }
 
     /// <summary>What the last entry changed: the table, the join, the bag.</summary>

@@ -57,7 +57,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Hot(Within(d.Millilitres, 0, 40_000, "millilitres")), Word<LiquorBy>("what", d.What))),
             "over_bed" => Saw(new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))),
             "sticks" => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
-            "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
+            "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level or Visits.Silent => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
             "vent_clear" => Saw(new Observation.VentClear(at)),
             "probed" => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
             "water" => Extra(new CookAction.AddWater(When.Next, Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")), Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius")))),

@@ -46,7 +46,7 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
     {
         var melting = stored.Started.MeltingIsWelcome;
         var standing = _watch.Look(stored.Evening, now, melting);
-        return StoveMapper.Map(stored, standing, Changes(stored, kitchen, now, melting), kitchen);
+        return StoveMapper.Map(stored, standing, Changes(stored, kitchen, now, melting), kitchen, _watch);
     }
 
     /// <summary>A change is worth a word for so long.</summary>
@@ -64,8 +64,12 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
         return now - told > News ? [] : StoveSentences.Changes(_watch.Look(stored.Before(catalogue), told, melting), _watch.Look(stored.Evening, told, melting), kitchen.Household);
     }
 
-    /// <summary>What can be done about being late, or about a trouble, with the evening as it stands; nothing when the dish cannot be had in this kitchen any more.</summary>
-    public (Standing Now, IReadOnlyList<Answer> Answers) Answers(StoredEvening stored, KitchenState kitchen, Trouble? trouble, double? minutes, double? percent)
+    /// <summary>Asks for a look under a lid instead of for an answer to a trouble.</summary>
+    public const string Look = "look";
+
+    /// <summary>What can be done about being late, about a trouble or a locked lid, with the evening as it stands; nothing when the dish cannot be had in this kitchen any more.</summary>
+    /// <param name="about">A trouble's word, <see cref="Look"/>, or null for being late.</param>
+    public (Standing Now, IReadOnlyList<Answer> Answers) Answers(StoredEvening stored, KitchenState kitchen, string? about, double? minutes, double? percent)
     {
         ArgumentNullException.ThrowIfNull(stored);
         var now = _watch.Look(stored.Evening, Now, stored.Started.MeltingIsWelcome, Rescue.Pots);
@@ -75,8 +79,8 @@ public sealed class StoveDesk(PulseCatalogue catalogue, Simulator simulator, Tim
             return (now, []);
         }
 
-        return (now, trouble is { } seen
-            ? new Rescue(simulator, _watch).For(stored.Evening, Now, seen, dish, minutes, percent)
+        return (now, about == Look ? new Peek(simulator, _watch).For(now, dish)
+            : StoveTeller.TroubleOf(about) is { } seen ? new Rescue(simulator, _watch).For(stored.Evening, Now, seen, dish, minutes, percent)
             : new Late(simulator, _watch).For(now, dish));
     }
 

@@ -16,6 +16,12 @@ namespace BrightKettle.Server.Stove;
 /// <summary>From a standing of the core to what the page shows. Rounds and names; computes nothing.</summary>
 public static class StoveMapper
 {
+    /// <summary>What rings may be put off by so much.</summary>
+    private static readonly Duration Snooze = Duration.FromMinutes(3);
+
+    /// <summary>What is due within this may ring before the state is asked for again.</summary>
+    private static readonly Duration Soon = Duration.FromMinutes(15);
+
     private const double Low = 0.1;
     private const double High = 0.9;
 
@@ -28,15 +34,16 @@ public static class StoveMapper
     /// <summary>Minutes that a look under a locked lid costs: release and coming up again (10 to 20, confidence C).</summary>
     private const double LookUnderPressure = 15;
 
-    public static StoveDto Map(StoredEvening stored, Standing standing, IReadOnlyList<DifferenceDto> changes, KitchenState kitchen)
+    public static StoveDto Map(StoredEvening stored, Standing standing, IReadOnlyList<DifferenceDto> changes, KitchenState kitchen, Watch watch)
     {
         ArgumentNullException.ThrowIfNull(stored);
         ArgumentNullException.ThrowIfNull(standing);
         ArgumentNullException.ThrowIfNull(kitchen);
+        ArgumentNullException.ThrowIfNull(watch);
         var started = stored.Started;
         var evening = standing.Evening;
         var served = evening.ServedAt;
-        var moments = Moments(stored, standing, kitchen);
+        var moments = Moments(stored, standing, kitchen, watch);
         var late = standing.Table is { } table && served is null ? (table.At - Instant.FromDateTimeOffset(started.WantedAt)).TotalMinutes : 0;
         return new(
             stored.Row.Id,
@@ -99,7 +106,7 @@ public static class StoveMapper
             Math.Round(v.Vessel.HeightCentimetres, 1))),
     ];
 
-    private static List<StoveMomentDto> Moments(StoredEvening stored, Standing standing, KitchenState kitchen)
+    private static List<StoveMomentDto> Moments(StoredEvening stored, Standing standing, KitchenState kitchen, Watch watch)
     {
         var evening = standing.Evening;
         var first = new HashSet<string>();
@@ -127,22 +134,42 @@ public static class StoveMapper
                 status.DoneAt?.ToDateTimeOffset(),
                 status.DoneBy,
                 waiting && due is not null && moment.Actions.OfType<CookAction.Measure>().FirstOrDefault(a => a.Mark == Marks.Measure) is { } measure ? Join(standing, measure, due) : null,
-                leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve)) ? StoveGates.Before(evening, moment, standing.Now, kitchen) : null));
+                leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve)) ? StoveGates.Before(evening, moment, standing.Now, kitchen) : null,
+                waiting && due is not null && (leads || due.At - standing.Now < Soon) ? PutOffOf(standing, moment, watch) : null));
         }
 
         return [.. list.OrderBy(m => m.DoneAt ?? m.Due?.At ?? DateTimeOffset.MaxValue)];
+    }
+
+    /// <summary>What putting a moment off by one press of the alarm costs; null where nothing is known of it.</summary>
+    private static PutOffDto? PutOffOf(Standing standing, Moment moment, Watch watch)
+    {
+        if (watch.Later(standing, moment.Id, Snooze) is not { } later)
+        {
+            return null;
+        }
+
+        string? Changed<T>()
+            where T : Ingredient =>
+            StoveSentences.FeltAtTable<T>(standing.Cook, later.Run) is { } then && then != StoveSentences.FeltAtTable<T>(standing.Cook, standing.Forecast.Reference) ? then : null;
+        return new(Snooze.TotalMinutes, Math.Max(0, Math.Round(later.Table.TotalMinutes)), Changed<PulseIngredient>(), Changed<RiceIngredient>());
     }
 
     /// <summary>Moments that a plan does not list but a cook stands by; null for those that their deeds tell well enough.</summary>
     private static StepDto? Unplanned(Underway evening, Moment moment, Instant at)
     {
         var then = evening.Moments.Select(m => m.Moment).SkipWhile(m => m.Id != moment.Id).Skip(1).FirstOrDefault(m => m.Lane == moment.Lane);
-        StepDto Make(string kind) => new(kind, at.ToDateTimeOffset(), at.ToDateTimeOffset(), at.ToDateTimeOffset(), new(Minutes: then?.When.Delay?.TotalMinutes));
+        StepDto Make(string kind, string? flame = null) => new(kind, at.ToDateTimeOffset(), at.ToDateTimeOffset(), at.ToDateTimeOffset(), new(Minutes: then?.When.Delay?.TotalMinutes, Place: flame, Count: Counted(then)));
         return moment.When.After == PotEvent.PressureUp ? Make("pressure_up")
+            : moment.When is { After: PotEvent.Whistle, Count: 1 } && !moment.Has(Marks.HoldOver) ? Make("first_whistle", Medium(moment))
             : moment.Has(Marks.HardBoilOver) ? Make("hard_over")
             : moment.Has(Marks.Boils) ? Make("boil")
             : null;
     }
+
+    private static int? Counted(Moment? moment) => moment?.When is { After: PotEvent.Whistle, Count: var n } ? n : null;
+
+    private static string Medium(Moment moment) => moment.Actions[0] is CookAction.Heat { Net: not null } ? "medium" : "low";
 
     /// <summary>The step that names the moment: the one that is more than a pinch or a leaf.</summary>
     private static StepDto? MainStep(IReadOnlyList<StepDto> steps) =>
@@ -151,7 +178,6 @@ public static class StoveMapper
     private static WaitDto Waits(Standing standing, Moment moment, bool leads)
     {
         var evening = standing.Evening;
-        var since = evening.LastDone(moment.Lane)?.DoneAt;
         var when = moment.When;
         var at = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == moment.Id, -1);
         var now = at >= 0 ? standing.Cook.Actions[at].When : when;
@@ -160,7 +186,7 @@ public static class StoveMapper
         return new(
             now.After is { } what && leads ? CookWriter.Word(what) : null,
             when.Count,
-            when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane, since) : 0,
+            when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane) : 0,
             look,
             leads && now.NotBefore is { } clock && clock > standing.Now ? clock.ToDateTimeOffset() : null,
             locked ? LookUnderPressure : 0,
@@ -206,6 +232,7 @@ public static class StoveMapper
             CookAction.AddWater a => Make("water", millilitres: Cold(a.Water, a.Temperature.Celsius), celsius: a.Temperature.Celsius),
             CookAction.AddSalt a => Make("salt", grams: Math.Round(a.Salt.Grams)),
             CookAction.Measure a => Make("measure", millilitres: Round(Millilitres(a.Liquor.Grams))),
+            CookAction.Heat { Net: not null } => Make("flame", flame: "medium"),
             CookAction.Heat a => Make("flame", flame: CookWriter.Word(a.Flame)),
             CookAction.Cover a => Make("lid", lid: CookWriter.Word(a.Lid)),
             CookAction.Pressurise => Make("lock"),

@@ -109,8 +109,7 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
     /// <summary>What was chosen is worked out and stored as it is, so that a later model changes nothing of it.</summary>
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Chosen(StoredEvening stored, StoveEntry entry)
     {
-        var trouble = TroubleOf(entry.State);
-        var (_, answers) = desk.Answers(stored, kitchen, trouble, entry.Count, entry.Grams);
+        var (_, answers) = desk.Answers(stored, kitchen, entry.State, entry.Count, entry.Grams);
         if (answers.FirstOrDefault(a => a.Code == entry.What) is not { } answer)
         {
             return ("stove.no_such_answer", Sentences.For("stove.no_such_answer"), []);

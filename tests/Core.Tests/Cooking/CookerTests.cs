@@ -100,6 +100,27 @@ public class CookerTests
         watts: watts).Run();
 
     [Fact]
+    public void A_cooker_that_is_opened_at_the_boil_and_kept_on_the_flame_boils()
+    {
+        var run = Cook(
+            Cooker(CookerKind.Spring, 6),
+            [Pulse("navy", 200)],
+            [
+                Add("p"),
+                Water(1500),
+                new CookAction.Pressurise(When.Next),
+                Heat(Flame.Full),
+                Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(3))),
+                new CookAction.Release(When.Next, ReleaseKind.Natural),
+                Heat(Flame.Lively, When.Once(PotEvent.PinDown)),
+                Heat(Flame.Off, When.Once(PotEvent.Boils)),
+                Serve(When.Next),
+            ]).Run();
+        Assert.Null(run.StalledAt);
+        Assert.InRange(run.Nth(PotEvent.Boils, 2)!.Value - run.Nth(PotEvent.PinDown)!.Value, 0, 120);
+    }
+
+    [Fact]
     public void The_first_whistle_comes_in_4_to_10_minutes_and_the_fourth_some_7_later()
     {
         // Medium flame after the first: 1.5 to 3.5 min a whistle.

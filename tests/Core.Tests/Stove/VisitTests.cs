@@ -88,7 +88,7 @@ public sealed class VisitTests
         var lock_ = new Entry.Done(Guid.CreateVersion7(), lit, start.Moments[0].Moment.Id);
         Entry Whistle(double minute) => Saw(new Observation.Seen(lit + Min(minute), PotEvent.Whistle));
         var three = new Underway(cook, [lock_, Whistle(9), Whistle(11), Whistle(13)]);
-        Assert.Equal(3, three.Whistles("drum", lit));
+        Assert.Equal(3, three.Whistles("drum"));
         var off = three.Moments[1].Moment;
         Assert.True(Eye.Look(three, lit + Min(13.5), true).Due.First(d => d.MomentId == off.Id).At >= lit + Min(13.5));
         var four = new Underway(cook, [lock_, Whistle(9), Whistle(11), Whistle(13), Whistle(15)]);

@@ -62,7 +62,8 @@ internal static class HeatStep<T>
         var under = T.Less(celsius, ceiling);
         next = T.Where(T.Less(ceiling - T.All(2e-3f), next) & T.Less(T.All(0), net), ceiling, next);
         next.Store(ref g.Row<T>(v + Layout.Celsius));
-        var arrived = under & T.Less(ceiling - T.All(1e-3f), next);
+        // A pot that was opened, or filled, at the very boil arrives as well: it need not rise first.
+        var arrived = T.Less(T.All(0), net) & T.Less(ceiling - T.All(1e-3f), next);
         var boiling = T.Load(ref g.Row<T>(v + Layout.Boiling));
         var cooled = T.Less(next, ceiling - T.All(0.5f));
         var fresh = T.Where(arrived & T.Less(boiling, T.All(0.5f)), T.All(1), T.All(0));

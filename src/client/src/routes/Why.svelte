@@ -26,6 +26,10 @@
       text: 'It decides the rice, and a third of a litre of it hides between the beans where no ruler sees it. Tip it into a jug once.',
     },
     {
+      title: 'Why stir the rice once, or not at all?',
+      text: 'One stir spreads it, so that no grain lies dry; after that each stir breaks grains and thickens the liquid. Laid on top and left, long grains stay whole and the top ones firmer. Cooks do both; My pots keeps your way. The evidence is rough, and the forecast sees no difference.',
+    },
+    {
       title: 'Why drain and chill in the morning?',
       text: 'Beans in water at room temperature turn after about twelve hours, sooner in a warm kitchen. Drained and cold they keep until you cook.',
     },

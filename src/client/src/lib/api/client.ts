@@ -155,6 +155,7 @@ export const api = {
       }),
     ),
   late: (id: string) => answer(http.GET('/api/stove/{id}/late', at(id))),
+  lookInside: (id: string) => answer(http.GET('/api/stove/{id}/look', at(id))),
   trouble: (id: string, body: Schemas['StoveTrouble']) =>
     answer(http.POST('/api/stove/{id}/trouble', { ...at(id), body })),
   finishStove: (id: string, body: Schemas['CookMark']) =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { StoveMoment, StoveState } from '../api/client';
-import { away, countdown, deedsLine, isThere, nowSentence, toldLine } from './stove';
+import { away, countdown, deedsLine, isThere, lookFor, nowSentence, putOffLine, toldLine } from './stove';
 
 const waits = { event: null, count: 1, seen: 0, look: null, notBefore: null, priced: 0, delayMinutes: null };
 const moment = (more: Partial<StoveMoment>): StoveMoment =>
@@ -23,6 +23,14 @@ const look = {
 };
 
 describe('words at the stove', () => {
+  it('say what putting off costs: the table, and what is felt there', () => {
+    const off = { minutes: 3, tableMinutes: 0, pulseState: null, riceState: null };
+    expect(putOffLine(off)).toBe('In 3 min: the table stays');
+    expect(putOffLine({ ...off, tableMinutes: 4, riceState: 'falling_apart' })).toBe(
+      'In 3 min: table 4 min later, rice falling apart',
+    );
+  });
+
   it('ask for an event, a count or a hand', () => {
     expect(nowSentence(moment({ waits: { ...waits, event: 'boils' } }), evening, true)).toBe(
       'Wait for the full boil',
@@ -30,6 +38,11 @@ describe('words at the stove', () => {
     expect(
       nowSentence(moment({ waits: { ...waits, event: 'whistle', count: 4, seen: 2 } }), evening, true),
     ).toBe('Count the whistles: 2 of 4');
+    expect(nowSentence(moment({ waits: { ...waits, event: 'whistle' } }), evening, true)).toBe(
+      'Wait for the first whistle',
+    );
+    expect(lookFor('soft')).toBe('Wanted: “soft”');
+    expect(lookFor('hard')).toContain('Any answer');
     expect(nowSentence(moment({ waits: { ...waits, look } }), evening, true)).toBe(
       'Of five, how many are still chalky?',
     );

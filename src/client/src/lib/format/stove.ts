@@ -32,6 +32,7 @@ const flames: Record<string, string> = {
   off: 'flame off',
   lowest: 'the lowest flame',
   gentle: 'lowest flame that still bubbles',
+  medium: 'medium flame',
   lively: 'a lively simmer',
   rolling: 'a rolling boil',
   full: 'full flame',
@@ -83,6 +84,8 @@ function deed(d: StoveDeed): string | null {
       return 'leave it alone until the pin is down';
     case 'move':
       return `all of it over into the ${d.to}`;
+    case 'stir':
+      return 'stir once';
     case 'mash':
       return `crush a ladle of the ${name}`;
     case 'serve':
@@ -121,7 +124,8 @@ const ofKind = (kind: string) => (kind === 'rice' ? 'rice' : 'pulses');
 /** The one big sentence. */
 export function nowSentence(moment: StoveMoment, state: StoveState, dueNow: boolean): string {
   const { event, look, count, seen } = moment.waits;
-  if (event === 'whistle') return `${waitingFor.whistle}: ${seen} of ${count}`;
+  if (event === 'whistle')
+    return count === 1 ? 'Wait for the first whistle' : `${waitingFor.whistle}: ${seen} of ${count}`;
   if (event) return waitingFor[event] ?? 'Wait';
   if (look && dueNow)
     return look.enoughChalky !== null && look.enoughChalky !== undefined && look.kind === 'pulse'
@@ -132,7 +136,20 @@ export function nowSentence(moment: StoveMoment, state: StoveState, dueNow: bool
 }
 
 /** The state that is waited for, with how to tell. */
-export const lookFor = (state: string): string => `Wanted: “${felt[state] ?? state}”`;
+export const lookFor = (state: string): string =>
+  state === 'hard'
+    ? 'Any answer will do: it tells how long they still need.'
+    : `Wanted: “${felt[state] ?? state}”`;
+
+/** What putting a moment off costs, as it stands on the button. */
+export function putOffLine(off: NonNullable<StoveMoment['putOff']>): string {
+  const table = off.tableMinutes > 0 ? `table ${off.tableMinutes} min later` : 'the table stays';
+  const rice = off.riceState
+    ? `, rice ${felt[off.riceState]?.replace('chalky', 'hard') ?? off.riceState}`
+    : '';
+  const pulses = off.pulseState ? `, pulses ${felt[off.pulseState] ?? off.pulseState}` : '';
+  return `In ${off.minutes} min: ${table}${pulses}${rice}`;
+}
 
 /** Answers of a hand, in the cook's words. */
 export const handStates: { id: string; pulse: string; rice: string }[] = [
@@ -164,6 +181,11 @@ export const visits: Record<string, { ask: string; hint: string; fine: string }>
     hint: 'Compare with the pot drawn beside.',
     fine: 'Well over them',
   },
+  silent: {
+    ask: 'Nothing heard for 15 minutes?',
+    hint: 'No hiss, no whistle: something is wrong with ring, vent or liquid.',
+    fine: 'It hisses',
+  },
   second_half: {
     ask: 'The rest goes in',
     hint: 'What was kept back for now.',
@@ -192,6 +214,7 @@ export const troubles: { id: string; name: string; minutes?: boolean; percent?: 
   { id: 'lid_lifted', name: 'Lid was off', minutes: true },
   { id: 'rice_too_early', name: 'Rice in too early' },
   { id: 'called_away', name: 'I must go', minutes: true },
+  { id: 'silent', name: 'No pressure comes' },
 ];
 
 /** `in 12 min`, `now`, `4 min late`, `in 2 h 5 min`. */

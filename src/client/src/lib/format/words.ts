@@ -120,18 +120,26 @@ export function stepLine(step: Step, plan: DinnerWords): Line {
     case 'lock':
       return {
         title: 'Look through the vent, lock the lid',
-        detail: `${millilitres(f.millilitres ?? 0)} of water went in; full heat until the pressure is up`,
+        detail: `${millilitres(f.millilitres ?? 0)} of water went in; full heat until ${f.place === 'whistle' ? 'the first whistle' : 'the pressure is up'}`,
       };
     case 'pressure_up':
       return {
         title: 'Pressure is up: turn down',
         detail: `just enough to hold it${f.minutes ? `, ${f.minutes} min from now` : ''}; an electric cooker does so by itself`,
       };
+    case 'first_whistle':
+      return {
+        title:
+          f.place === 'medium' ? 'First whistle: medium flame' : 'First whistle: lowest flame that holds it',
+        detail: f.count ? `heat off after ${f.count} in all` : f.minutes ? `${f.minutes} min from now` : '',
+      };
     case 'hard_over':
       return { title: 'Hard boil over: down to a lively simmer', detail: 'skim, lid ajar' };
     case 'hold_over':
       return {
-        title: `Held ${f.minutes} min: heat off`,
+        title: f.count
+          ? `${f.count === 1 ? 'First whistle' : `${f.count} whistles`}: heat off`
+          : `Held ${f.minutes} min: heat off`,
         detail: 'leave it alone until the pin is down by itself',
       };
     case 'opened':

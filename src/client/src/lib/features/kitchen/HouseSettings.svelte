@@ -21,6 +21,7 @@
     salt: kitchen.salt,
     saltPercent: kitchen.saltPercent,
     keepsSoakWater: kitchen.keepsSoakWater,
+    stirsAtJoin: kitchen.stirsAtJoin,
     storageRule: kitchen.storageRule,
   });
   let problem = $state<Problem | null>(null);
@@ -122,6 +123,17 @@
         </label>
       {/each}
     </fieldset>
+    <label class="text-sm font-semibold"
+      >Rice, when it goes in<select class="select w-full text-base" bind:value={form.stirsAtJoin}>
+        <option value={true}>stirred in once</option>
+        <option value={false}>laid on top, left alone</option>
+      </select>
+      <span class="block font-normal"
+        >{form.stirsAtJoin
+          ? 'Even liquid for all grains; long grain may break (rough).'
+          : 'Whole grains; the top ones stay firmer (rough).'}</span
+      ></label
+    >
     <label class="flex items-center gap-3 font-semibold">
       <input class="checkbox checkbox-primary" type="checkbox" bind:checked={form.keepsSoakWater} />
       The soak water goes in too, where it may

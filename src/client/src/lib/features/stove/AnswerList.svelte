@@ -16,9 +16,15 @@
       a.grams ? grams(a.grams) : null,
       a.minutes ? `${Math.round(a.minutes)} min` : null,
     ].filter(Boolean);
+  /** Nothing is said where there was no table before. */
+  const soft = (a: StoveAnswer) =>
+    a.softLaterMinutes
+      ? `Soft about ${Math.abs(a.softLaterMinutes)} min ${a.softLaterMinutes > 0 ? 'later' : 'earlier'}. `
+      : '';
   const cost = (a: StoveAnswer) => {
-    const later = a.laterMinutes ?? 0;
-    return later === 0 ? 'the table stays' : `${Math.abs(later)} min ${later > 0 ? 'later' : 'earlier'}`;
+    const later = a.laterMinutes;
+    if (later === null || later === undefined) return '';
+    return later === 0 ? ', the table stays' : `, ${Math.abs(later)} min ${later > 0 ? 'later' : 'earlier'}`;
   };
 </script>
 
@@ -31,9 +37,11 @@
       {/if}
       <p class="text-lg">{answer.text}</p>
       <p class="mt-1 text-lg">
-        {#if answer.table}Table {range(answer.table.early, answer.table.late, evening.zone)}, {cost(
-            answer,
-          )}.{/if}
+        {soft(answer)}{#if answer.table}Table {range(
+            answer.table.early,
+            answer.table.late,
+            evening.zone,
+          )}{cost(answer)}.{/if}
         {#if answer.pulseState}Pulses {felt[answer.pulseState]}{answer.riceState
             ? `, rice ${felt[answer.riceState]?.replace('chalky', 'hard')}`
             : ''}.{/if}

@@ -30,6 +30,7 @@
   const found = $derived(measured ?? join.foundMillilitres.mid);
   const add = $derived(Math.round((join.neededMillilitres - found) / 10) * 10);
   const rice = $derived(evening.order !== 'rice_first');
+  const stirs = $derived(moment.deeds.some((d) => d.do === 'stir'));
   const rinse = $derived(rice && evening.riceRinse !== 'no');
 
   function done(minutesAgo = 0) {
@@ -102,7 +103,8 @@
         evening,
       ).length
         ? '. '
-        : ''}Stir once, then not again. Taste the liquid: it should be a little too salty. Lid on, full flame.
+        : ''}{stirs ? 'Stir once, then not again.' : 'Lay it on top, level, and do not stir.'} Taste the liquid:
+      it should be a little too salty. Lid on, full flame.
     </span>
   </li>
 </ol>

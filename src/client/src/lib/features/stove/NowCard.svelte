@@ -14,6 +14,7 @@
   import type { Stove } from '../../state/stove/stove.svelte';
   import EarlierPicker from './EarlierPicker.svelte';
   import JoinPanel from './JoinPanel.svelte';
+  import LookInside from './LookInside.svelte';
   import LookQuestion from './LookQuestion.svelte';
   import SignPicture from './SignPicture.svelte';
 
@@ -41,6 +42,7 @@
       : null,
   );
   const serve = $derived(moment.deeds.some((d) => d.do === 'serve'));
+  const locks = $derived(moment.deeds.some((d) => d.do === 'lock'));
   const zone = $derived(evening.zone);
 
   function done(minutesAgo = 0) {
@@ -75,13 +77,11 @@
     <p class="display mt-2 text-5xl tabular-nums" role="timer">{countdown(left)}</p>
     <p class="mt-3 text-xl">Then: {line.title}</p>
     <div class="mt-4 flex flex-wrap gap-3">
-      {#if moment.waits.priced}
-        <p class="basis-full">A look under this lid costs 10 to 20 minutes.</p>
-      {/if}
       <button class="btn stove-btn" onclick={() => (early = true)}>Do it now already</button>
       <button class="btn stove-btn btn-ghost" onclick={() => (earlier = true)}>It is done already…</button>
     </div>
     {#if earlier}<EarlierPicker onpick={done} />{/if}
+    {#if moment.waits.priced}<LookInside {stove} {evening} locked />{/if}
   {:else}
     <h1 id="now" class="now mt-1">{nowSentence(moment, evening, true)}</h1>
     {#if waits}
@@ -108,6 +108,7 @@
         <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It did before…</button>
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}
+      {#if moment.waits.priced}<LookInside {stove} {evening} locked />{/if}
     {:else if moment.waits.look}
       <LookQuestion {stove} {moment} look={moment.waits.look} ondone={() => done()} />
     {:else if moment.join}
@@ -147,6 +148,7 @@
         {/if}
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}
+      {#if locks && evening.pot}<LookInside {stove} {evening} locked={false} />{/if}
     {/if}
     {#if moment.waits.look}<p class="mt-3 text-lg">{lookFor(moment.waits.look.state)}</p>{/if}
   {/if}

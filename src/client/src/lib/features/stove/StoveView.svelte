@@ -95,7 +95,7 @@
 
 <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)]">
   <div class="min-w-0">
-    <RingCard {alarms} {stove} nowId={evening.nowId ?? null} />
+    <RingCard {alarms} {stove} {evening} />
     {#if evening.after}
       <AfterPanel {stove} {evening} after={evening.after} onfinish={finish} />
       {#if failed}<p class="text-error mt-2" role="alert">{failed}</p>{/if}
@@ -130,10 +130,12 @@
         <section class="dish border-secondary! mt-4 p-4" role="alert">
           <p class="text-2xl font-semibold">As it stands it does not get done</p>
           <p class="text-lg">It may have boiled dry or gone cold. Look at it, and say what you see.</p>
-          <button class="btn stove-btn mt-3" onclick={() => open('hard_dry')}>It is dry</button>
-          <button class="btn stove-btn mt-3" onclick={() => ((trouble = null), (panel = 'trouble'))}
-            >Something else</button
-          >
+          <div class="mt-3 flex flex-wrap gap-3">
+            <button class="btn stove-btn" onclick={() => open('hard_dry')}>It is dry</button>
+            <button class="btn stove-btn" onclick={() => ((trouble = null), (panel = 'trouble'))}
+              >Something else</button
+            >
+          </div>
         </section>
       {/if}
       {#if evening.lateMinutes > 5}<LateBar {stove} {evening} />{/if}

@@ -39,6 +39,8 @@
       <button class="btn btn-primary stove-btn" onclick={fine}>{words.fine}</button>
       {#if visit.code === 'still_lit'}
         <button class="btn stove-btn" onclick={() => ontrouble('flame_out')}>It is out</button>
+      {:else if visit.code === 'silent'}
+        <button class="btn stove-btn" onclick={() => ontrouble('silent')}>Still silent</button>
       {:else if visit.code === 'boil_over'}
         <button class="btn stove-btn" onclick={() => ontrouble('boiled_over')}>It boiled over</button>
       {:else if visit.code === 'level'}

@@ -18,6 +18,7 @@ const moment = (id: string, minute: number, more: Partial<StoveMoment> = {}): St
   doneBy: null,
   join: null,
   blocked: null,
+  putOff: null,
   ...more,
 });
 const waits = (more: Partial<StoveMoment['waits']>) => ({ ...moment('x', 0).waits, ...more });
@@ -47,6 +48,13 @@ describe('what was told here, laid over the last state', () => {
     expect(shown.nowId).toBe('0.9');
     expect(shown.moments[1]?.due?.at).toBe(at(36));
     expect(shown.moments[2]?.due?.at).toBe(at(50));
+  });
+
+  it('counts whistles as they are tapped, each pot its own', () => {
+    const whistles = moment('0.9', 30, { waits: waits({ event: 'whistle', count: 4, seen: 1 }) });
+    const heard = (vesselId: string, minute: number) => entry('seen', minute, { what: 'whistle', vesselId });
+    const shown = overlay(evening([whistles]), [heard('pot', 21), heard('other', 22), heard('pot', 23)]);
+    expect(shown.moments[0]?.waits.seen).toBe(3);
   });
 
   it('passes over what lies before a moment that was done', () => {

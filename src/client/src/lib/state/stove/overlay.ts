@@ -16,7 +16,7 @@ export function overlay(state: StoveState, waiting: StoveEntry[]): StoveState {
       ? { ...m, state: 'done', doneAt: entry.occurredAt, doneBy: entry.eventId, due: null }
       : m;
   });
-  const counted = follow(passOver(moments));
+  const counted = follow(passOver(moments)).map((m) => whistled(m, told));
   const inside = state.inside.map((i) => ({
     ...i,
     out: Math.min(
@@ -42,6 +42,13 @@ export function overlay(state: StoveState, waiting: StoveEntry[]): StoveState {
       ...told.map((entry) => ({ entry, recordedAt: entry.occurredAt, undone: false, step: null })),
     ],
   };
+}
+
+/** Whistles that were tapped here count at once. */
+function whistled(m: StoveMoment, told: StoveEntry[]): StoveMoment {
+  if (m.state !== 'waiting' || m.waits.event !== 'whistle') return m;
+  const heard = told.filter((e) => e.kind === 'seen' && e.what === 'whistle' && e.vesselId === m.lane).length;
+  return heard === 0 ? m : { ...m, waits: { ...m.waits, seen: m.waits.seen + heard } };
 }
 
 /** What lies before a moment that was done, in its lane, is not waited for any more. */
