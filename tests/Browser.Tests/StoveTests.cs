@@ -215,7 +215,7 @@ internal sealed class StoveHand(Kitchen k, OwnProcess server, Guid id) : StoveSc
 
     public void Offline(int minutes)
     {
-        Network(offline: true);
+        Network(k, offline: true);
         // Everyone's clock goes on: the server's by the test, the page's own by its steady count.
         server.GoTo(server.Now.AddMinutes(minutes));
         ((IJavaScriptExecutor)k.Driver).ExecuteScript($"window.shifted += {minutes * 60_000};");
@@ -226,7 +226,7 @@ internal sealed class StoveHand(Kitchen k, OwnProcess server, Guid id) : StoveSc
 
     public void Online()
     {
-        Network(offline: false);
+        Network(k, offline: false);
         k.Until(d => d.FindElement(By.CssSelector("[data-live]")).GetAttribute("data-live") == "true");
         k.Until(d => d.FindElements(By.XPath("//*[contains(.,'to send') and contains(@class,'badge')]")).Count == 0);
     }
@@ -241,7 +241,7 @@ internal sealed class StoveHand(Kitchen k, OwnProcess server, Guid id) : StoveSc
 
     private int Stored() => State().GetProperty("told").GetArrayLength();
 
-    private void Network(bool offline) => k.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new()
+    internal static void Network(Kitchen k, bool offline) => k.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new()
     {
         ["offline"] = offline,
         ["latency"] = 0,

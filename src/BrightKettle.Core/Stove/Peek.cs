@@ -20,9 +20,6 @@ public sealed class Peek(Simulator simulator, Watch watch)
     /// <summary>Boiling water for a pot that was filled for pressure and now simmers open, g.</summary>
     private static readonly double[] Waters = [0, 100, 200, 300, 450, 600, 800, 1000, 1300, 1600];
 
-    /// <summary>Five are tasted in about so long.</summary>
-    private static readonly Duration Tasting = Duration.FromMinutes(1);
-
     private static readonly double[] Holds = [0.5, 1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 18, 22, 27, 33, 40];
 
     /// <summary>What can be done about a lid that is locked, or is to be locked next; empty where no lid is in the way.</summary>
@@ -62,7 +59,8 @@ public sealed class Peek(Simulator simulator, Watch watch)
                 new CookAction.Heat(When.Once(PotEvent.PinDown), Flame.Gentle),
                 new CookAction.Heat(new When(Look: new Look(Way.PulseId, AnyDoneness, Duration.FromMinutes(5))), Flame.Gentle),
                 .. fill,
-                new CookAction.Pressurise(When.Later(Tasting)) { Mark = Marks.Lock },
+                // A moment of its own: the vent is looked through before it is done.
+                new CookAction.Pressurise(When.Later(Duration.Zero)) { Mark = Marks.Lock },
                 new CookAction.Heat(When.Next, Flame.Full),
                 .. PressureHold.Actions(cooker, c.Burner, hold),
                 new CookAction.Release(When.Next, ReleaseKind.Natural),

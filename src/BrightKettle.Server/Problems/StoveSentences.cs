@@ -41,10 +41,10 @@ public static class StoveSentences
         ["crush"] = ("Crush a ladle of them", "Against the side of the pot: about one step thicker."),
         ["thin"] = ("Boiling water, stir", "It thickens again as it cools."),
         ["swap"] = ("Swap liquid for fresh water", "Pour off so much and put boiling water in its place."),
-        [Peek.LookAndLock] = ("Look, then lock it again", "Heat off, left alone until the pin is down. Taste five, then vent, lid and full heat again; the minutes are those after it."),
+        [Peek.LookAndLock] = ("Look, then lock it again", "Heat off, left alone until the pin is down. Taste five."),
         [Peek.OpenForGood] = ("Open it now and finish without", "Heat off, left alone until the pin is down; then a lively simmer, looked at until they are soft."),
         [Peek.StayOpen] = ("Leave the lid unlocked", "A lively simmer, looked at until they are soft."),
-        ["off_and_alone"] = ("Heat off, leave it alone", "Only when it has cooled and the pin is down: open, look at ring, vent and liquid; then lock it again, so long under pressure."),
+        ["off_and_alone"] = ("Heat off, leave it alone", "Only when it has cooled and the pin is down: open, look at ring and liquid."),
         ["more_plain"] = ("Serve it with more plain food", "Unsalted rice, potato or pulses beside it, so much by weight."),
     };
 

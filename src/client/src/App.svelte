@@ -25,7 +25,7 @@
   ];
 </script>
 
-<a class="sr-only focus:not-sr-only" href="#main">To the page</a>
+<a class="no-print sr-only focus:not-sr-only" href="#main">To the page</a>
 <header class="no-print border-primary bg-base-100 border-b-4">
   <div class="mx-auto flex max-w-[1400px] items-center gap-3 px-3 sm:gap-6 sm:px-4 py-2 sm:px-6">
     <a href={p('/')} class="display text-primary flex items-center gap-2 text-xl whitespace-nowrap">

@@ -37,12 +37,13 @@ describe('words at the stove', () => {
     );
     expect(
       nowSentence(moment({ waits: { ...waits, event: 'whistle', count: 4, seen: 2 } }), evening, true),
-    ).toBe('Count the whistles: 2 of 4');
+    ).toBe('Count the whistles: 2\u00a0of\u00a04');
     expect(nowSentence(moment({ waits: { ...waits, event: 'whistle' } }), evening, true)).toBe(
       'Wait for the first whistle',
     );
-    expect(lookFor('soft')).toBe('Wanted: “soft”');
-    expect(lookFor('hard')).toContain('Any answer');
+    expect(lookFor({ state: 'soft', kind: 'pulse' })).toBe('Wanted: “soft”');
+    expect(lookFor({ state: 'nearly_a_speck', kind: 'rice' })).toBe('Wanted: “firm”');
+    expect(lookFor({ state: 'hard', kind: 'pulse' })).toContain('Any answer');
     expect(nowSentence(moment({ waits: { ...waits, look } }), evening, true)).toBe(
       'Of five, how many are still chalky?',
     );
@@ -52,7 +53,7 @@ describe('words at the stove', () => {
         evening,
         true,
       ),
-    ).toBe('Taste the rice: how are they?');
+    ).toBe('Taste the rice: how is it?');
     expect(nowSentence(moment({ waits: { ...waits, look } }), evening, false)).toBe(
       'Let them simmer. Next look at',
     );

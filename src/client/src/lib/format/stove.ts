@@ -23,7 +23,7 @@ const waitingFor: Record<string, string> = {
 export const sign: Record<string, string> = {
   boils: 'Large bubbles all over that stirring does not stop.',
   pressure_up: 'A steady hiss, the pin up.',
-  whistle: 'One tap for each.',
+  whistle: 'Steam leaves in a burst: one tap for each.',
   pin_down: 'Leave the lid alone. Never force it.',
   surface_dry: 'Holes in the rice, no liquid between them.',
 };
@@ -125,21 +125,23 @@ const ofKind = (kind: string) => (kind === 'rice' ? 'rice' : 'pulses');
 export function nowSentence(moment: StoveMoment, state: StoveState, dueNow: boolean): string {
   const { event, look, count, seen } = moment.waits;
   if (event === 'whistle')
-    return count === 1 ? 'Wait for the first whistle' : `${waitingFor.whistle}: ${seen} of ${count}`;
+    return count === 1
+      ? 'Wait for the first whistle'
+      : `${waitingFor.whistle}: ${seen}\u00a0of\u00a0${count}`;
   if (event) return waitingFor[event] ?? 'Wait';
   if (look && dueNow)
     return look.enoughChalky !== null && look.enoughChalky !== undefined && look.kind === 'pulse'
       ? 'Of five, how many are still chalky?'
-      : `Taste the ${ofKind(look.kind)}: how are they?`;
+      : `Taste the ${ofKind(look.kind)}: how ${look.kind === 'rice' ? 'is it' : 'are they'}?`;
   if (look) return 'Let them simmer. Next look at';
   return momentLine(moment, state).title;
 }
 
 /** The state that is waited for, with how to tell. */
-export const lookFor = (state: string): string =>
+export const lookFor = ({ state, kind }: { state: string; kind: string }): string =>
   state === 'hard'
     ? 'Any answer will do: it tells how long they still need.'
-    : `Wanted: “${felt[state] ?? state}”`;
+    : `Wanted: “${(kind === 'rice' ? handStates.find((s) => s.id === state)?.rice : felt[state]) ?? state}”`;
 
 /** What putting a moment off costs, as it stands on the button. */
 export function putOffLine(off: NonNullable<StoveMoment['putOff']>): string {

@@ -23,7 +23,7 @@
     stove.tell({ kind: 'put_away', what, count: what === 'gone' ? null : portions });
 </script>
 
-<section class="dish p-5 sm:p-7" aria-labelledby="now">
+<section class="dish p-5 sm:p-7" class:no-print={!!after.putAwayAt} aria-labelledby="now">
   {#if after.putAwayAt}
     <h1 id="now" class="now">
       {after.putAwayAs === 'freezer'

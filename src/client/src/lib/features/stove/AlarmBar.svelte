@@ -6,6 +6,11 @@
   let { alarms }: Props = $props();
   let allowed = $state(false);
 
+  /** A tap elsewhere closes it: what rings lies under it. */
+  function leave(event: FocusEvent) {
+    const menu = event.currentTarget as HTMLDetailsElement;
+    if (!menu.contains(event.relatedTarget as Node | null)) menu.open = false;
+  }
   async function allow() {
     await alarms.allow();
     allowed = true;
@@ -19,7 +24,7 @@
   {:else}
     <span class="text-sm">{alarms.awake ? 'Screen stays awake' : 'Screen may sleep'}</span>
   {/if}
-  <details class="dropdown dropdown-end">
+  <details class="dropdown dropdown-end" onfocusout={leave}>
     <summary class="btn stove-btn btn-ghost">How it rings</summary>
     <div class="dropdown-content dish bg-base-100 z-20 flex w-64 flex-col p-2 shadow-lg">
       <button

@@ -8,13 +8,15 @@
   type Props = { answers: StoveAnswer[]; evening: StoveState; onchoose: (answer: StoveAnswer) => void };
   let { answers, evening, onchoose }: Props = $props();
 
+  /** Their minutes are those under pressure once the lid is locked again. */
+  const held = ['look_and_lock', 'off_and_alone'];
   const figures = (a: StoveAnswer) =>
     [
       a.millilitres
         ? `${millilitres(a.millilitres)}${a.celsius ? (a.celsius >= 90 ? ' boiling water' : ' cold water') : ''}`
         : null,
       a.grams ? grams(a.grams) : null,
-      a.minutes ? `${Math.round(a.minutes)} min` : null,
+      a.minutes ? `${Math.round(a.minutes)} min${held.includes(a.code) ? ' held after it' : ''}` : null,
     ].filter(Boolean);
   /** Nothing is said where there was no table before. */
   const soft = (a: StoveAnswer) =>

@@ -96,7 +96,7 @@
       {#if waits === 'boils' || waits === 'surface_dry'}<SignPicture what={waits} />{/if}
       <p class="mt-1 text-xl">Then: {line.title}</p>
       <div class="mt-5 flex flex-wrap gap-3">
-        {#if waits === 'whistle'}
+        {#if waits === 'whistle' && moment.waits.count > 1}
           <button class="btn btn-primary stove-btn grow" onclick={whistled}>{happened.whistle}</button>
           <button class="btn stove-btn" onclick={() => done()}>All {moment.waits.count} were heard</button>
         {:else}
@@ -150,6 +150,6 @@
       {#if earlier}<EarlierPicker onpick={done} />{/if}
       {#if locks && evening.pot}<LookInside {stove} {evening} locked={false} />{/if}
     {/if}
-    {#if moment.waits.look}<p class="mt-3 text-lg">{lookFor(moment.waits.look.state)}</p>{/if}
+    {#if moment.waits.look}<p class="mt-3 text-lg">{lookFor(moment.waits.look)}</p>{/if}
   {/if}
 </section>

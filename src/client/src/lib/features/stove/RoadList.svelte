@@ -26,7 +26,7 @@
     {#if next.vesselName && several}
       <p class="pot-name" style="--pot: var(--pot-{next.colour % 4})">{next.vesselName}</p>
     {/if}
-    <p class="mt-3 text-sm font-semibold">Later</p>
+    {#if waiting.length > 1}<p class="mt-3 text-sm font-semibold">Later</p>{/if}
   {:else}
     <h2 id="next" class="text-xl">Nothing after this</h2>
   {/if}
