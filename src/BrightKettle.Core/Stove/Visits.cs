@@ -5,9 +5,10 @@ using NodaTime;
 namespace BrightKettle.Core.Stove;
 
 /// <summary>Something to see to beside the plan's own moments.</summary>
-/// <param name="Code">boil_over, still_lit, level, sticking or silent.</param>
+/// <param name="Code">boil_over, still_lit, level, sticking, silent or chilli.</param>
 /// <param name="At">When it should be seen to.</param>
-public sealed record Visit(string Code, string VesselId, Instant At);
+/// <param name="IngredientId">What it is about; null for the pot.</param>
+public sealed record Visit(string Code, string VesselId, Instant At, string? IngredientId = null);
 
 /// <summary>What wants an eye while nothing of the plan is due: foam in the first minutes of a boil, a low flame of gas, a thick pot's base.</summary>
 public static class Visits
@@ -21,6 +22,14 @@ public static class Visits
 
     /// <summary>A locked cooker of which nothing is heard.</summary>
     public const string Silent = "silent";
+
+    /// <summary>A whole chilli that nobody plans to take out.</summary>
+    public const string Chilli = "chilli";
+
+    /// <summary>A whole chilli simmers so long without bursting (confidence D).</summary>
+    private static readonly Duration Holds = Duration.FromMinutes(20);
+
+    private const string WholeChilli = "whole_chilli";
 
     /// <summary>A first boil foams for about so long (confidence C).</summary>
     private static readonly Duration Foams = Duration.FromMinutes(4);
@@ -75,6 +84,7 @@ public static class Visits
             list.Add(new(Silent, pot.VesselId, asked + SilentFor));
         }
 
+        list.AddRange(Chillies(evening).Select(c => new Visit(Chilli, pot.VesselId, c.At + Holds, c.IngredientId)));
         if (ThickPot(standing) && pot is { Locked: false, RiceIn: false, Flame: not Flame.Off })
         {
             var last = evening.Seen.Where(o => o is Observation.Checked { What: Sticking } or Observation.Sticks).Select(o => o.At).Append(lastHeat ?? now).Max();
@@ -88,6 +98,16 @@ public static class Visits
         }
 
         return [.. list.OrderBy(v => v.At)];
+    }
+
+    /// <summary>When each went in that is still inside and for which no moment is planned to take it out.</summary>
+    private static IEnumerable<(Instant At, string IngredientId)> Chillies(Underway evening)
+    {
+        var planned = evening.Pending.SelectMany(m => m.Actions).OfType<CookAction.TakeOut>().Select(t => t.IngredientId).ToHashSet();
+        var inside = evening.ComesOut().Where(i => i.Left > 0 && !planned.Contains(i.IngredientId)).Select(i => i.IngredientId).ToHashSet();
+        return evening.Deeds()
+            .Where(d => d.Action is CookAction.Add a && inside.Contains(a.IngredientId) && evening.Cook.Ingredients[evening.Cook.IndexOf(a.IngredientId)] is ExtraIngredient { Extra.Id: WholeChilli })
+            .Select(d => (d.At, ((CookAction.Add)d.Action).IngredientId));
     }
 
     private static bool Seen(Underway evening, string code, string vessel, Instant since) =>

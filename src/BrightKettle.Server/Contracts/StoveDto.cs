@@ -143,8 +143,8 @@ public sealed record WaitDto(string? Event, int Count, int Seen, LookForDto? Loo
 public sealed record LookForDto(string Ingredient, string Name, string Kind, string State, double EveryMinutes, int? EnoughChalky);
 
 /// <summary>Something to see to.</summary>
-/// <param name="Code">boil_over, still_lit, level, sticking, silent or second_half.</param>
-/// <param name="Ingredient">For second_half: an extra of the catalogue.</param>
+/// <param name="Code">boil_over, still_lit, level, sticking, silent, chilli or second_half.</param>
+/// <param name="Ingredient">For second_half an extra of the catalogue, for chilli what is inside.</param>
 public sealed record VisitDto(string Code, string VesselId, string VesselName, DateTimeOffset At, string? Ingredient = null, string? Name = null, double? Grams = null);
 
 /// <summary>What the second ingredient will find.</summary>

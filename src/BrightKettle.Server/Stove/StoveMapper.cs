@@ -87,7 +87,7 @@ public static class StoveMapper
         var halves = told.Where(e => e.Kind == "later" && evening.ServedAt is null && !told.Any(x => x.Kind == "went_in" && x.Ingredient == e.Ingredient && x.OccurredAt > e.OccurredAt));
         return
         [
-            .. Visits.Of(standing, gas).Select(v => new VisitDto(v.Code, v.VesselId, evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name, v.At.ToDateTimeOffset())),
+            .. Visits.Of(standing, gas).Select(v => new VisitDto(v.Code, v.VesselId, evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name, v.At.ToDateTimeOffset(), v.IngredientId)),
             .. halves.Select(e => new VisitDto("second_half", evening.Cook.Kitchen.Vessel.Id, evening.Cook.Kitchen.Vessel.Name, e.OccurredAt.AddMinutes(e.Count ?? 0), e.Ingredient, PulseCatalogue.Shipped.FindExtra(e.Ingredient ?? string.Empty)?.Name, e.Grams)),
         ];
     }

@@ -64,6 +64,34 @@ public sealed class VisitTests
     }
 
     [Fact]
+    public void A_whole_chilli_is_asked_for_before_it_bursts_unless_it_is_out_or_planned_to_come_out()
+    {
+        var lit = Evenings.At(Chickpeas, Marks.Light);
+        var chilli = new ExtraIngredient("chilli_here", Mass.FromGrams(10), Kitchens.Catalogue.FindExtra("whole_chilli")!, Temperature.FromCelsius(20)) { Pieces = 1 };
+        var into = new Entry.WentIn(Guid.CreateVersion7(), lit + Min(5), chilli);
+        var visit = At(Chickpeas, lit + Min(8), false, into).Single(v => v.Code == Visits.Chilli);
+        Assert.Equal(("chilli_here", lit + Min(25)), (visit.IngredientId, visit.At));
+        var leaf = new Entry.WentIn(Guid.CreateVersion7(), lit + Min(5), chilli with { Extra = Kitchens.Catalogue.FindExtra("leaf")! });
+        Assert.DoesNotContain(At(Chickpeas, lit + Min(8), false, leaf), v => v.Code == Visits.Chilli);
+        Assert.DoesNotContain(At(Chickpeas, lit + Min(8), false, into, new Entry.CameOut(Guid.CreateVersion7(), lit + Min(7), "chilli_here", 1)), v => v.Code == Visits.Chilli);
+    }
+
+    [Fact]
+    public void A_locked_cooker_is_listened_for_and_only_while_nothing_was_heard()
+    {
+        var plan = Kitchens.Planned(Kitchens.Dish("chickpea", 300, style: Style.Saucy) with
+        {
+            Method = Method.Pressure,
+            Cooker = new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.WithSpring(6000) },
+        });
+        var lit = Evenings.At(plan, Marks.Light);
+        var visit = At(plan, lit + Min(1)).Single(v => v.Code == Visits.Silent);
+        Assert.InRange((visit.At - lit).TotalMinutes, 14.9, 15.1);
+        Assert.InRange((At(plan, lit + Min(9), false, Checked(lit + Min(8), Visits.Silent)).Single(v => v.Code == Visits.Silent).At - lit).TotalMinutes, 22.9, 23.1);
+        Assert.DoesNotContain(At(plan, Evenings.At(plan, Marks.HoldOver) - Min(2)), v => v.Code == Visits.Silent);
+    }
+
+    [Fact]
     public void Whistles_are_counted_until_the_last_one_that_is_wanted()
     {
         // A weight: the fourth whistle turns the heat off.

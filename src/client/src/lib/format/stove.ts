@@ -183,6 +183,11 @@ export const visits: Record<string, { ask: string; hint: string; fine: string }>
     hint: 'Compare with the pot drawn beside.',
     fine: 'Well over them',
   },
+  chilli: {
+    ask: 'The chilli comes out before it bursts',
+    hint: 'Lift it out whole: burst, it is in everything.',
+    fine: 'It is out',
+  },
   silent: {
     ask: 'Nothing heard for 15 minutes?',
     hint: 'No hiss, no whistle: something is wrong with ring, vent or liquid.',

@@ -124,6 +124,7 @@
       {#each dueVisits as visit (visit.code + visit.vesselId)}<VisitCard
           {stove}
           {visit}
+          {evening}
           ontrouble={open}
         />{/each}
       {#if !evening.table && !evening.after}

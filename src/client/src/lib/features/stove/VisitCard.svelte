@@ -1,18 +1,22 @@
 <script lang="ts">
-  import type { StoveVisit } from '../../api/client';
+  import type { StoveState, StoveVisit } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { visits } from '../../format/stove';
   import SignPicture from './SignPicture.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
 
-  type Props = { stove: Stove; visit: StoveVisit; ontrouble: (id: string) => void };
-  let { stove, visit, ontrouble }: Props = $props();
+  type Props = { stove: Stove; visit: StoveVisit; evening: StoveState; ontrouble: (id: string) => void };
+  let { stove, visit, evening, ontrouble }: Props = $props();
   const over = (centimetres: number) => {
     stove.tell({ kind: 'over_bed', centimetres, vesselId: visit.vesselId });
     if (centimetres < 0) ontrouble('hard_dry');
   };
   function fine() {
-    if (visit.code === 'second_half')
+    const inside =
+      visit.code === 'chilli' ? evening.inside.find((i) => i.ingredient === visit.ingredient) : undefined;
+    if (inside)
+      stove.tell({ kind: 'came_out', ingredient: inside.ingredient, count: inside.pieces - inside.out });
+    else if (visit.code === 'second_half')
       stove.tell({ kind: 'went_in', ingredient: visit.ingredient, grams: visit.grams });
     else stove.tell({ kind: 'checked', what: visit.code, vesselId: visit.vesselId });
   }
