@@ -20,6 +20,11 @@ internal static class BowlLane
     /// <summary>When each bowl action is due: after the one before it in the same bowl, at its clock time, after its delay.</summary>
     public static IReadOnlyList<(int Action, Instant At)> Due(Cook cook)
     {
+        if (!cook.Actions.Any(Holds))
+        {
+            return [];
+        }
+
         var list = new List<(int, Instant)>();
         var clocks = new Dictionary<string, Instant>();
         for (var i = 0; i < cook.Actions.Count; i++)

@@ -53,6 +53,7 @@ internal static class RateLaws
         T.Exp(T.All(AntoineB / (AntoineC + 94)) - (T.All(AntoineB) / (celsius + T.All(AntoineC))));
 
     /// <summary>1 - e^(-x): the share that a first-order process takes. A Padé form, within 1e-5 up to x = 0.5.</summary>
+    [System.Runtime.CompilerServices.MethodImpl(System.Runtime.CompilerServices.MethodImplOptions.AggressiveInlining)]
     public static T Taken<T>(T x)
         where T : struct, ILanes<T> =>
         x / (T.All(1) + (x * (T.All(0.5f) + (x * T.All(1f / 12)))));

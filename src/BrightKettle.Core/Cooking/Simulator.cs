@@ -33,8 +33,6 @@ public sealed class Simulator(ModelConstants constants)
     /// <summary>The longest step while anything is warm.</summary>
     public static readonly Duration DefaultStep = Duration.FromSeconds(10);
 
-    private const int FewPots = 2;
-
     private static readonly RunOptions Plain = new();
 
     public ModelConstants Constants { get; } = constants;
@@ -43,48 +41,49 @@ public sealed class Simulator(ModelConstants constants)
     /// <param name="cook">Valid by <see cref="CookRules"/>.</param>
     public PotRun Run(Cook cook, PotTraits traits, RunOptions? options = null) => RunMany([new PotJob(cook, traits)], options)[0];
 
-    /// <summary>Runs many pots, eight side by side, on as many threads as there are; the answers do not depend on how many.</summary>
+    /// <summary>Runs many pots, up to sixteen side by side, on as many threads as there are; the answers do not depend on how many.</summary>
     /// <param name="jobs">Each cook valid by <see cref="CookRules"/>.</param>
     public PotRun[] RunMany(IReadOnlyList<PotJob> jobs, RunOptions? options = null)
     {
         var runs = new PotRun[jobs.Count];
-        if (jobs.Count <= FewPots)
+        if (jobs.Count == 1)
         {
-            // One or two pots in eight lanes would leave most of them idle.
-            foreach (var group in Groups(jobs, OneLane.Width))
-            {
-                RunGroup<OneLane>(jobs, group, options ?? Plain, runs);
-            }
-
-            return runs;
+            // Two pots take less time in eight lanes than one after the other; one alone does not.
+            RunGroup<OneLane>(jobs, Groups(jobs, OneLane.Width)[0], options ?? Plain, runs);
         }
-
-        var groups = Groups(jobs, EightLanes.Width);
-        if (groups.Count == 1)
+        else if (jobs.Count <= EightLanes.Width)
         {
-            RunGroup<EightLanes>(jobs, groups[0], options ?? Plain, runs);
+            foreach (var group in Groups(jobs, EightLanes.Width))
+            {
+                RunGroup<EightLanes>(jobs, group, options ?? Plain, runs);
+            }
         }
         else
         {
-            Parallel.ForEach(groups, group => RunGroup<EightLanes>(jobs, group, options ?? Plain, runs));
+            Parallel.ForEach(Groups(jobs, SixteenLanes.Width), group => RunGroup<SixteenLanes>(jobs, group, options ?? Plain, runs));
         }
 
         return runs;
     }
 
-    /// <summary>The same on this thread alone: eight side by side, or, to compare, one pot after the other by a plain loop of the same equations.</summary>
-    internal PotRun[] RunOnOneCore(IReadOnlyList<PotJob> jobs, RunOptions options, bool plainLoop)
+    /// <summary>The same on this thread alone, to compare: one pot after the other by a plain loop of the same equations, eight or sixteen side by side.</summary>
+    /// <param name="width">1, 8 or 16.</param>
+    internal PotRun[] RunOnOneCore(IReadOnlyList<PotJob> jobs, RunOptions options, int width)
     {
         var runs = new PotRun[jobs.Count];
-        foreach (var group in Groups(jobs, plainLoop ? OneLane.Width : EightLanes.Width))
+        foreach (var group in Groups(jobs, width))
         {
-            if (plainLoop)
+            switch (width)
             {
-                RunGroup<OneLane>(jobs, group, options, runs);
-            }
-            else
-            {
-                RunGroup<EightLanes>(jobs, group, options, runs);
+                case 1:
+                    RunGroup<OneLane>(jobs, group, options, runs);
+                    break;
+                case 8:
+                    RunGroup<EightLanes>(jobs, group, options, runs);
+                    break;
+                default:
+                    RunGroup<SixteenLanes>(jobs, group, options, runs);
+                    break;
             }
         }
 
@@ -128,9 +127,15 @@ public sealed class Simulator(ModelConstants constants)
         }
 
         var count = 0;
+        g.NoteChanges();
         while (open != 0)
         {
             var attention = GroupStep<T>.Advance(g, ref count) & open;
+            if (attention == 0)
+            {
+                continue;
+            }
+
             while (attention != 0)
             {
                 var lane = System.Numerics.BitOperations.TrailingZeroCount(attention);
@@ -138,6 +143,8 @@ public sealed class Simulator(ModelConstants constants)
                 lanes[lane].Attend();
                 open &= lanes[lane].IsOver ? ~(1u << lane) : ~0u;
             }
+
+            g.NoteChanges();
         }
 
         for (var lane = 0; lane < lanes.Length; lane++)

@@ -94,8 +94,9 @@ internal sealed class AlternativeFinder(Planner planner)
         return Works(day) ? [new Alternative("serve_at", day.ServeAt)] : [];
     }
 
+    /// <summary>Under pressure it is the cooker that is too small, and no pot mends that.</summary>
     private IEnumerable<Alternative> OtherPot(Dish dish) => dish.OtherVessels
-        .Where(v => v.Brim.Millilitres > dish.Vessel.Brim.Millilitres)
+        .Where(v => dish.Method != Method.Pressure && v.Cooker is null && v.Brim.Millilitres > dish.Vessel.Brim.Millilitres)
         .OrderBy(v => v.Brim.Millilitres)
         .Where(v => Works(dish with { Vessel = v }))
         .Take(1)

@@ -114,7 +114,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private int BagsServed(Way way)
     {
         var cook = way.Build(dish);
-        return simulator.RunMany([.. Bags.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], new RunOptions { Peaks = false })
+        return RunAt(cook, Bags)
             .Count(run => run.StalledAt is null && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most
                 && dish.Others.All(o => run.Final[cook.IndexOf(o.Id)].Doneness is var done && done >= Doneness.Wanted && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)));
     }
@@ -155,20 +155,19 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             way = way with { HoldMinutes = Hold(way) };
             way = way with { Whistles = Whistles(way) };
         }
+        SolvedWay? settled = null;
         for (var i = 0; i < 2; i++)
         {
-            var slow = SecondsUntil(way, SlowShare);
-            var fast = SecondsUntil(way, FastShare);
-            if (slow is null || fast is null)
+            if (SecondsUntil(way, SlowShare, FastShare) is not [{ } slow, { } fast])
             {
                 var cook = way.Build(dish);
                 var run = simulator.Run(cook, PotTraits.Reference(cook));
                 return new(way, cook, run, run.BoilsAt.Count == 0 ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
             }
 
-            way = Schedule(way, slow.Value, fast.Value);
+            way = Schedule(way, slow, fast);
             way = way with { Water = FirstWater(way) };
-            var settled = Settle(way);
+            settled = Settle(way);
             if (settled.Fault is not null)
             {
                 return settled;
@@ -177,7 +176,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             way = settled.Way;
         }
 
-        return Round(Settle(way));
+        return Round(settled!);
     }
 
     private Way Schedule(Way way, double slow, double fast)
@@ -193,16 +192,20 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return way with { LightAt = light, LookAgain = again, FirstLook = first > light ? first : light };
     }
 
-    /// <summary>Seconds from the flame until a pot with this bag is found far enough, by looks every half minute.</summary>
-    private double? SecondsUntil(Way way, double paceShare)
+    /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks every half minute; null for one that never is.</summary>
+    private double?[] SecondsUntil(Way way, params double[] paceShares)
     {
         var light = way.LightAt;
         var cook = (way with { FirstLook = light, LookAgain = Duration.FromSeconds(30), Order = Order.PulseAlone }).Build(dish);
         var ready = IndexOf(cook, Marks.Ready);
         cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }] };
-        var run = simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare));
-        return run.StalledAt is null ? run.EndSeconds - run.At(IndexOf(cook, Marks.Light)).Seconds : null;
+        var lit = IndexOf(cook, Marks.Light);
+        return [.. RunAt(cook, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null)];
     }
+
+    /// <summary>One cook with bags of several speeds, side by side.</summary>
+    private PotRun[] RunAt(Cook cook, params double[] paceShares) =>
+        simulator.RunMany([.. paceShares.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], new RunOptions { Peaks = false });
 
     /// <summary>Water for the start: what the dish needs at the join, and never so little that a slow bag falls dry.</summary>
     private double FirstWater(Way way)
@@ -211,10 +214,10 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         for (var i = 0; i < 3; i++)
         {
             var tried = way with { Water = water };
-            var reference = Run(tried, 0.5);
-            var slow = Run(tried, SlowShare);
-            var at = IndexOf(tried.Build(dish), way.Order == Order.PulseAlone ? Marks.Finish : Marks.Measure);
-            if (reference.Done[at] is not { } middle || slow.Done[at] is not { } slowest)
+            var cook = tried.Build(dish);
+            var runs = RunAt(cook, 0.5, SlowShare);
+            var at = IndexOf(cook, way.Order == Order.PulseAlone ? Marks.Finish : Marks.Measure);
+            if (runs[0].Done[at] is not { } middle || runs[1].Done[at] is not { } slowest)
             {
                 return water;
             }

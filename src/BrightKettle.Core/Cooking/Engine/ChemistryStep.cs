@@ -9,7 +9,7 @@ internal static class ChemistryStep<T>
         ref var liquorSalt = ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.Salt);
         ref var liquorBook = ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.SaltBook);
         var liquor = T.Max(T.All(1), T.FromWide(ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.Liquor)));
-        for (var i = 0; i < g.Count; i++)
+        foreach (var i in g.Inside(vessel))
         {
             var f = g.FloatAt[i];
             var d = g.WideAt[i];

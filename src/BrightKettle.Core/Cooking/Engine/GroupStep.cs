@@ -27,12 +27,12 @@ internal static class GroupStep<T>
             }
         }
 
-        for (var v = 0; v < vessels; v++)
+        foreach (var v in g.Awake)
         {
             step = HeatStep<T>.Look(g, v, step);
         }
 
-        for (var v = 0; v < vessels; v++)
+        foreach (var v in g.Awake)
         {
             var (boil, middle) = HeatStep<T>.Move(g, v, step);
             WaterStep<T>.Settle(g, v, step, boil, middle);

@@ -33,7 +33,12 @@ internal static class HeatStep<T>
         var celsius = T.Load(ref g.Row<T>(v + Layout.Celsius));
         var ceiling = T.Load(ref g.Row<T>(v + Layout.Ceiling));
         var liquor = T.Max(T.All(0), T.FromWide(ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.Liquor)));
-        var surface = T.Load(ref g.Row<T>(v + Layout.Evaporation)) * Vapour(g, v, celsius) * T.Min(T.All(1), liquor * T.All(0.02f));
+        if (!T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.VapourAt))))
+        {
+            SetVapour(g, v, celsius);
+        }
+
+        var surface = T.Load(ref g.Row<T>(v + Layout.Evaporation)) * T.Load(ref g.Row<T>(v + Layout.Vapour)) * T.Min(T.All(1), liquor * T.All(0.02f));
         var need = (T.Load(ref g.Row<T>(v + Layout.Loss)) * (celsius - T.Load(ref g.Row<T>(v + Layout.Room))))
             + (T.All(Latent) * surface)
             - T.Load(ref g.Row<T>(v + Layout.FromBelow));
@@ -75,11 +80,11 @@ internal static class HeatStep<T>
     }
 
     /// <summary>J/K of what is in the vessel and of itself.</summary>
-    [MethodImpl(MethodImplOptions.NoInlining)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T Capacity(PotGroup g, int vessel, T liquor)
     {
         var capacity = T.Load(ref g.Row<T>(Layout.VesselFloat(vessel) + Layout.Shell)) + (liquor * T.All(SpecificHeatWater));
-        for (var i = 0; i < g.Count; i++)
+        foreach (var i in g.Inside(vessel))
         {
             var f = g.FloatAt[i];
             var d = g.WideAt[i];
@@ -99,16 +104,11 @@ internal static class HeatStep<T>
         return T.Less(place, T.All(vessel + 0.5f)) & T.Less(T.All(vessel - 0.5f), place);
     }
 
-    /// <summary>Vapour pressure against 94 °C; worked out again only when the temperature moves.</summary>
+    /// <summary>Vapour pressure against 94 °C; asked for only when the temperature has moved.</summary>
     [MethodImpl(MethodImplOptions.NoInlining)]
-    private static T Vapour(PotGroup g, int v, T celsius)
+    private static void SetVapour(PotGroup g, int v, T celsius)
     {
-        if (!T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.VapourAt))))
-        {
-            celsius.Store(ref g.Row<T>(v + Layout.VapourAt));
-            RateLaws.Vapour(celsius).Store(ref g.Row<T>(v + Layout.Vapour));
-        }
-
-        return T.Load(ref g.Row<T>(v + Layout.Vapour));
+        celsius.Store(ref g.Row<T>(v + Layout.VapourAt));
+        RateLaws.Vapour(celsius).Store(ref g.Row<T>(v + Layout.Vapour));
     }
 }

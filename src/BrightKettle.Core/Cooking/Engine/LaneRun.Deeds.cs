@@ -24,7 +24,9 @@ internal sealed partial class LaneRun
             doneness[i] = _pot.Doneness(i);
         }
 
-        _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, OverBed(v));
+        // Flame and lid move neither bed nor liquor.
+        var overAfter = action is CookAction.Heat or CookAction.Cover or CookAction.Serve ? overBefore : OverBed(v);
+        _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, overAfter);
         if (action is CookAction.Serve)
         {
             IsOver = true;

@@ -77,13 +77,21 @@ internal sealed partial class Pot
         {
             for (var v = 0; v < _vessels.Length; v++)
             {
-                if (_vessels[v].Flame != Flame.Off || Liquor(v) > 0 || Math.Abs(Celsius(v) - _cook.Kitchen.RoomCelsius) > 0.2)
+                if (_vessels[v].Flame != Flame.Off || Liquor(v) > 0 || Math.Abs(Celsius(v) - _cook.Kitchen.RoomCelsius) > PotGroup.ColdWithin)
                 {
                     return false;
                 }
             }
 
-            return !Enumerable.Range(0, _bowls.Length).Any(i => PlaceOf(i) >= 0);
+            for (var i = 0; i < _bowls.Length; i++)
+            {
+                if (PlaceOf(i) >= 0)
+                {
+                    return false;
+                }
+            }
+
+            return true;
         }
     }
 
@@ -94,7 +102,7 @@ internal sealed partial class Pot
         {
             for (var v = 0; v < _vessels.Length; v++)
             {
-                if (_vessels[v].Flame != Flame.Off || Math.Abs(Celsius(v) - _cook.Kitchen.RoomCelsius) > 0.2)
+                if (_vessels[v].Flame != Flame.Off || Math.Abs(Celsius(v) - _cook.Kitchen.RoomCelsius) > PotGroup.ColdWithin)
                 {
                     return false;
                 }

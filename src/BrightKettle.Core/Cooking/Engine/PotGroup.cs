@@ -24,6 +24,77 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, int widt
     public readonly int[] FloatAt = [.. Enumerable.Range(0, layout.Ingredients).Select(layout.IngredientFloat)];
     public readonly int[] WideAt = [.. Enumerable.Range(0, layout.Ingredients).Select(layout.IngredientDouble)];
 
+    private readonly int[] _inside = new int[layout.Vessels * layout.Ingredients];
+    private readonly int[] _insideCount = new int[layout.Vessels];
+    private readonly bool[] _riceInside = new bool[layout.Vessels];
+    private readonly int[] _awake = new int[layout.Vessels];
+    private int _awakeCount;
+
+    /// <summary>Ingredients that are in this vessel in at least one lane: no step looks at the others.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public ReadOnlySpan<int> Inside(int vessel) => new(_inside, vessel * Count, _insideCount[vessel]);
+
+    /// <summary>Whether there is rice in this vessel in at least one lane.</summary>
+    public bool RiceInside(int vessel) => _riceInside[vessel];
+
+    /// <summary>Vessels in which anything can change in at least one lane: an empty one, cold and without a flame, is passed over.</summary>
+    public ReadOnlySpan<int> Awake => new(_awake, 0, _awakeCount);
+
+    /// <summary>A vessel this near to the room's temperature counts as cold, K.</summary>
+    public const double ColdWithin = 0.2;
+
+    /// <summary>To be called whenever something may have been done to a lane.</summary>
+    public void NoteChanges()
+    {
+        _awakeCount = 0;
+        for (var v = 0; v < Layout.Vessels; v++)
+        {
+            var count = 0;
+            _riceInside[v] = false;
+            for (var i = 0; i < Count; i++)
+            {
+                if (IsIn(i, v))
+                {
+                    _inside[(v * Count) + count++] = i;
+                    _riceInside[v] |= Kind[i] == Matter.Rice;
+                }
+            }
+
+            _insideCount[v] = count;
+            if (count > 0 || Layout.IsAbove(v) || Stirs(v))
+            {
+                _awake[_awakeCount++] = v;
+            }
+        }
+    }
+
+    /// <summary>Wet, warm or on a flame in some lane.</summary>
+    private bool Stirs(int vessel)
+    {
+        for (var lane = 0; lane < Width; lane++)
+        {
+            if (VesselWide(vessel, Layout.Liquor, lane) > 0 || Vessel(vessel, Layout.Most, lane) > 0 || Math.Abs(Vessel(vessel, Layout.Celsius, lane) - Vessel(vessel, Layout.Room, lane)) > ColdWithin)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private bool IsIn(int ingredient, int vessel)
+    {
+        for (var lane = 0; lane < Width; lane++)
+        {
+            if ((int)Of(ingredient, Layout.Place, lane) == vessel)
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /// <summary>Start of a row of floats, for the kernel.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public ref float Row<T>(int row)

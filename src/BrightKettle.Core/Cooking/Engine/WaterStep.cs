@@ -36,10 +36,14 @@ internal static class WaterStep<T>
         // A quiet simmer is a little cooler in the mean than a rolling boil; under the boil the pot is what it is.
         var quiet = T.All(1) - T.Min(T.All(1), boilWatts * T.All(1 / g.Step.Rolling));
         var celsius = T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet)) - T.Load(ref g.Row<T>(v + Layout.Cooler));
-        SetRates(g, v, vessel, celsius);
+        if (!T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.RatesAt))))
+        {
+            SetRates(g, v, vessel, celsius);
+        }
 
         var liquor = T.Max(T.All(0), T.FromWide(ref liquorRow));
-        var broth = Broth(g, v, vessel, liquor);
+        // Only rice minds what is in the liquor.
+        var broth = g.RiceInside(vessel) ? Broth(g, v, vessel, liquor) : T.All(0);
         var (wanted, dry) = Want(g, v, vessel, step, celsius, broth);
         var wet = T.Min(T.All(1), liquor / ((T.All(WettingShare) * dry) + T.All(1e-6f)));
         var given = T.Min(wet, T.All(0.9f) * liquor / T.Max(T.All(1e-6f), wanted));
@@ -49,7 +53,7 @@ internal static class WaterStep<T>
     }
 
     /// <summary>Steam leaves; a heat under a bare base is noted.</summary>
-    [MethodImpl(MethodImplOptions.NoInlining)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static void Boil(PotGroup g, int v, T step, T boilWatts, T dry, ref double liquorRow, ref double liquorBook)
     {
         var liquor = T.Max(T.All(0), T.FromWide(ref liquorRow));
@@ -76,19 +80,14 @@ internal static class WaterStep<T>
         flow.AddTo(ref g.WideRow<T>(Layout.VesselDouble(bowl) + Layout.LiquorBook));
     }
 
-    /// <summary>Rates at this temperature; worked out again only when it moves.</summary>
+    /// <summary>Rates at this temperature; asked for only when it has moved.</summary>
     [MethodImpl(MethodImplOptions.NoInlining)]
     private static void SetRates(PotGroup g, int v, int vessel, T celsius)
     {
-        if (T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.RatesAt))))
-        {
-            return;
-        }
-
         celsius.Store(ref g.Row<T>(v + Layout.RatesAt));
         RateLaws.Softening(celsius, g.Step).Store(ref g.Row<T>(v + Layout.Softening));
         RateLaws.Rice(celsius, g.Step).Store(ref g.Row<T>(v + Layout.RiceRate));
-        for (var i = 0; i < g.Count; i++)
+        foreach (var i in g.Inside(vessel))
         {
             if (g.Kind[i] != Matter.Pulse)
             {
@@ -109,7 +108,7 @@ internal static class WaterStep<T>
     private static T Broth(PotGroup g, int v, int vessel, T liquor)
     {
         var solids = T.Load(ref g.Row<T>(v + Layout.Thick));
-        for (var i = 0; i < g.Count; i++)
+        foreach (var i in g.Inside(vessel))
         {
             if (g.Kind[i] != Matter.Pulse)
             {
@@ -130,8 +129,9 @@ internal static class WaterStep<T>
     {
         var wanted = T.All(0);
         var bed = T.All(0);
-        var warm = T.Max(T.All(0), T.Min(T.All(1), (celsius - T.All(50)) * T.All(0.05f)));
-        for (var i = 0; i < g.Count; i++)
+        var between = T.Less(T.All(50), celsius) & T.Less(celsius, T.All(70));
+        var firms = T.Bits(between) != 0;
+        foreach (var i in g.Inside(vessel))
         {
             var f = g.FloatAt[i];
             var d = g.WideAt[i];
@@ -145,14 +145,18 @@ internal static class WaterStep<T>
             {
                 case Matter.Pulse:
                     drink = Drink(g, f, wet, step, here);
-                    Firm(g, f, step, celsius, here);
+                    if (firms)
+                    {
+                        Firm(g, f, step, between & here);
+                    }
+
                     swell = Swelling(g, f, T.FromWide(ref g.WideRow<T>(d + Layout.Swollen)) * perDry, step);
                     break;
                 case Matter.Rice:
                     drink = RiceDrinks(g, v, f, wet, step, broth);
                     break;
                 default:
-                    drink = (T.Load(ref g.Row<T>(f + Layout.Ceil)) - wet) * RateLaws.Taken(T.Load(ref g.Row<T>(f + Layout.Rate98)) * warm * step);
+                    drink = (T.Load(ref g.Row<T>(f + Layout.Ceil)) - wet) * RateLaws.Taken(T.Load(ref g.Row<T>(f + Layout.Rate98)) * T.Max(T.All(0), T.Min(T.All(1), (celsius - T.All(50)) * T.All(0.05f))) * step);
                     break;
             }
 
@@ -171,7 +175,7 @@ internal static class WaterStep<T>
     }
 
     /// <summary>First-order uptake behind a coat that opens; g per g dry.</summary>
-    [MethodImpl(MethodImplOptions.NoInlining)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T Drink(PotGroup g, int f, T wet, T step, T here)
     {
         var coat = T.Load(ref g.Row<T>(f + Layout.Coat));
@@ -191,14 +195,13 @@ internal static class WaterStep<T>
 
     /// <summary>Notes how long a seed has stood at 50 to 70 °C, which firms it for good.</summary>
     [MethodImpl(MethodImplOptions.NoInlining)]
-    private static void Firm(PotGroup g, int f, T step, T celsius, T here)
+    private static void Firm(PotGroup g, int f, T step, T between)
     {
-        var between = here & T.Less(T.All(50), celsius) & T.Less(celsius, T.All(70));
         (T.Load(ref g.Row<T>(f + Layout.Warm)) + T.Where(between, step, T.All(0))).Store(ref g.Row<T>(f + Layout.Warm));
     }
 
     /// <summary>Swelling follows softening with a minute's delay, so that a wetted bed does not gulp; g per g dry.</summary>
-    [MethodImpl(MethodImplOptions.NoInlining)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T Swelling(PotGroup g, int f, T swollen, T step)
     {
         var soft = T.Load(ref g.Row<T>(f + Layout.Soft));
@@ -214,7 +217,7 @@ internal static class WaterStep<T>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T RiceWants(PotGroup g, int f, T broth) => T.Load(ref g.Row<T>(f + Layout.Ceil)) * (T.All(1) + (T.All(g.Step.RiceThirst) * broth));
 
-    [MethodImpl(MethodImplOptions.NoInlining)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T RiceDrinks(PotGroup g, int v, int f, T wet, T step, T broth)
     {
         // Past tender the grain goes on swelling, to a porridge in the end.
@@ -227,7 +230,7 @@ internal static class WaterStep<T>
     [MethodImpl(MethodImplOptions.NoInlining)]
     private static void Feed(PotGroup g, int v, int vessel, T step, T given, T broth, ref double liquorRow, ref double liquorBook)
     {
-        for (var i = 0; i < g.Count; i++)
+        foreach (var i in g.Inside(vessel))
         {
             var f = g.FloatAt[i];
             var d = g.WideAt[i];
@@ -258,7 +261,7 @@ internal static class WaterStep<T>
     }
 
     /// <summary>A dry seed does not soften: the gate opens with hydration, smoothly, so that the states on the way rise smoothly.</summary>
-    [MethodImpl(MethodImplOptions.NoInlining)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T Soften(PotGroup g, int v, int f, T wet)
     {
         var share = ((wet / T.Load(ref g.Row<T>(f + Layout.Ceil))) - T.All(g.Step.GateStart)) * T.All(g.Step.PerGate);
@@ -275,7 +278,7 @@ internal static class WaterStep<T>
     }
 
     /// <summary>Stalls when the grain lacks the water for it.</summary>
-    [MethodImpl(MethodImplOptions.NoInlining)]
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T RiceCooks(PotGroup g, int v, int f, T wet, T soft, T broth)
     {
         var supported = wet / (T.All(NeededShare) * RiceWants(g, f, broth));
