@@ -454,6 +454,21 @@ public sealed class StoveApiTests : IDisposable
         Assert.NotNull(several.After);
     }
 
+    [Fact]
+    public async Task Pulses_with_the_rice_in_its_bowl_above_reach_the_table_under_one_lid()
+    {
+        var dish = KettleServer.Dish() with { PulseId = "toor_split", RiceId = "long_white", Rice = new(250, "g"), Soak = "none", Style = "saucy", Method = "pressure", CookerId = await Buy("weight"), VesselId = "wide-pot", RiceVesselId = "bowl_above" };
+        var open = await _http.PostAsJsonAsync("/api/plans", dish with { Method = "open_pot", CookerId = null }, Cancel);
+        Assert.Equal((400, "dish.bowl_above", "riceVesselId"), await open.Problem());
+        var ways = (await (await _http.PostAsJsonAsync("/api/ways", dish, Cancel)).Content.ReadFromJsonAsync<List<WayDto>>(Cancel))!;
+        Assert.Contains(ways, w => w is { RiceVesselId: "bowl_above", TableAt: not null });
+        Assert.Contains(ways, w => w is { RiceVesselId: null, Method: "open_pot" });
+        var state = await Walk(dish);
+        Assert.NotNull(state.After);
+        Assert.Contains(state.Moments, m => m is { Step.Kind: "rice_bowl", State: "done" });
+        Assert.Contains(state.Moments, m => m is { Step.Kind: "rice_out", State: "done" });
+    }
+
     /// <summary>A cooker of a kind that the demo household has not.</summary>
     private async Task<string> Buy(string kind)
     {
@@ -476,7 +491,8 @@ public sealed class StoveApiTests : IDisposable
         GoTo(Now.AddMinutes(4));
         var answers = (await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/look", Cancel))!;
         Assert.Equal(["look_and_lock", "open_for_good"], answers.Select(a => a.Code));
-        Assert.InRange(answers[0].SoftLaterMinutes!.Value, 1, 30);
+        // What it costs, or, with a bag that showed itself slow by then, what it saves, is said of each.
+        Assert.All(answers, a => Assert.NotNull(a.SoftLaterMinutes));
         state = await Told(state, Entry(state, "chose") with { What = "look_and_lock", State = "look" });
         Assert.Equal("look_and_lock", state.Course);
         state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Deeds.Any(d => d.Do == "lock"));

@@ -59,6 +59,12 @@ public static class Marks
     public const string RiceBoils = "rice_boils";
     public const string RiceOff = "rice_off";
     public const string RiceRested = "rice_rested";
+
+    /// <summary>Rice and its water are in the bowl that goes above the pulses.</summary>
+    public const string RiceBowl = "rice_bowl";
+
+    /// <summary>That bowl is lifted out.</summary>
+    public const string RiceOut = "rice_out";
     public const string Seal = "seal";
     public const string HeatOff = "heat_off";
 

@@ -98,7 +98,7 @@ public sealed record Dish(
     /// <summary>Everything beside pulses and rice.</summary>
     public IReadOnlyList<DishExtra> Extras { get; init; } = [];
 
-    /// <summary>A second pot in which the rice is cooked by itself; null when it joins the pulses.</summary>
+    /// <summary>A second pot in which the rice is cooked by itself, or <see cref="RiceBowl"/> above the pulses under pressure; null when it joins the pulses.</summary>
     public CookVessel? RiceApart { get; init; }
 
     /// <summary>Where the household salts.</summary>

@@ -20,6 +20,8 @@ public sealed record PlanRefusal(
     public const string SoakTooLate = "plan.soak_too_late";
     public const string PotTooSmall = "plan.pot_too_small";
     public const string PotTooSmallForRice = "plan.pot_too_small_for_rice";
+    public const string RiceAboveHard = "plan.rice_above_hard";
+    public const string RiceAboveSoft = "plan.rice_above_soft";
     public const string FlameWhileAsleep = "plan.flame_while_asleep";
     public const string FlameWhileAway = "plan.flame_while_away";
     public const string AwayFromStove = "plan.away_from_stove";

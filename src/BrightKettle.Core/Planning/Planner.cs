@@ -84,7 +84,9 @@ public sealed class Planner(Simulator simulator)
     private Cook CookOf(Dish dish, Way way)
     {
         var cook = way.Build(InPot(dish));
-        return dish.RiceApart is null || dish.Rice is null ? cook : new RiceApart(simulator).Attach(dish, cook);
+        return dish.RiceApart is null || dish.Rice is null ? cook
+            : dish.RiceApart.Above ? new RiceAbove(simulator).Attach(dish, cook)
+            : new RiceApart(simulator).Attach(dish, cook);
     }
 
     private static PlanRefusal? Obstacle(Dish dish, SolvedWay solved)
@@ -118,6 +120,11 @@ public sealed class Planner(Simulator simulator)
                 PlanRefusal.PotTooSmallForRice,
                 "riceVesselId",
                 new(NeededMillilitres: dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap, UsableMillilitres: own.Brim.Millilitres * Vessel.UsableShare));
+        }
+
+        if (dish is { RiceApart.Above: true, Rice: not null } && solved.Run.StalledAt is null && solved.Run.Final[1].Doneness is var done && done is < RiceAbove.LeastDone or > RiceAbove.MostDone)
+        {
+            return Refuse(done < RiceAbove.LeastDone ? PlanRefusal.RiceAboveHard : PlanRefusal.RiceAboveSoft, "riceVesselId");
         }
 
         var usable = Usable(dish);

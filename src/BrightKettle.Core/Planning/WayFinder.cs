@@ -14,6 +14,9 @@ public sealed record WayOffer(Method Method, SoakChoice Soak, string? CookerId, 
 
     /// <summary>What one compares by; null for a refused way.</summary>
     public WayFacts? Facts { get; init; }
+
+    /// <summary>The rice stands in its own bowl above the pulses.</summary>
+    public bool RiceAbove { get; init; }
 }
 
 /// <summary>All ways that this kitchen has, side by side: what works by the hour and, with the reason, what does not.</summary>
@@ -25,7 +28,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     private static readonly SoakChoice[] Soaks = [SoakChoice.Overnight, SoakChoice.Quick, SoakChoice.None];
 
     /// <summary>Every way, those that work first, the surest first among them.</summary>
-    /// <param name="dish">Its method, cooker and soak are ignored.</param>
+    /// <param name="dish">Its method, cooker and soak are ignored, and a bowl above for the rice.</param>
     /// <param name="found">Told of each way as it is judged, with how many there are; from any thread.</param>
     /// <exception cref="OperationCanceledException"><paramref name="cancel"/> was called off.</exception>
     public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots, Action<WayOffer, int>? found = null, CancellationToken cancel = default)
@@ -41,8 +44,9 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
         return [.. offers.Concat(quicker is null ? [] : [quicker]).OrderBy(o => o.Plan is null).ThenByDescending(o => o.Plan?.ShareTender)];
     }
 
-    private static IEnumerable<Dish> Wishes(Dish dish)
+    private static IEnumerable<Dish> Wishes(Dish asked)
     {
+        var dish = asked.RiceApart is { Above: true } ? asked with { RiceApart = null } : asked;
         var useful = dish.Pulse.SoakHours.High > 0;
         foreach (var soak in Soaks.Where(s => useful || s == SoakChoice.None))
         {
@@ -54,6 +58,11 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                 {
                     yield return dish with { Method = slow ? Method.SlowCooker : Method.Pressure, Cooker = cooker, Soak = soak };
                 }
+
+                if (!slow && soak != SoakChoice.Quick && dish is { Rice: not null, RiceApart: null })
+                {
+                    yield return dish with { Method = Method.Pressure, Cooker = cooker, Soak = soak, RiceApart = new(RiceBowl.For(cooker), dish.Burner, Above: true) };
+                }
             }
         }
 
@@ -64,7 +73,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     private WayOffer Offer(Dish dish, string? pulseId, int pots)
     {
-        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, picture: false));
+        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, picture: false)) { RiceAbove = dish.RiceApart is { Above: true } };
         return offer.Plan is { } plan ? offer with { Facts = WayFacts.Of(plan, HandsPlanner.For(plan, Math.Max(1, dish.BurnerCount))) } : offer;
     }
 

@@ -6,6 +6,12 @@ namespace BrightKettle.Core.Planning;
 /// <summary>How long to hold the pressure.</summary>
 internal sealed partial class WaySolver
 {
+    private Way Held(Way way)
+    {
+        var timed = way with { Whistles = 0, HoldMinutes = Hold(way with { Whistles = 0 }) };
+        return timed with { Whistles = Whistles(timed) };
+    }
+
     /// <summary>Whole minutes under pressure after which the reference bag is just soft when the pin falls; eight tries side by side, twice.</summary>
     private double Hold(Way way)
     {

@@ -152,12 +152,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var hard = AtRisk && dish.Soak != SoakChoice.None ? LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious) : Duration.Zero;
             var steam = simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds;
             way = way with { Water = Math.Max(dish.PulsesDry.Grams * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.Millilitres) + steam };
-            way = way with { HoldMinutes = Hold(way) };
-            way = way with { Whistles = Whistles(way) };
         }
+
         SolvedWay? settled = null;
         for (var i = 0; i < 2; i++)
         {
+            // More water comes up more slowly and holds its heat longer: once it is known, a shorter hold does.
+            way = dish.Method == Method.Pressure ? Held(way) : way;
             if (SecondsUntil(way, SlowShare, FastShare) is not [{ } slow, { } fast])
             {
                 var cook = way.Build(dish);

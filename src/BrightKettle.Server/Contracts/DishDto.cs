@@ -14,7 +14,7 @@ public sealed record AmountDto(double Value, string Unit);
 /// <param name="Seed">Fixes the many pots; 0 to 999999.</param>
 /// <param name="Method">open_pot, pressure, slow_cooker or cooked (from a tin, the fridge or the freezer).</param>
 /// <param name="CookerId">For pressure and slow_cooker: which.</param>
-/// <param name="RiceVesselId">A pot of its own for the rice; null when it joins the pulses.</param>
+/// <param name="RiceVesselId">A pot of its own for the rice, or bowl_above under pressure; null when it joins the pulses.</param>
 /// <param name="Away">When nobody is at home.</param>
 /// <param name="Salt">in_the_soak, at_the_start, with_the_rice or at_the_table; null: as the household does.</param>
 /// <param name="KeepsSoakWater">Null: as the household does.</param>
@@ -60,6 +60,7 @@ public sealed record AwayDto(string FromLocal, string ToLocal);
 /// <summary>One way to the dish, with its table or the reason why not.</summary>
 /// <param name="PulseId">Another pulse than was asked for; null otherwise.</param>
 /// <param name="Title">Why not, in short; null for a way that works.</param>
+/// <param name="RiceVesselId">Where the rice is cooked, as in a dish.</param>
 public sealed record WayDto(
     string Method,
     string Soak,
@@ -76,7 +77,8 @@ public sealed record WayDto(
     WayFactsDto? Facts,
     string? Title,
     string? Detail,
-    IReadOnlyList<AlternativeDto> Alternatives);
+    IReadOnlyList<AlternativeDto> Alternatives,
+    string? RiceVesselId);
 
 /// <summary>What one compares ways by.</summary>
 /// <param name="EnergyKilowattHours">That reaches the pots.</param>

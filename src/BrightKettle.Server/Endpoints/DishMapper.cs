@@ -46,7 +46,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var salt = dto.Salt is null ? kitchen.HouseWays.Salt : Snake<SaltSchool>(dto.Salt, "salt", checks);
         var little = (int)checks.Within(dto.LittleOnes, 0, 10, "littleOnes");
         var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
-        var apart = rice is null || dto.RiceVesselId is null ? null : RiceApart(dto.RiceVesselId, vessel, burner, checks);
+        var apart = rice is null || dto.RiceVesselId is null ? null : RiceApart(dto.RiceVesselId, vessel, method == Method.Pressure ? cooker : null, burner, checks);
         var away = Away(dto.Away, checks);
         var pull = Pull(dto.Pull ?? new(), "pull", checks);
         // The hour itself is serveAtLocal: a pulled table would say it twice.
@@ -155,9 +155,14 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return (lead.Pulse, lead.Dry.Grams, [.. all.Where(o => o != lead)]);
     }
 
-    /// <summary>The rice's own pot on a burner of its own.</summary>
-    private CookVessel? RiceApart(string vesselId, Vessel? pulses, Burner? first, FieldChecks checks)
+    /// <summary>The rice's own pot on a burner of its own, or its bowl above the pulses in a pressure cooker.</summary>
+    private CookVessel? RiceApart(string vesselId, Vessel? pulses, Vessel? cooker, Burner? first, FieldChecks checks)
     {
+        if (vesselId == RiceBowl.Id)
+        {
+            return cooker is null || first is null ? checks.Refuse<CookVessel>("dish.bowl_above", "riceVesselId") : new(RiceBowl.For(cooker), first, Above: true);
+        }
+
         var pot = kitchen.Vessels.FirstOrDefault(v => v.Id == vesselId && v.Cooker is null && v.Id != pulses?.Id) ?? checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
         var burner = kitchen.Burners.FirstOrDefault(b => b.Id != first?.Id) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
         return pot is null || burner is null ? null : new(pot, burner);

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
@@ -34,7 +35,8 @@ public static class WayMapper
             way.Facts is { } facts ? HandsMapper.Facts(facts) : null,
             why?.Title,
             why?.Detail,
-            way.Refusal is { } refused ? Alternatives(refused, dish) : []);
+            way.Refusal is { } refused ? Alternatives(refused, dish) : [],
+            way.RiceAbove ? RiceBowl.Id : dish.RiceApart is { Above: false } own ? own.Vessel.Id : null);
     }
 
     public static IReadOnlyList<AlternativeDto> Alternatives(PlanRefusal refusal, Dish dish)

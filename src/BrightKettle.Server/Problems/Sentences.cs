@@ -29,6 +29,7 @@ public static class Sentences
         ["dish.not_on_shelf"] = "Nothing of it is on the shelf; say what is there under My pots.",
         ["dish.others"] = "At most four pulses in one pot, each once.",
         ["dish.extras"] = "At most twelve things beside pulses and rice, each once.",
+        ["dish.bowl_above"] = "A bowl of rice stands above the pulses in a pressure cooker only.",
         ["dish.rice_pot"] = "The rice needs a plain pot of its own, another one than the pulses'.",
         ["dish.one_burner"] = "Two pots need two burners.",
         ["dish.away"] = "You come back after you leave, within a day.",
@@ -108,6 +109,8 @@ public static class Sentences
                 $"The soak would have had to start by {Clock(dish, facts.LatestSoak)}."),
             PlanRefusal.PotTooSmall => ("The pot is too small", Full(dish, facts, "the pulses and their water")),
             PlanRefusal.PotTooSmallForRice => ("The pot is too small for this much rice", Full(dish, facts, "the rice, what it drinks and what is in the pot already")),
+            PlanRefusal.RiceAboveHard => ("The rice would stay hard", $"{name} are done under pressure before this rice is. Let it join them, or cook it beside."),
+            PlanRefusal.RiceAboveSoft => ("The rice would be mush", $"{name} need so long under pressure that this rice above them falls apart. Brown rice stands it better; or cook it beside."),
             PlanRefusal.FlameWhileAsleep => (
                 "A flame while you sleep",
                 $"It needs {Span(facts.Minutes)} of flame, and part of that lies in the night. No flame is planned while nobody is up."),

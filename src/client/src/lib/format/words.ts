@@ -51,11 +51,17 @@ export const saltReason: Record<string, string> = {
 };
 
 /** A way in a few words: how, and from what. */
-export function wayName(method: string, soak: string, cooker: string | null): string {
+export function wayName(
+  method: string,
+  soak: string,
+  cooker: string | null,
+  rice: string | null = null,
+): string {
   if (method === 'cooked') return 'From a tin';
   const soaked = { overnight: 'soaked overnight', quick: 'quick-soaked' }[soak] ?? 'not soaked';
   const how = { pressure: 'pressure', slow_cooker: 'slow' }[method];
-  return `${how ? `${cooker ?? ''}, ${how}` : 'Open pot'}, ${soaked}`;
+  const above = rice === 'bowl_above' ? ', rice in its bowl above' : '';
+  return `${how ? `${cooker ?? ''}, ${how}` : 'Open pot'}, ${soaked}${above}`;
 }
 
 export type Line = { title: string; detail: string };
@@ -174,6 +180,16 @@ export function stepLine(step: Step, plan: DinnerWords): Line {
         detail: f.pieces
           ? `first take out ${f.pieces === 1 ? 'the little one’s plate' : `${f.pieces} little plates`}, then salt`
           : 'all at once; taste at the table',
+      };
+    case 'rice_bowl':
+      return {
+        title: `Rice into its bowl: ${grams(f.grams ?? 0)}`,
+        detail: `with ${millilitres(f.millilitres ?? 0)} of water, on the trivet above the pulses, steam free to pass beside it`,
+      };
+    case 'rice_out':
+      return {
+        title: 'Lift the rice bowl out, cover it',
+        detail: 'mind the steam; it keeps while the pulses go on',
       };
     case 'rice_light':
       return {

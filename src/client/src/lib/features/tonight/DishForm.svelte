@@ -34,9 +34,12 @@
   const cookers = $derived(kitchen.vessels.filter((v) => v.cooker));
   const pots = $derived(kitchen.vessels.filter((v) => !v.cooker || v.id === dish.vesselId));
   const methodOf = (id: string) => {
+    // A bowl above stands only in a pressure cooker.
+    const rice = dish.riceVesselId === 'bowl_above' ? { riceVesselId: null } : {};
     const cooker = cookers.find((c) => c.id === id);
-    if (!cooker) return { method: id, cookerId: null, ...(id === 'cooked' ? { soak: 'none' } : {}) };
-    return { method: cooker.cooker === 'slow' ? 'slow_cooker' : 'pressure', cookerId: id };
+    if (!cooker) return { method: id, cookerId: null, ...rice, ...(id === 'cooked' ? { soak: 'none' } : {}) };
+    if (cooker.cooker === 'slow') return { method: 'slow_cooker', cookerId: id, ...rice };
+    return { method: 'pressure', cookerId: id };
   };
   const vessel = $derived(kitchen.vessels.find((v) => v.id === dish.vesselId));
   const today = $derived(kitchen.nowLocal.slice(0, 10));

@@ -31,7 +31,7 @@
 <details>
   <summary class="cursor-pointer text-sm font-semibold">More</summary>
   <div class="mt-3 flex flex-col gap-3.5">
-    {#if dish.riceId && rested.length}
+    {#if dish.riceId && (rested.length || dish.method === 'pressure')}
       <div>
         <label class="mb-1 block text-sm font-semibold" for="rice-pot">The rice</label>
         <select
@@ -41,6 +41,7 @@
           onchange={(e) => tonight.change({ riceVesselId: e.currentTarget.value || null })}
         >
           <option value="">in with the pulses</option>
+          {#if dish.method === 'pressure'}<option value="bowl_above">in its own bowl, above them</option>{/if}
           {#each rested as v (v.id)}<option value={v.id}>beside, in the {v.name}</option>{/each}
         </select>
         {#if tonight.fault('riceVesselId')}<p class="text-error mt-1 text-sm" role="alert">

@@ -54,7 +54,8 @@
   // The list follows the dish while it is open; what each way fixes itself does not count as a change of dish.
   $effect(() => {
     const dish = { ...tonight.dish };
-    const key = JSON.stringify({ ...dish, method: '', cookerId: '', soak: '', pull: null });
+    const riceVesselId = dish.riceVesselId === 'bowl_above' ? null : dish.riceVesselId;
+    const key = JSON.stringify({ ...dish, riceVesselId, method: '', cookerId: '', soak: '', pull: null });
     if (!shown || key === asked) return;
     asked = key;
     void ask(dish);
@@ -64,12 +65,14 @@
     !way.pulseId &&
     way.method === (tonight.dish.method ?? 'open_pot') &&
     way.soak === tonight.dish.soak &&
-    (way.cookerId ?? null) === (tonight.dish.cookerId ?? null);
+    (way.cookerId ?? null) === (tonight.dish.cookerId ?? null) &&
+    (way.riceVesselId ?? null) === (tonight.dish.riceVesselId ?? null);
 
   const asDish = (way: WayLine): Partial<Dish> => ({
     method: way.method,
     soak: way.soak,
     cookerId: way.cookerId,
+    riceVesselId: way.riceVesselId,
     ...(way.pulseId ? { pulseId: way.pulseId } : {}),
   });
 
@@ -103,7 +106,7 @@
   {/if}
   {#if ways.length}
     <ul class="mt-2">
-      {#each ways as way (way.method + way.soak + way.cookerId + way.pulseId)}
+      {#each ways as way (way.method + way.soak + way.cookerId + way.pulseId + way.riceVesselId)}
         <WayRow
           {way}
           {kitchen}

@@ -22,6 +22,7 @@ const said: Record<string, { text: string; pull?: PullKind }> = {
   join: { text: 'rice in', pull: 'join' },
   other_in: { text: 'quicker in' },
   rice_light: { text: 'rice on' },
+  rice_bowl: { text: 'rice above' },
   seal: { text: 'turn down', pull: 'seal' },
   heat_off: { text: 'flame off', pull: 'flameOff' },
   reheat: { text: 'back on', pull: 'join' },

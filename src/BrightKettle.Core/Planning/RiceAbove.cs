@@ -1,0 +1,122 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>Rice in its own bowl above the pulses, under one lid. The pulses say how long; the bowl's water is solved by running both.</summary>
+internal sealed class RiceAbove(Simulator simulator)
+{
+    /// <summary>Rice within these comes out as rice: firm at the one end, mush at the other.</summary>
+    public const double LeastDone = 88;
+    public const double MostDone = 130;
+
+    private const int MostTries = 8;
+
+    /// <summary>Holds that are tried side by side.</summary>
+    private const int MostHolds = 16;
+
+    /// <summary>Free liquor that may be left with the rice, g per g dry: a film.</summary>
+    private const double WantedShare = 0.03;
+
+    /// <summary>Both under one lid.</summary>
+    /// <param name="cook">The pulses alone, under pressure.</param>
+    public Cook Attach(Dish dish, Cook cook)
+    {
+        var target = WantedShare * dish.RiceDry.Grams;
+        var water = dish.RiceDry.Grams * dish.Rice!.Absorbed.Typical;
+        cook = Held(dish, cook, water);
+        for (var i = 0; i < MostTries; i++)
+        {
+            var tried = With(dish, cook, water);
+            var run = simulator.Run(tried, PotTraits.Reference(tried), new RunOptions { Peaks = false });
+            var missing = target - run.Vessels[tried.Kitchen.IndexOf(RiceBowl.OutId)].LiquorGrams;
+            if (run.StalledAt is not null || Math.Abs(missing) < 3)
+            {
+                break;
+            }
+
+            water = Math.Max(0.5 * dish.RiceDry.Grams, water + missing);
+        }
+
+        return With(dish, cook, Math.Round(water / 10) * 10);
+    }
+
+    /// <summary>With a bowl above it the cooker comes up and cools more slowly: held only as long as the pulses then need.</summary>
+    private Cook Held(Dish dish, Cook cook, double water)
+    {
+        var at = WaySolver.IndexOf(cook, Marks.HoldOver);
+        var opened = cook.Actions[WaySolver.IndexOf(cook, Marks.Opened)];
+        var full = cook.Actions[at].When;
+        List<When> shorter = full.After == PotEvent.Whistle
+            ? [.. Enumerable.Range(1, full.Count).Select(n => full with { Count = n })]
+            : [.. Enumerable.Range(0, MostHolds).Select(k => full with { Delay = Duration.FromMinutes(Math.Round(full.Delay!.Value.TotalMinutes * k / (MostHolds - 1))) })];
+        var cooks = shorter.ConvertAll(w => cook with { Actions = [.. cook.Actions.Select((a, i) => i == at ? a with { When = w } : a)] });
+        var runs = simulator.RunMany([.. cooks.Select(c => With(dish, c, water)).Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Peaks = false });
+        for (var k = 0; k < runs.Length; k++)
+        {
+            var index = With(dish, cooks[k], water).Actions.ToList().FindIndex(a => ReferenceEquals(a, opened));
+            if (runs[k].Done[index] is { } done && done.Doneness[0] >= Doneness.Tender)
+            {
+                return cooks[k];
+            }
+        }
+
+        return cook;
+    }
+
+    private Cook With(Dish dish, Cook cook, double water)
+    {
+        var (rice, bowl) = (dish.Rice!, dish.RiceApart!);
+        var lifted = new CookVessel(RiceBowl.Out(bowl.Vessel), bowl.Burner);
+        var at = cook.Actions.ToList().FindIndex(a => a is CookAction.Pressurise);
+        var opened = WaySolver.IndexOf(cook, Marks.Opened);
+        // Pulses that are boiled hard first stand in the pot alone until then.
+        var hard = cook.Actions.Take(at).LastOrDefault(a => a.Mark == Marks.HardBoilOver)?.Mark;
+        var closes = At(cook, at);
+        List<CookAction> soak = rice.SoakMinutes.Low > 0
+            ?
+            [
+                new CookAction.Soak(When.At(closes - Duration.FromMinutes(rice.SoakMinutes.Typical)), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts },
+                new CookAction.Drain(When.At(closes), Way.RiceId),
+            ]
+            : [];
+        List<CookAction> fill =
+        [
+            .. soak,
+            new CookAction.Add(hard is null ? When.At(closes) : When.Next with { AfterMark = hard }, Way.RiceId),
+            new CookAction.AddWater(When.Next, Mass.FromGrams(water), dish.Household.Room) { Mark = Marks.RiceBowl },
+        ];
+        List<CookAction> lift = [new CookAction.Transfer(When.Next with { AfterMark = Marks.Opened }, RiceBowl.OutId, TransferWhat.Everything) { Mark = Marks.RiceOut }];
+        var cover = new CookAction.Cover(When.Next with { AfterMark = Marks.RiceOut }, Lid.On) { In = RiceBowl.OutId, Mark = Marks.RiceRested };
+        var serve = cook.Actions[^1];
+        List<CookAction> actions =
+        [
+            .. cook.Actions.Take(at),
+            .. fill.Select(a => a with { In = RiceBowl.Id }),
+            cook.Actions[at] with { When = When.Next with { AfterMark = Marks.RiceBowl } },
+            .. cook.Actions.Skip(at + 1).Take(opened - at),
+            .. lift.Select(a => a with { In = RiceBowl.Id }),
+            cover,
+            .. cook.Actions.Skip(opened + 1).SkipLast(1),
+            serve with { When = serve.When with { AfterMark = Marks.RiceRested } },
+        ];
+        var first = soak.Count > 0 ? soak[0].When.NotBefore!.Value : cook.Starts;
+        return cook with
+        {
+            Kitchen = cook.Kitchen with { Others = [.. cook.Kitchen.Others, bowl, lifted] },
+            Ingredients = [cook.Ingredients[0], new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor), .. cook.Ingredients.Skip(1)],
+            Actions = actions,
+            Starts = Instant.Min(first, cook.Starts),
+        };
+    }
+
+    /// <summary>When the reference pot comes to an action, to the minute.</summary>
+    private Instant At(Cook cook, int action)
+    {
+        var run = simulator.Run(cook, PotTraits.Reference(cook), new RunOptions { Peaks = false });
+        var at = run.Done[action] is { } done ? cook.Starts + Duration.FromSeconds(done.Seconds) : cook.Starts;
+        return Instant.FromUnixTimeSeconds(at.ToUnixTimeSeconds() / 60 * 60);
+    }
+}

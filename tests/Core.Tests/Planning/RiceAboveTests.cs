@@ -1,0 +1,73 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
+using Xunit;
+using static BrightKettle.Core.Tests.Kitchens;
+
+namespace BrightKettle.Core.Tests.Planning;
+
+/// <summary>Pulses below and rice in its own bowl above, under one lid.</summary>
+public sealed class RiceAboveTests
+{
+    private static readonly Vessel Hill = new("hill", "hill cooker", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Weight, 6000) };
+
+    private static Dish Above(string pulse, double grams, string rice, double riceGrams, SoakChoice soak = SoakChoice.None) => Dish(pulse, grams, rice, riceGrams, soak, Style.Saucy) with
+    {
+        Method = Method.Pressure,
+        Cooker = Hill,
+        RiceApart = new(RiceBowl.For(Hill), Burner(1700), Above: true),
+        OtherVessels = [Pot(), Hill],
+    };
+
+    [Fact]
+    public void Split_pigeon_peas_and_white_rice_are_done_under_one_lid_after_a_few_whistles()
+    {
+        var plan = Planned(Above("toor_split", 200, "long_white", 250));
+        Assert.Null(CookRules.Check(plan.Cook));
+        var off = plan.Cook.Actions.Single(a => a.Mark == Marks.HoldOver);
+        Assert.Equal(PotEvent.Whistle, off.When.After);
+        Assert.InRange(off.When.Count, 1, 6);
+        var run = plan.Forecast.Reference;
+        Assert.True(run.Final[0].Doneness >= Doneness.Wanted);
+        Assert.InRange(run.Final[1].Doneness, RiceAbove.LeastDone, RiceAbove.MostDone);
+        // Its water is drunk but for a film, and is about what the rice absorbs.
+        Assert.InRange(run.Vessels[plan.Cook.Kitchen.IndexOf(RiceBowl.OutId)].LiquorGrams, 0, 25);
+        var water = plan.Cook.Actions.Single(a => a.Mark == Marks.RiceBowl);
+        Assert.InRange(((CookAction.AddWater)water).Water.Grams / 250, 1.0, 1.8);
+        // Filled before the lid is locked, out before the table.
+        Assert.True(run.At(plan.Cook.Actions.ToList().IndexOf(water)).Seconds <= run.At(WaySolver.IndexOf(plan.Cook, Marks.Lock)).Seconds);
+        Assert.True(plan.Forecast.Find(Marks.RiceOut)!.Reference <= plan.Forecast.Find(Marks.Table)!.Reference);
+    }
+
+    [Fact]
+    public void Rice_that_does_not_fit_the_pulses_time_is_refused_with_the_reason()
+    {
+        Assert.Equal(PlanRefusal.RiceAboveSoft, Refused(Above("chickpea", 300, "long_white", 250)).Code);
+        Assert.Equal(PlanRefusal.RiceAboveHard, Refused(Above("lentil_red_split", 200, "brown_long", 250)).Code);
+        Assert.Equal(PlanRefusal.PotTooSmallForRice, Refused(Above("toor_split", 200, "long_white", 900)).Code);
+    }
+
+    [Fact]
+    public void Pulses_that_are_boiled_hard_first_stand_alone_until_then()
+    {
+        var plan = Planned(Above("borlotti", 250, "long_white", 200, SoakChoice.Overnight));
+        var run = plan.Forecast.Reference;
+        Assert.True(run.At(WaySolver.IndexOf(plan.Cook, Marks.RiceBowl)).Seconds >= run.At(WaySolver.IndexOf(plan.Cook, Marks.HardBoilOver)).Seconds);
+        Assert.DoesNotContain(plan.Gates, g => g.Blocks);
+    }
+
+    [Fact]
+    public void It_is_among_the_ways_of_a_kitchen_with_a_pressure_cooker_whatever_is_shown_now()
+    {
+        var dish = Dish("toor_split", 200, "long_white", 250, style: Style.Saucy) with { OtherVessels = [Pot(), Hill] };
+        var ways = new WayFinder(Plans, Kitchens.Catalogue).For(dish, 32, cancel: TestContext.Current.CancellationToken);
+        var above = ways.Single(w => w.RiceAbove && w.Soak == SoakChoice.None);
+        Assert.NotNull(above.Plan);
+        Assert.Equal(Hill.Id, above.CookerId);
+        var again = new WayFinder(Plans, Kitchens.Catalogue).For(above.Plan.Dish, 32, cancel: TestContext.Current.CancellationToken);
+        static IEnumerable<(Method, SoakChoice, bool)> Kinds(IReadOnlyList<WayOffer> list) => list.Select(w => (w.Method, w.Soak, w.RiceAbove)).Order();
+        Assert.Equal(Kinds(ways), Kinds(again));
+        Assert.DoesNotContain(new WayFinder(Plans, Kitchens.Catalogue).For(dish with { Rice = null, RiceDry = Mass.Zero }, 32, cancel: TestContext.Current.CancellationToken), w => w.RiceAbove);
+    }
+}
