@@ -1,3 +1,4 @@
+using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
 using BrightKettle.Core.Safety;
@@ -38,7 +39,8 @@ public static class HandsMapper
     {
         var kitchen = plan.Cook.Kitchen;
         var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).ToList();
-        return [.. Enumerable.Range(0, kitchen.VesselCount).Select(v => new LaneDto(
+        // A bowl that stands on no burner has no lane.
+        return [.. Enumerable.Range(0, kitchen.VesselCount).Where(v => kitchen[v].Vessel.Id is not (RiceBowl.Id or RiceBowl.OutId)).Select(v => new LaneDto(
             kitchen[v].Vessel.Name,
             kitchen[v].Vessel.Cooker is { Stovetop: false } ? null : kitchen[v].Burner.Name,
             [.. flames.Where(f => plan.Cook.VesselOf(plan.Cook.Actions[f.Action]) == v).OrderBy(f => f.From).Select(f => new SpanDto(f.From.ToDateTimeOffset(), f.To.ToDateTimeOffset()))]))];

@@ -74,7 +74,7 @@ public static class PlanSteps
                 Place: plan.Dish.RiceApart!.Vessel.Name)),
             Marks.RiceBowl => Make("rice_bowl", m, new(Grams: plan.Dish.RiceDry.Grams, Millilitres: Cold(plan, ((CookAction.AddWater)action).Water))),
             Marks.RiceOut => Make("rice_out", m, new()),
-            Marks.RiceRested when plan.Dish.RiceApart is { Above: true } => null,
+            Marks.RiceRested when plan.Dish.RiceApart is { Above: true } => Make("rice_covered", m, new()),
             Marks.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].When.Delay?.TotalMinutes)),
             Marks.RiceOff => Make("rice_off", m, new(Minutes: next?.When.Delay?.TotalMinutes)),
             Marks.RiceRested => Make("rice_rested", m, new()),

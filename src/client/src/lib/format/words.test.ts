@@ -122,6 +122,19 @@ describe('steps beside pulses and rice', () => {
     expect(stepLine(step('rice_boils', { minutes: 14 }), plan).detail).toBe('14 min');
     expect(stepLine(step('rice_off', { minutes: 10 }), plan).detail).toBe('rest 10 min');
     expect(stepLine(step('rice_rested', {}), plan).title).toBe('Fluff the rice');
+    expect(stepLine(step('rice_bowl', { grams: 250, millilitres: 310 }), plan).detail).toContain(
+      '310 mL of water, on the trivet',
+    );
+    expect(wayName('pressure', 'none', 'Hill cooker', 'bowl_above')).toBe(
+      'Hill cooker, pressure, not soaked, rice in its bowl above',
+    );
+  });
+  it('counts whistles where a weight is listened to', () => {
+    expect(stepLine(step('first_whistle', { place: 'medium', count: 4 }), plan).title).toContain(
+      'medium flame',
+    );
+    expect(stepLine(step('hold_over', { count: 4 }), plan).title).toBe('4 whistles: heat off');
+    expect(stepLine(step('hold_over', { minutes: 12 }), plan).title).toBe('Held 12 min: heat off');
   });
   it('says with what the quicker pulses go in', () => {
     expect(

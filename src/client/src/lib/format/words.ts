@@ -187,10 +187,9 @@ export function stepLine(step: Step, plan: DinnerWords): Line {
         detail: `with ${millilitres(f.millilitres ?? 0)} of water, on the trivet above the pulses, steam free to pass beside it`,
       };
     case 'rice_out':
-      return {
-        title: 'Lift the rice bowl out, cover it',
-        detail: 'mind the steam; it keeps while the pulses go on',
-      };
+      return { title: 'Lift the rice bowl out', detail: 'mind the steam' };
+    case 'rice_covered':
+      return { title: 'Cover the rice', detail: 'a plate will do; it keeps while the pulses go on' };
     case 'rice_light':
       return {
         title: `Rice on, in the ${f.place}: ${grams(f.grams ?? 0)}`,

@@ -19,9 +19,15 @@
   const inPot = $derived(
     series.layers.filter((l) => l.kind !== 'extra' && (l.bedCentimetres[here] ?? 0) > 0),
   );
+  /** Rice that cooks in a vessel of its own is not drawn, but told. */
+  const beside = $derived(
+    series.layers.filter(
+      (l) => l.kind === 'rice' && (l.bedCentimetres[here] ?? 0) === 0 && l.felt[here] !== 'hard',
+    ),
+  );
   const words = $derived(
     `${time}: ${millilitres(liquid?.mid ?? 0)} of liquid, ${overBed(series.overBedCentimetres[here] ?? 0)} the bed, ` +
-      inPot.map((l) => `${l.name} ${felt[l.felt[here] ?? ''] ?? ''}`).join(', '),
+      [...inPot, ...beside].map((l) => `${l.name} ${felt[l.felt[here] ?? ''] ?? ''}`).join(', '),
   );
 </script>
 
@@ -50,6 +56,12 @@
     <span class="inline-flex items-center gap-1.5">
       <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} grain={layer.kind === 'rice'} />
       {layer.name}: {felt[layer.felt[here] ?? '']}
+    </span>
+  {/each}
+  {#each beside as layer (layer.id)}
+    <span class="inline-flex items-center gap-1.5">
+      <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} grain />
+      {layer.name}, by itself: {felt[layer.felt[here] ?? '']?.replace('chalky', 'hard')}
     </span>
   {/each}
 </div>
