@@ -28,7 +28,7 @@ public sealed record RunOptions(bool Sample = false)
 public sealed class Simulator(ModelConstants constants)
 {
     /// <summary>Names the equations; stored with each saved forecast.</summary>
-    public const string ModelVersion = "2";
+    public const string ModelVersion = "3";
 
     /// <summary>The longest step while anything is warm.</summary>
     public static readonly Duration DefaultStep = Duration.FromSeconds(10);
