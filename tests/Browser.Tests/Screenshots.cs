@@ -119,5 +119,27 @@ public sealed class Screenshots
         scene.Do(k, "table");
         k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='In the fridge']")).Count == 1);
         shot("stove-after");
+
+        // Under a lid: whistles are counted, and a look has its price.
+        var drum = StoveScene.Of(k, "Sluice-house chickpeas", new
+        {
+            pulseId = "chickpea",
+            pulse = new { value = 300, unit = "g" },
+            riceId = (string?)null,
+            people = 4,
+            soak = "none",
+            style = "saucy",
+            vesselId = "wide-pot",
+            burnerId = "front",
+            serveAtLocal = k.Clock.GetUtcNow().AddDays(1).ToString("yyyy-MM-dd'T'19:00", System.Globalization.CultureInfo.InvariantCulture),
+            seed = 7,
+            method = "pressure",
+            cookerId = "steam-drum",
+        });
+        drum.Walk(k, m => m.GetProperty("step") is { ValueKind: System.Text.Json.JsonValueKind.Object } s && s.GetProperty("kind").GetString() == "hold_over", minutesBefore: 25);
+        k.Open($"/stove/{drum.Id}");
+        k.Press("Look inside: what does it cost?");
+        k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Do this']")).Count > 0);
+        shot("stove-lid");
     }
 }

@@ -155,10 +155,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         }
 
         SolvedWay? settled = null;
-        for (var i = 0; i < 2; i++)
+        // More water comes up more slowly and holds its heat longer: once it is known, the hold is worked out anew.
+        var pressure = dish.Method == Method.Pressure;
+        for (var i = 0; i < (pressure ? 3 : 2); i++)
         {
-            // More water comes up more slowly and holds its heat longer: once it is known, a shorter hold does.
-            way = dish.Method == Method.Pressure ? Held(way) : way;
+            way = pressure ? Held(way) : way;
             if (SecondsUntil(way, SlowShare, FastShare) is not [{ } slow, { } fast])
             {
                 var cook = way.Build(dish);
@@ -167,7 +168,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             }
 
             way = Schedule(way, slow, fast);
-            way = way with { Water = FirstWater(way) };
+            way = i < 2 ? way with { Water = FirstWater(way) } : way;
             settled = Settle(way);
             if (settled.Fault is not null)
             {
@@ -225,7 +226,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
             var wanted = way.Order == Order.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor;
             // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
-            var covered = slowest.LiquorBefore - ((slowest.OverBedBefore - 0.5) * dish.Vessel.AreaSquareCentimetres);
+            var covered = slowest.LiquorBefore - ((slowest.OverBedBefore - 0.5) * (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).AreaSquareCentimetres);
             var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
             water = Math.Max(dish.PulsesDry.Grams * 1.2, water + missing);
             if (Math.Abs(missing) < 10)

@@ -52,6 +52,12 @@ internal static class HeatStep<T>
         net.Store(ref g.Row<T>(v + Layout.Net));
         rate.Store(ref g.Row<T>(v + Layout.Rate));
         var rising = T.Less(T.All(1e-9f), rate) & T.Less(celsius, ceiling);
+        if (T.Bits(rising) == 0)
+        {
+            // All at their ceilings, or cooling: most of a cook.
+            return step;
+        }
+
         var untilCeiling = T.Max(T.All(0.05f), (ceiling - celsius) / T.Max(T.All(1e-9f), rate));
         return T.Where(rising, T.Min(step, untilCeiling), step);
     }

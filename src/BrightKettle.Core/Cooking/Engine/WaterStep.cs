@@ -10,6 +10,9 @@ internal static class WaterStep<T>
     /// <summary>Below this much liquor per gram dry the bed is no longer wetted all over.</summary>
     private const float WettingShare = 0.08f;
 
+    /// <summary>Of the liquor, at most so much is drunk in a step.</summary>
+    private const float MostDrunk = 0.9f;
+
     /// <summary>Solids in the liquor, g per g, at which bean liquor counts as full.</summary>
     public const float FullBroth = 0.04f;
 
@@ -45,8 +48,14 @@ internal static class WaterStep<T>
         // Only rice minds what is in the liquor.
         var broth = g.RiceInside(vessel) ? Broth(g, v, vessel, liquor) : T.All(0);
         var (wanted, dry) = Want(g, v, vessel, step, celsius, broth);
-        var wet = T.Min(T.All(1), liquor / ((T.All(WettingShare) * dry) + T.All(1e-6f)));
-        var given = T.Min(wet, T.All(0.9f) * liquor / T.Max(T.All(1e-6f), wanted));
+        var given = T.All(1);
+        if (T.Bits(T.Less(liquor, T.Max((T.All(WettingShare) * dry) + T.All(1e-6f), wanted * T.All(1 / MostDrunk)))) != 0)
+        {
+            // In some lane there is too little for all that is wanted.
+            var wet = T.Min(T.All(1), liquor / ((T.All(WettingShare) * dry) + T.All(1e-6f)));
+            given = T.Min(wet, T.All(MostDrunk) * liquor / T.Max(T.All(1e-6f), wanted));
+        }
+
         Feed(g, v, vessel, step, given, broth, ref liquorRow, ref liquorBook);
 
         Boil(g, v, step, boilWatts, dry, ref liquorRow, ref liquorBook);
