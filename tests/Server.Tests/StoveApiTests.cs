@@ -7,7 +7,7 @@ using Xunit;
 namespace BrightKettle.Server.Tests;
 
 /// <summary>An evening at the stove through the interface, by a clock that stands until it is moved.</summary>
-public sealed class StoveApiTests : IDisposable
+public sealed partial class StoveApiTests : IDisposable
 {
     private readonly KettleServer _server = new(demo: true);
     private readonly HttpClient _http;
@@ -452,102 +452,6 @@ public sealed class StoveApiTests : IDisposable
         Assert.Equal(2, apart.Told.Where(t => t.Entry.What == "boils").Select(t => t.Entry.VesselId).Distinct().Count());
         var several = await Walk(KettleServer.Dish() with { Style = "saucy", RiceId = null, VesselId = "wide-pot", Others = [new OtherPulseDto("lentil_french")], ServeAtLocal = "2026-11-27T19:00" });
         Assert.NotNull(several.After);
-    }
-
-    [Fact]
-    public async Task Pulses_with_the_rice_in_its_bowl_above_reach_the_table_under_one_lid()
-    {
-        var dish = KettleServer.Dish() with { PulseId = "toor_split", RiceId = "long_white", Rice = new(250, "g"), Soak = "none", Style = "saucy", Method = "pressure", CookerId = await Buy("weight"), VesselId = "wide-pot", RiceVesselId = "bowl_above" };
-        var open = await _http.PostAsJsonAsync("/api/plans", dish with { Method = "open_pot", CookerId = null }, Cancel);
-        Assert.Equal((400, "dish.bowl_above", "riceVesselId"), await open.Problem());
-        var ways = (await (await _http.PostAsJsonAsync("/api/ways", dish, Cancel)).Content.ReadFromJsonAsync<List<WayDto>>(Cancel))!;
-        Assert.Contains(ways, w => w is { RiceVesselId: "bowl_above", TableAt: not null });
-        Assert.Contains(ways, w => w is { RiceVesselId: null, Method: "open_pot" });
-        var state = await Walk(dish);
-        Assert.NotNull(state.After);
-        Assert.Contains(state.Moments, m => m is { Step.Kind: "rice_bowl", State: "done" });
-        Assert.Contains(state.Moments, m => m is { Step.Kind: "rice_out", State: "done" });
-    }
-
-    /// <summary>A cooker of a kind that the demo household has not.</summary>
-    private async Task<string> Buy(string kind)
-    {
-        var answer = await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("Hill cooker", 22, 6000, kind), Cancel);
-        Assert.True(answer.IsSuccessStatusCode);
-        return (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!.Vessels.Single(v => v.Cooker == kind).Id;
-    }
-
-    /// <summary>A dinner under pressure, on its way in the cooker.</summary>
-    private async Task<StoveDto> Locked(string cooker, string soak = "none")
-    {
-        var state = await Start(KettleServer.Dish() with { PulseId = "chickpea", RiceId = null, Soak = soak, Style = "saucy", Method = "pressure", CookerId = cooker, VesselId = "wide-pot" });
-        return await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "hold_over");
-    }
-
-    [Fact]
-    public async Task A_look_under_the_lid_is_offered_with_its_cost_taken_and_leads_on_to_the_table()
-    {
-        var state = await Locked("steam-drum");
-        GoTo(Now.AddMinutes(4));
-        var answers = (await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/look", Cancel))!;
-        Assert.Equal(["look_and_lock", "open_for_good"], answers.Select(a => a.Code));
-        // What it costs, or, with a bag that showed itself slow by then, what it saves, is said of each.
-        Assert.All(answers, a => Assert.NotNull(a.SoftLaterMinutes));
-        state = await Told(state, Entry(state, "chose") with { What = "look_and_lock", State = "look" });
-        Assert.Equal("look_and_lock", state.Course);
-        state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Deeds.Any(d => d.Do == "lock"));
-        Assert.Contains(state.Told, t => t.Entry.Kind == "felt");
-        // They turn out soft: the lid may stay off.
-        var open = Assert.Single((await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/look", Cancel))!);
-        Assert.Equal("stay_open", open.Code);
-        state = await Told(state, Entry(state, "chose") with { What = open.Code, State = "look" });
-        Assert.NotNull((await Walk(state)).After);
-    }
-
-    [Fact]
-    public async Task Where_no_lid_is_in_the_way_no_look_is_priced()
-    {
-        var state = await Walk(await Start(), until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "look");
-        Assert.Empty((await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/look", Cancel))!);
-        Assert.Equal("stove.no_such_answer", (await Tell(state, Entry(state, "chose") with { What = "look_and_lock", State = "look" })).Entries[0].Code);
-        Assert.Equal((404, "stove.missing", null), await (await _http.GetAsync($"/api/stove/{Guid.CreateVersion7()}/look", Cancel)).Problem());
-    }
-
-    [Fact]
-    public async Task A_cooker_of_which_nothing_is_heard_is_asked_for_after_15_minutes_and_let_down()
-    {
-        var state = await Start(KettleServer.Dish() with { PulseId = "chickpea", RiceId = null, Soak = "none", Style = "saucy", Method = "pressure", CookerId = await Buy("weight"), VesselId = "wide-pot" });
-        state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Waits.Event == "whistle");
-        Assert.Equal(Now.AddMinutes(15), state.Visits.Single(v => v.Code == "silent").At, TimeSpan.FromSeconds(5));
-        GoTo(Now.AddMinutes(16));
-        var help = await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("silent"), Cancel)).Content.ReadFromJsonAsync<List<StoveAnswerDto>>(Cancel);
-        Assert.Equal("off_and_alone", help!.Single().Code);
-        state = await Told(state, Entry(state, "chose") with { What = "off_and_alone", State = "silent" });
-        Assert.DoesNotContain(state.Visits, v => v.Code == "silent");
-        Assert.NotNull((await Walk(state)).After);
-    }
-
-    [Fact]
-    public async Task Putting_off_costs_what_the_model_says_nothing_where_tender_pulses_wait()
-    {
-        // A look a little later than due moves nothing: the rice is still to come at its minute.
-        var state = await Walk(await Start(), until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "look");
-        Assert.Equal(0, Moment(state, "look").PutOff!.TableMinutes);
-        Assert.All(state.Moments.Where(m => m.State == "done"), m => Assert.Null(m.PutOff));
-        state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "heat_off");
-        Assert.InRange(Moment(state, "heat_off").PutOff!.TableMinutes, 2, 4);
-    }
-
-    [Theory]
-    [InlineData(true)]
-    [InlineData(false)]
-    public async Task Rice_is_stirred_in_or_left_by_the_way_of_the_house(bool stirs)
-    {
-        var kitchen = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
-        Assert.True(kitchen.StirsAtJoin);
-        await _http.PutAsJsonAsync("/api/kitchen", new KitchenChange(kitchen.Zone, kitchen.AltitudeMetres, kitchen.RoomCelsius, kitchen.Wakes, kitchen.Sleeps, kitchen.SoaksAt, kitchen.CupMillilitres, kitchen.Cautious, kitchen.HardnessMilligramsPerLitre, kitchen.Version, StirsAtJoin: stirs), Cancel);
-        Assert.Equal(stirs, (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!.StirsAtJoin);
-        Assert.Equal(stirs, Moment(await Start(), "join").Deeds.Any(d => d.Do == "stir"));
     }
 
     private async Task<StoveDto> Walk(DishDto dish) => await Walk(await Start(dish));
