@@ -57,6 +57,19 @@ public sealed partial class StoveApiTests
         Assert.NotNull((await Walk(state)).After);
     }
 
+    [Theory]
+    [InlineData("none", "look_and_lock")]
+    [InlineData("none", "open_for_good")]
+    [InlineData("overnight", "look_and_lock")]
+    [InlineData("overnight", "open_for_good")]
+    public async Task No_gate_stops_a_pulse_with_a_lectin_after_a_look_under_the_lid(string soak, string answer)
+    {
+        var state = await Start(KettleServer.Dish() with { PulseId = "kidney_red", RiceId = null, Soak = soak, Style = "saucy", Method = "pressure", CookerId = "steam-drum", VesselId = "wide-pot" });
+        state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "hold_over");
+        state = await Told(state, Entry(state, "chose") with { What = answer, State = "look" });
+        Assert.NotNull((await Walk(state)).After);
+    }
+
     [Fact]
     public async Task Where_no_lid_is_in_the_way_no_look_is_priced()
     {

@@ -45,22 +45,17 @@ public sealed class Simulator(ModelConstants constants)
     /// <param name="jobs">Each cook valid by <see cref="CookRules"/>.</param>
     public PotRun[] RunMany(IReadOnlyList<PotJob> jobs, RunOptions? options = null)
     {
+        // Two pots take less time in eight lanes than one after the other; one alone does not.
+        var width = jobs.Count == 1 ? OneLane.Width : jobs.Count <= EightLanes.Width ? EightLanes.Width : SixteenLanes.Width;
         var runs = new PotRun[jobs.Count];
-        if (jobs.Count == 1)
+        var groups = Groups(jobs, width);
+        if (groups.Count == 1)
         {
-            // Two pots take less time in eight lanes than one after the other; one alone does not.
-            RunGroup<OneLane>(jobs, Groups(jobs, OneLane.Width)[0], options ?? Plain, runs);
-        }
-        else if (jobs.Count <= EightLanes.Width)
-        {
-            foreach (var group in Groups(jobs, EightLanes.Width))
-            {
-                RunGroup<EightLanes>(jobs, group, options ?? Plain, runs);
-            }
+            RunGroup(jobs, groups[0], options ?? Plain, runs, width);
         }
         else
         {
-            Parallel.ForEach(Groups(jobs, SixteenLanes.Width), group => RunGroup<SixteenLanes>(jobs, group, options ?? Plain, runs));
+            Parallel.ForEach(groups, group => RunGroup(jobs, group, options ?? Plain, runs, width));
         }
 
         return runs;
@@ -73,21 +68,26 @@ public sealed class Simulator(ModelConstants constants)
         var runs = new PotRun[jobs.Count];
         foreach (var group in Groups(jobs, width))
         {
-            switch (width)
-            {
-                case 1:
-                    RunGroup<OneLane>(jobs, group, options, runs);
-                    break;
-                case 8:
-                    RunGroup<EightLanes>(jobs, group, options, runs);
-                    break;
-                default:
-                    RunGroup<SixteenLanes>(jobs, group, options, runs);
-                    break;
-            }
+            RunGroup(jobs, group, options, runs, width);
         }
 
         return runs;
+    }
+
+    private void RunGroup(IReadOnlyList<PotJob> jobs, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs, int width)
+    {
+        switch (width)
+        {
+            case 1:
+                RunGroup<OneLane>(jobs, group, options, runs);
+                break;
+            case 8:
+                RunGroup<EightLanes>(jobs, group, options, runs);
+                break;
+            default:
+                RunGroup<SixteenLanes>(jobs, group, options, runs);
+                break;
+        }
     }
 
     /// <summary>Jobs that can run side by side, in their own order.</summary>

@@ -75,17 +75,12 @@ internal sealed class RiceAbove(Simulator simulator)
         // Pulses that are boiled hard first stand in the pot alone until then.
         var hard = cook.Actions.Take(at).LastOrDefault(a => a.Mark == Marks.HardBoilOver)?.Mark;
         var closes = At(cook, at);
-        List<CookAction> soak = rice.SoakMinutes.Low > 0
-            ?
-            [
-                new CookAction.Soak(When.At(closes - Duration.FromMinutes(rice.SoakMinutes.Typical)), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts },
-                new CookAction.Drain(When.At(closes), Way.RiceId),
-            ]
-            : [];
+        List<CookAction> soak = [.. RiceStart.Soaked(dish, closes)];
         List<CookAction> fill =
         [
             .. soak,
             new CookAction.Add(hard is null ? When.At(closes) : When.Next with { AfterMark = hard }, Way.RiceId),
+            .. RiceStart.Salted(dish),
             new CookAction.AddWater(When.Next, Mass.FromGrams(water), dish.Household.Room) { Mark = Marks.RiceBowl },
         ];
         List<CookAction> lift = [new CookAction.Transfer(When.Next with { AfterMark = Marks.Opened }, RiceBowl.OutId, TransferWhat.Everything) { Mark = Marks.RiceOut }];

@@ -82,18 +82,12 @@ internal sealed class RiceApart(Simulator simulator)
     private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, double water, double minutes)
     {
         var rice = dish.Rice!;
-        IEnumerable<CookAction> soak = soaked == lit
-            ? []
-            :
-            [
-                new CookAction.Soak(When.At(soaked), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts },
-                new CookAction.Drain(When.At(lit), Way.RiceId),
-            ];
         return
         [
-            .. soak,
+            .. soaked == lit ? [] : RiceStart.Soaked(dish, lit),
             new CookAction.Add(When.At(lit), Way.RiceId),
             new CookAction.AddWater(When.Next, Mass.FromGrams(water), dish.Household.Room),
+            .. RiceStart.Salted(dish),
             new CookAction.Cover(When.Next, Lid.On),
             new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.RiceLight },
             new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle) { Mark = Marks.RiceBoils },

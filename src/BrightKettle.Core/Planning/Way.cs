@@ -96,9 +96,9 @@ internal sealed partial record Way(Order Order, Instant LightAt)
             AddSoak(actions, dish, soak);
         }
 
-        if (Order != Order.PulseAlone && dish.Rice is { SoakMinutes.Low: > 0 })
+        if (Order != Order.PulseAlone)
         {
-            AddRiceSoak(actions, dish);
+            actions.AddRange(RiceStart.Soaked(dish, Order is Order.PulseFirst ? JoinAt : LightAt));
         }
 
         switch (Order)
@@ -156,14 +156,6 @@ internal sealed partial record Way(Order Order, Instant LightAt)
         ingredients.AddRange(dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room) { Pieces = x.Pieces }));
 
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
-    }
-
-    private void AddRiceSoak(List<CookAction> actions, Dish dish)
-    {
-        var ends = Order is Order.PulseFirst ? JoinAt : LightAt;
-        var starts = ends - Duration.FromMinutes(dish.Rice!.SoakMinutes.Typical);
-        actions.Add(new CookAction.Soak(When.At(starts), RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts });
-        actions.Add(new CookAction.Drain(When.At(ends), RiceId));
     }
 
     /// <summary>Into fresh water with what belongs in from the start.</summary>
@@ -331,7 +323,6 @@ internal sealed partial record Way(Order Order, Instant LightAt)
     {
         actions.Add(new CookAction.Heat(When.At(JoinAt), Flame.Full) { Mark = Marks.Reheat });
         AddExtras(actions, dish, ExtraTime.Join);
-        AddSalt(actions, dish, SaltSchool.WithTheRice);
         var boils = When.Once(PotEvent.Boils);
         var last = dish.Extras.Where(x => x.Time != ExtraTime.Start).ToList();
         if (last.Count > 0)
@@ -344,6 +335,8 @@ internal sealed partial record Way(Order Order, Instant LightAt)
         actions.Add(dish.Style == Style.Dry
             ? new CookAction.Drain(boils, null) { Mark = Marks.Finish }
             : new CookAction.Measure(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { Mark = Marks.Finish });
+        // What is poured off would take its share along.
+        AddSalt(actions, dish, SaltSchool.WithTheRice);
         actions.Add(new CookAction.Heat(When.Next, Flame.Off));
         AddServe(actions, dish, When.Next);
     }

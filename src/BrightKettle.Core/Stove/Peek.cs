@@ -56,8 +56,9 @@ public sealed class Peek(Simulator simulator, Watch watch)
             List<CookAction> inside =
             [
                 .. LetDown(),
-                new CookAction.Heat(When.Once(PotEvent.PinDown), Flame.Gentle),
-                new CookAction.Heat(new When(Look: new Look(Way.PulseId, AnyDoneness, Duration.FromMinutes(5))), Flame.Gentle),
+                // Kept at a lively boil while it stands open: what carries a lectin must not go lower before it is soft.
+                new CookAction.Heat(When.Once(PotEvent.PinDown), Flame.Lively),
+                new CookAction.Heat(new When(Look: new Look(Way.PulseId, AnyDoneness, Duration.FromMinutes(5))), Flame.Lively),
                 .. fill,
                 // A moment of its own: the vent is looked through before it is done.
                 new CookAction.Pressurise(When.Later(Duration.Zero)) { Mark = Marks.Lock },

@@ -13,8 +13,11 @@ public static class PlanSteps
     public static IReadOnlyList<StepDto> Of(Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return [.. ByAction(plan).Select(s => s.Step).OrderBy(s => s.At).ThenBy(s => s.Kind == "table")];
+        return [.. ByAction(plan).Select(s => s.Step).OrderBy(s => s.At).ThenBy(s => Rank(s.Kind))];
     }
+
+    /// <summary>Of the same minute: the lid comes after what goes under it, the table last.</summary>
+    private static int Rank(string kind) => kind switch { "rice_bowl" => 1, "lock" => 2, "table" => 3, _ => 0 };
 
     /// <summary>Each step with the number of the action that makes it.</summary>
     public static IEnumerable<(int Action, StepDto Step)> ByAction(Plan plan)
@@ -45,7 +48,8 @@ public static class PlanSteps
                 Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
                 OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
                 Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.Mark is null)),
-                Ingredient: plan.Order switch { Order.RiceFirst => "rice", Order.Together => "both", _ => "pulse" })),
+                Ingredient: plan.Order switch { Order.RiceFirst => "rice", Order.Together => "both", _ => "pulse" },
+                Place: m.Action > 0 && plan.Cook.Actions[m.Action - 1] is CookAction.Pressurise ? "locked" : null)),
             Marks.QuickSoak => Make("quick_soak", m, new(Minutes: next?.When.Delay?.TotalMinutes)),
             Marks.Lock => Make("lock", m, new(Millilitres: Cold(plan, plan.Amounts.FirstWater), Place: CookWriter.Word(PressureHold.Up(plan.Dish.Cooker!.Cooker!)))),
             Marks.HoldOver => Make("hold_over", m, new(Minutes: action.When.Delay?.TotalMinutes, Count: action.When.After == PotEvent.Whistle ? action.When.Count : null)),
@@ -65,6 +69,7 @@ public static class PlanSteps
             Marks.Reheat => Make("reheat", m, new()),
             Marks.OtherIn => OtherIn(plan, m, ((CookAction.Add)action).IngredientId),
             Marks.OtherSoft => Make("other_soft", m, new(EveryMinutes: action.When.Look!.Again.TotalMinutes, Felt: CookWriter.Word(Doneness.Felt(action.When.Look.Doneness, null)))),
+            Marks.Salt when plan.Dish.RiceApart is { } own && action.In == own.Vessel.Id => Make("salt", m, new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Name: own.Vessel.Name)),
             Marks.Salt => Make("salt", m, new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null)),
             Marks.ExtraIn => Extra(plan, m, ((CookAction.Add)action).IngredientId, "extra_in"),
             Marks.TakeOut => Extra(plan, m, ((CookAction.TakeOut)action).IngredientId, "take_out"),

@@ -40,6 +40,21 @@ public sealed class RiceAboveTests
         Assert.True(plan.Forecast.Find(Marks.RiceOut)!.Reference <= plan.Forecast.Find(Marks.Table)!.Reference);
     }
 
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void Rice_by_itself_gets_its_own_salt_so_that_all_that_is_weighed_out_goes_in(bool above)
+    {
+        var dish = Above("toor_split", 200, "long_white", 250);
+        var plan = Planned(above ? dish : dish with { Method = Method.OpenPot, Cooker = null, RiceApart = new(Pot(18, 3), Burner(1000)) });
+        var added = plan.Cook.Actions.OfType<CookAction.AddSalt>().ToList();
+        Assert.Equal(2, added.Count);
+        Assert.InRange(plan.Amounts.Salt.Grams, added.Sum(a => a.Salt.Grams), added.Sum(a => a.Salt.Grams) + 2);
+        Assert.InRange(plan.Amounts.Sheet!.PercentNow, 0.75, 1.0);
+        // Where the salt waits for the table, the rice is cooked without.
+        Assert.DoesNotContain(Planned(plan.Dish with { Salt = SaltSchool.AtTheTable }).Cook.Actions.OfType<CookAction.AddSalt>(), a => a.In is not null);
+    }
+
     [Fact]
     public void Rice_that_does_not_fit_the_pulses_time_is_refused_with_the_reason()
     {

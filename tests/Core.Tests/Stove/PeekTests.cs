@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
 using CsCheck;
@@ -79,6 +80,16 @@ public sealed class PeekTests
             }
         },
         iter: 25);
+
+    [Fact]
+    public void No_answer_lets_a_pulse_with_a_lectin_go_below_the_boil_before_it_is_soft()
+    {
+        // From dry nothing but the boil, kept up until they are soft, makes them safe.
+        var plan = Plan(CookerKind.Electric, "kidney_red");
+        var answers = Inside.For(Held(plan, 0.5), plan.Dish);
+        Assert.Equal(2, answers.Count);
+        Assert.All(answers, a => Assert.DoesNotContain(Gates.Judge(a.After.Cook, GateHouse.Of(plan.Dish.Household), a.After.Forecast.Reference), f => f.Blocks));
+    }
 
     [Fact]
     public void A_weight_is_counted_in_whistles_while_they_are_few_and_by_minutes_from_the_first_when_they_are_many()

@@ -129,6 +129,16 @@ describe('steps beside pulses and rice', () => {
       'Hill cooker, pressure, not soaked, rice in its bowl above',
     );
   });
+  it('tells the salt of the rice from that of the pot, and a locked lid from one ajar', () => {
+    expect(stepLine(step('salt', { grams: 7, name: 'rice bowl' }), plan)).toEqual({
+      title: 'Salt into the rice bowl: 7 g',
+      detail: 'for the rice',
+    });
+    expect(stepLine(step('light', { ingredient: 'pulse', place: 'locked' }), plan).detail).toContain(
+      'locked lid',
+    );
+    expect(stepLine(step('light', { ingredient: 'pulse' }), plan).detail).toContain('lid ajar');
+  });
   it('counts whistles where a weight is listened to', () => {
     expect(stepLine(step('first_whistle', { place: 'medium', count: 4 }), plan).title).toContain(
       'medium flame',

@@ -176,10 +176,12 @@ export function stepLine(step: Step, plan: DinnerWords): Line {
       };
     case 'salt':
       return {
-        title: `Salt: ${grams(f.grams ?? 0)}`,
-        detail: f.pieces
-          ? `first take out ${f.pieces === 1 ? 'the little one’s plate' : `${f.pieces} little plates`}, then salt`
-          : 'all at once; taste at the table',
+        title: `Salt${f.name ? ` into the ${f.name}` : ''}: ${grams(f.grams ?? 0)}`,
+        detail: f.name
+          ? 'for the rice'
+          : f.pieces
+            ? `first take out ${f.pieces === 1 ? 'the little one’s plate' : `${f.pieces} little plates`}, then salt`
+            : 'all at once; taste at the table',
       };
     case 'rice_bowl':
       return {
@@ -212,7 +214,7 @@ export function stepLine(step: Step, plan: DinnerWords): Line {
             : plan.pulseName;
       return {
         title: `Light: ${what}${f.name ? ` with ${f.name}` : ''}, ${millilitres(f.millilitres ?? 0)} cold water`,
-        detail: `stands ${overBed(f.overBedCentimetres ?? 0)}; full flame, lid ${f.ingredient === 'pulse' ? 'ajar' : 'on'}`,
+        detail: `stands ${overBed(f.overBedCentimetres ?? 0)}; full flame, ${f.place === 'locked' ? 'under the locked lid' : f.ingredient === 'pulse' ? 'lid ajar' : 'lid on'}`,
       };
     }
     case 'boil':

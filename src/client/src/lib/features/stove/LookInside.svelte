@@ -1,36 +1,26 @@
 <script lang="ts">
   import { api, type StoveAnswer, type StoveState } from '../../api/client';
+  import { Offers } from '../../state/stove/offers.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
   import AnswerList from './AnswerList.svelte';
 
   type Props = { stove: Stove; evening: StoveState; locked: boolean };
   let { stove, evening, locked }: Props = $props();
-  let offered = $state.raw<{ version: number; answers: StoveAnswer[] } | null>(null);
-  /** An offer holds for the state that it was made for. */
-  const answers = $derived(offered?.version === evening.version ? offered.answers : null);
-  let said = $state('');
-  let asking = $state(false);
-
-  async function ask() {
-    asking = true;
-    const { version } = evening;
-    const answer = await api.lookInside(stove.id);
-    asking = false;
-    said = answer.ok ? '' : answer.problem.detail;
-    offered = answer.ok ? { version, answers: answer.value } : null;
-  }
+  const offers = new Offers();
+  const answers = $derived(offers.of(evening.version));
+  const ask = () => void offers.ask(evening.version, api.lookInside(stove.id));
   function choose(answer: StoveAnswer) {
     stove.tell({ kind: 'chose', what: answer.code, state: 'look' });
-    offered = null;
+    offers.drop();
   }
 </script>
 
 <!-- Under a locked lid nobody sees: what a look costs, before it is taken. -->
-<div class="mt-3" aria-busy={asking}>
-  <button class="btn stove-btn btn-ghost" onclick={answers ? () => (offered = null) : ask}>
+<div class="mt-3" aria-busy={offers.asking}>
+  <button class="btn stove-btn btn-ghost" onclick={answers ? () => offers.drop() : ask}>
     {answers ? 'Leave it' : locked ? 'Look inside: what does it cost?' : 'Are they soft already?'}
   </button>
-  {#if said}<p class="text-error text-lg" role="alert">{said}</p>{/if}
+  {#if offers.said}<p class="text-error text-lg" role="alert">{offers.said}</p>{/if}
   {#if answers && answers.length === 0}
     <p class="text-lg">Nothing to be had: the lid comes off by itself soon, or no pulse is under it.</p>
   {:else if answers}

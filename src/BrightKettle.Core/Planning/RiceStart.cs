@@ -1,0 +1,29 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>What is done with rice before it is cooked, wherever that is.</summary>
+internal static class RiceStart
+{
+    /// <summary>Soaked and drained at an instant; nothing for rice that needs no soak.</summary>
+    public static IEnumerable<CookAction> Soaked(Dish dish, Instant drained)
+    {
+        if (dish.Rice is { SoakMinutes.Low: > 0 } rice)
+        {
+            yield return new CookAction.Soak(When.At(drained - Duration.FromMinutes(rice.SoakMinutes.Typical)), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts };
+            yield return new CookAction.Drain(When.At(drained), Way.RiceId);
+        }
+    }
+
+    /// <summary>Into the water of rice that is cooked by itself: the household's share of what it then weighs; nothing where salt waits for the table.</summary>
+    public static IEnumerable<CookAction> Salted(Dish dish)
+    {
+        var grams = Math.Round(dish.SaltPercent / 100 * dish.RiceDry.Grams * (1 + dish.Rice!.Absorbed.Typical));
+        if (dish.SaltGrams > 0 && dish.Salt != SaltSchool.AtTheTable && grams > 0)
+        {
+            yield return new CookAction.AddSalt(When.Next, Mass.FromGrams(grams)) { Mark = Marks.Salt };
+        }
+    }
+}
