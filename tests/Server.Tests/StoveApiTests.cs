@@ -427,6 +427,8 @@ public sealed partial class StoveApiTests : IDisposable
     [InlineData("borlotti", "long_white", "none", "dry", "open_pot", null)]
     [InlineData("borlotti", null, "overnight", "saucy", "pressure", "steam-drum")]
     [InlineData("chickpea", null, "none", "saucy", "pressure", "steam-drum")]
+    [InlineData("kidney_red", null, "none", "saucy", "pressure", "steam-drum")]
+    [InlineData("kidney_red", null, "none", "saucy", "pressure", "weight")]
     [InlineData("borlotti", null, "overnight", "saucy", "pressure", "weight")]
     [InlineData("chickpea", null, "none", "saucy", "pressure", "weight")]
     [InlineData("split_pea_yellow", null, "none", "saucy", "pressure", "spring")]

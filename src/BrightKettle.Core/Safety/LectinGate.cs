@@ -63,7 +63,8 @@ public static class LectinGate
             .OrderBy(o => o.At)
             .LastOrDefault()?.State >= FeltState.Soft;
         var boiled = ClearsAt(cook, ingredientId, observations, cautious) <= now;
-        var boilSeen = observations.OfType<Observation.Seen>().Any(o => o.What == PotEvent.Boils && o.At <= now);
+        // A cooker under pressure is over the boil.
+        var boilSeen = observations.OfType<Observation.Seen>().Any(o => o.What is PotEvent.Boils or PotEvent.PressureUp or PotEvent.Whistle && o.At <= now);
         return boiled || (nothingFirm && boilSeen);
     }
 

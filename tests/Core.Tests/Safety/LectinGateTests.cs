@@ -88,6 +88,14 @@ public class LectinGateTests
         Assert.True(LectinGate.MayGoGentle(soaked, "p", [boil], Boiled + Duration.FromMinutes(10), false));
         Assert.False(LectinGate.MayGoGentle(dry, "p", [boil, bite], Boiled + Duration.FromHours(2), false));
         Assert.True(LectinGate.MayGoGentle(dry, "p", [boil, soft], Boiled + Duration.FromHours(2), false));
+        // Pressure is over the boil, and so is a whistle; but soft they must be all the same.
+        foreach (var what in new[] { PotEvent.PressureUp, PotEvent.Whistle })
+        {
+            Assert.True(LectinGate.MayGoGentle(dry, "p", [boil with { What = what }, soft], Boiled + Duration.FromHours(2), false));
+            Assert.False(LectinGate.MayGoGentle(dry, "p", [boil with { What = what }, bite], Boiled + Duration.FromHours(2), false));
+            Assert.False(LectinGate.MayGoGentle(soaked, "p", [boil with { What = what }], Boiled + Duration.FromHours(2), false));
+        }
+
         // Felt soft but never seen to boil: no.
         Assert.False(LectinGate.MayGoGentle(dry, "p", [soft], Boiled + Duration.FromHours(2), false));
     }
