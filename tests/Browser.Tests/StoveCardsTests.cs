@@ -79,6 +79,27 @@ public sealed class StoveCardsTests
     }
 
     [Fact]
+    public void Rice_in_its_bowl_above_is_chosen_among_the_ways_and_told_step_by_step()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Find(By.Id("line")).SendKeys("for four, tomorrow at seven: toor dal with white rice, saucy, not soaked" + Keys.Enter);
+            k.Until(_ => k.Text("h1").StartsWith("Toor dal with white rice", StringComparison.Ordinal));
+            k.Settle();
+            k.Find(By.XPath("//summary[contains(.,'All ways in this kitchen')]")).Click();
+            var show = By.XPath("//button[contains(.,'Show') and contains(.,'not soaked, rice in its bowl above')]");
+            k.Until(d => d.FindElements(show).Count == 1);
+            k.Driver.ExecuteScript("arguments[0].click()", k.Find(show));
+            k.Until(d => d.FindElements(By.XPath("//*[contains(text(),'Rice into its bowl: ')]")).Count > 0);
+            Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(text(),'Salt into the rice bowl: ')]")));
+            Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(.,'white rice, by itself: ')]")));
+            Assert.NotEmpty(k.Driver.FindElements(By.XPath("//li[contains(.,'rice in its bowl above')]//p[normalize-space()='shown above']")));
+        });
+    }
+
+    [Fact]
     public void Two_pots_side_by_side_are_told_apart_and_what_is_said_of_one_is_not_said_of_the_other()
     {
         using var kitchen = new Kitchen();

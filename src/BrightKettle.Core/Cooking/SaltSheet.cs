@@ -86,9 +86,11 @@ public sealed record SaltSheet(
             }
         }
 
-        foreach (var added in cook.Actions.OfType<CookAction.AddSalt>())
+        // From the tin of salt, however often and into whichever pot.
+        var added = cook.Actions.OfType<CookAction.AddSalt>().Sum(a => a.Salt.Grams);
+        if (added > 0)
         {
-            yield return new("salt", added.Salt.Grams, added.Salt.Grams, added.Salt.Grams);
+            yield return new("salt", added, added, added);
         }
     }
 }

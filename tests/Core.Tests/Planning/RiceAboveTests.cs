@@ -51,6 +51,7 @@ public sealed class RiceAboveTests
         Assert.Equal(2, added.Count);
         Assert.InRange(plan.Amounts.Salt.Grams, added.Sum(a => a.Salt.Grams), added.Sum(a => a.Salt.Grams) + 2);
         Assert.InRange(plan.Amounts.Sheet!.PercentNow, 0.75, 1.0);
+        Assert.Equal(added.Sum(a => a.Salt.Grams), Assert.Single(plan.Amounts.Sheet.Sources, s => s.What == "salt").Grams, 1e-9);
         // Where the salt waits for the table, the rice is cooked without.
         Assert.DoesNotContain(Planned(plan.Dish with { Salt = SaltSchool.AtTheTable }).Cook.Actions.OfType<CookAction.AddSalt>(), a => a.In is not null);
     }
