@@ -16,6 +16,9 @@ public sealed partial class StoveApiTests
         var ways = (await (await _http.PostAsJsonAsync("/api/ways", dish, Cancel)).Content.ReadFromJsonAsync<List<WayDto>>(Cancel))!;
         Assert.Contains(ways, w => w is { RiceVesselId: "bowl_above", TableAt: not null });
         Assert.Contains(ways, w => w is { RiceVesselId: null, Method: "open_pot" });
+        var plan = (await (await _http.PostAsJsonAsync("/api/plans", dish, Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+        Assert.Equal(["light", "rice_bowl", "salt", "lock"], plan.Steps.Take(4).Select(s => s.Kind));
+        Assert.Equal("rice bowl", plan.Steps[2].Facts.Name);
         var state = await Walk(dish);
         Assert.NotNull(state.After);
         Assert.Contains(state.Moments, m => m is { Step.Kind: "rice_bowl", State: "done" });

@@ -80,8 +80,8 @@ internal sealed class RiceAbove(Simulator simulator)
         [
             .. soak,
             new CookAction.Add(hard is null ? When.At(closes) : When.Next with { AfterMark = hard }, Way.RiceId),
-            .. RiceStart.Salted(dish),
             new CookAction.AddWater(When.Next, Mass.FromGrams(water), dish.Household.Room) { Mark = Marks.RiceBowl },
+            .. RiceStart.Salted(dish),
         ];
         List<CookAction> lift = [new CookAction.Transfer(When.Next with { AfterMark = Marks.Opened }, RiceBowl.OutId, TransferWhat.Everything) { Mark = Marks.RiceOut }];
         var cover = new CookAction.Cover(When.Next with { AfterMark = Marks.RiceOut }, Lid.On) { In = RiceBowl.OutId, Mark = Marks.RiceRested };

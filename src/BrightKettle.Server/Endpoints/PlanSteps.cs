@@ -13,11 +13,11 @@ public static class PlanSteps
     public static IReadOnlyList<StepDto> Of(Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return [.. ByAction(plan).Select(s => s.Step).OrderBy(s => s.At).ThenBy(s => Rank(s.Kind))];
+        return [.. ByAction(plan).Select(s => s.Step).OrderBy(s => s.At).ThenBy(Rank)];
     }
 
     /// <summary>Of the same minute: the lid comes after what goes under it, the table last.</summary>
-    private static int Rank(string kind) => kind switch { "rice_bowl" => 1, "lock" => 2, "table" => 3, _ => 0 };
+    private static int Rank(StepDto step) => step switch { { Kind: "rice_bowl" } or { Kind: "salt", Facts.Name: not null } => 1, { Kind: "lock" } => 2, { Kind: "table" } => 3, _ => 0 };
 
     /// <summary>Each step with the number of the action that makes it.</summary>
     public static IEnumerable<(int Action, StepDto Step)> ByAction(Plan plan)
