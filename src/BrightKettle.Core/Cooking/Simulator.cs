@@ -11,11 +11,17 @@ public readonly record struct PotJob(Cook Cook, PotTraits Traits);
 /// <param name="Sample">Whether to keep a sample each minute.</param>
 public sealed record RunOptions(bool Sample = false)
 {
-    /// <summary>The longest step, at most 10 s; shorter only to test that it does not matter.</summary>
+    /// <summary>The longest step: at most 10 s for whatever is told, <see cref="Search"/> apart; shorter only to test that it does not matter.</summary>
     public Duration Step { get; init; } = Simulator.DefaultStep;
+
+    /// <summary>For a search that runs many pots only to find figures of a way, which is then run anew in default steps: 30 s, which moves doneness by about a point and an event by seconds.</summary>
+    internal static readonly RunOptions Search = new() { Step = Duration.FromSeconds(30), Peaks = false };
 
     /// <summary>Whether to find the fullest the pot was.</summary>
     public bool Peaks { get; init; } = true;
+
+    /// <summary>The same where all takes hours, as in a slow cooker.</summary>
+    internal static readonly RunOptions LongSearch = new() { Step = Duration.FromSeconds(60), Peaks = false };
 
     /// <summary>Water that no account is told of: proves that the balance is watched.</summary>
     internal double LeakGramsPerSecond { get; init; }
@@ -35,6 +41,8 @@ public sealed class Simulator(ModelConstants constants)
 
     private static readonly RunOptions Plain = new();
 
+    private readonly StepConstants _shared = new(constants);
+
     public ModelConstants Constants { get; } = constants;
 
     /// <summary>Runs every action in turn on one pot.</summary>
@@ -48,14 +56,15 @@ public sealed class Simulator(ModelConstants constants)
         // Two pots take less time in eight lanes than one after the other; one alone does not.
         var width = jobs.Count == 1 ? OneLane.Width : jobs.Count <= EightLanes.Width ? EightLanes.Width : SixteenLanes.Width;
         var runs = new PotRun[jobs.Count];
-        var groups = Groups(jobs, width);
+        var scripts = Scripts(jobs);
+        var groups = Groups(jobs, scripts, width);
         if (groups.Count == 1)
         {
-            RunGroup(jobs, groups[0], options ?? Plain, runs, width);
+            RunGroup(jobs, scripts, groups[0], options ?? Plain, runs, width);
         }
         else
         {
-            Parallel.ForEach(groups, group => RunGroup(jobs, group, options ?? Plain, runs, width));
+            Parallel.ForEach(groups, group => RunGroup(jobs, scripts, group, options ?? Plain, runs, width));
         }
 
         return runs;
@@ -66,56 +75,69 @@ public sealed class Simulator(ModelConstants constants)
     internal PotRun[] RunOnOneCore(IReadOnlyList<PotJob> jobs, RunOptions options, int width)
     {
         var runs = new PotRun[jobs.Count];
-        foreach (var group in Groups(jobs, width))
+        var scripts = Scripts(jobs);
+        foreach (var group in Groups(jobs, scripts, width))
         {
-            RunGroup(jobs, group, options, runs, width);
+            RunGroup(jobs, scripts, group, options, runs, width);
         }
 
         return runs;
     }
 
-    private void RunGroup(IReadOnlyList<PotJob> jobs, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs, int width)
+    private void RunGroup(IReadOnlyList<PotJob> jobs, Script[] scripts, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs, int width)
     {
         switch (width)
         {
             case 1:
-                RunGroup<OneLane>(jobs, group, options, runs);
+                RunGroup<OneLane>(jobs, scripts, group, options, runs);
                 break;
             case 8:
-                RunGroup<EightLanes>(jobs, group, options, runs);
+                RunGroup<EightLanes>(jobs, scripts, group, options, runs);
                 break;
             default:
-                RunGroup<SixteenLanes>(jobs, group, options, runs);
+                RunGroup<SixteenLanes>(jobs, scripts, group, options, runs);
                 break;
         }
     }
 
-    /// <summary>Jobs that can run side by side, in their own order.</summary>
-    private static List<(Layout Layout, int[] Jobs)> Groups(IReadOnlyList<PotJob> jobs, int width)
+    /// <summary>Jobs that can run side by side.</summary>
+    private static List<(Layout Layout, int[] Jobs)> Groups(IReadOnlyList<PotJob> jobs, Script[] scripts, int width)
     {
         var groups = new List<(Layout, int[])>();
-        var layouts = new Dictionary<Cook, Layout>(ReferenceEqualityComparer.Instance as IEqualityComparer<Cook>);
-        foreach (var alike in Enumerable.Range(0, jobs.Count).GroupBy(i => LayoutOf(jobs[i].Cook)))
+        foreach (var alike in Enumerable.Range(0, jobs.Count).GroupBy(i => scripts[i].Layout))
         {
-            groups.AddRange(alike.Chunk(width).Select(chunk => (alike.Key, chunk)));
+            // Bags of like pace take about as long, and a group takes as long as its longest.
+            groups.AddRange(alike.OrderBy(i => jobs[i].Traits.Pace is [var pace, ..] ? pace : 0).Chunk(width).Select(chunk => (alike.Key, chunk)));
         }
 
         return groups;
-
-        Layout LayoutOf(Cook cook) => layouts.TryGetValue(cook, out var known) ? known : layouts[cook] = Layout.Of(cook);
     }
 
-    private void RunGroup<T>(IReadOnlyList<PotJob> jobs, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs)
+    /// <summary>One for each job; pots of the same cook share theirs.</summary>
+    private static Script[] Scripts(IReadOnlyList<PotJob> jobs)
+    {
+        var known = new Dictionary<Cook, Script>(ReferenceEqualityComparer.Instance);
+        var scripts = new Script[jobs.Count];
+        for (var i = 0; i < scripts.Length; i++)
+        {
+            ref var script = ref System.Runtime.InteropServices.CollectionsMarshal.GetValueRefOrAddDefault(known, jobs[i].Cook, out _);
+            scripts[i] = script ??= new Script(jobs[i].Cook);
+        }
+
+        return scripts;
+    }
+
+    private void RunGroup<T>(IReadOnlyList<PotJob> jobs, Script[] scripts, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs)
         where T : struct, ILanes<T>
     {
-        var g = new PotGroup(group.Layout, Constants, T.Width);
+        var g = new PotGroup(group.Layout, Constants, _shared, T.Width, options.Step);
         var lanes = new LaneRun[group.Jobs.Length];
         var open = 0u;
         for (var lane = 0; lane < T.Width; lane++)
         {
             // Lanes that nobody asked for hold a copy that stands still, so that no lane ever holds nonsense.
-            var job = jobs[group.Jobs[Math.Min(lane, lanes.Length - 1)]];
-            var run = new LaneRun(g, lane, job.Cook, job.Traits, options);
+            var job = group.Jobs[Math.Min(lane, lanes.Length - 1)];
+            var run = new LaneRun(g, lane, scripts[job], jobs[job].Traits, options);
             if (lane >= lanes.Length)
             {
                 run.Rest();
@@ -127,7 +149,7 @@ public sealed class Simulator(ModelConstants constants)
         }
 
         var count = 0;
-        g.NoteChanges();
+        GroupStep<T>.Note(g);
         while (open != 0)
         {
             var attention = GroupStep<T>.Advance(g, ref count) & open;
@@ -144,7 +166,7 @@ public sealed class Simulator(ModelConstants constants)
                 open &= lanes[lane].IsOver ? ~(1u << lane) : ~0u;
             }
 
-            g.NoteChanges();
+            GroupStep<T>.Note(g);
         }
 
         for (var lane = 0; lane < lanes.Length; lane++)

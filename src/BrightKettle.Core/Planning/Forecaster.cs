@@ -20,12 +20,13 @@ public sealed class Forecaster(Simulator simulator)
     /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
     /// <param name="pots">10 to 2000.</param>
     /// <param name="picture">Whether the points of the picture are wanted; without them it is a good deal quicker.</param>
-    public Forecast Run(Cook cook, bool meltingIsWelcome, int pots = DefaultPots, bool picture = true)
+    /// <param name="rough">Whether the many pots may take the steps of a search: enough to compare ways by. The reference pot never does.</param>
+    public Forecast Run(Cook cook, bool meltingIsWelcome, int pots = DefaultPots, bool picture = true, bool rough = false)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(pots, 10);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(pots, 2000);
         var reference = simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
-        var runs = RunMany(cook, pots, sample: picture);
+        var runs = RunMany(cook, pots, rough ? RunOptions.Search : new RunOptions(picture) { Peaks = false });
         return new(
             cook,
             reference,
@@ -36,21 +37,27 @@ public sealed class Forecaster(Simulator simulator)
     }
 
     /// <summary>The share of pots in which all is as wanted when nobody looks: every look is answered by the reference pot's clock.</summary>
-    public double BlindShare(Cook cook, PotRun reference, bool meltingIsWelcome, int pots = DefaultPots)
+    public double BlindShare(Cook cook, Forecast run, bool meltingIsWelcome, int pots = DefaultPots, bool rough = false)
     {
+        if (cook.Actions.All(a => a.When.Look is null))
+        {
+            return run.ShareTender;
+        }
+
+        var reference = run.Reference;
         var blind = cook with
         {
             Actions = [.. cook.Actions.Select((a, i) => a.When.Look is null || reference.Done[i] is not { } done
                 ? a
                 : a with { When = When.At(cook.Starts + Duration.FromSeconds(done.Seconds)) })],
         };
-        return RunMany(blind, pots, sample: false).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
+        return RunMany(blind, pots, rough ? RunOptions.Search : new RunOptions { Peaks = false }).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
     }
 
-    private PotRun[] RunMany(Cook cook, int pots, bool sample)
+    private PotRun[] RunMany(Cook cook, int pots, RunOptions options)
     {
         var traits = PotTraits.Many(cook, simulator.Constants, pots);
-        return simulator.RunMany([.. traits.Select(t => new PotJob(cook, t))], new RunOptions(sample) { Peaks = false });
+        return simulator.RunMany([.. traits.Select(t => new PotJob(cook, t))], options);
     }
 
     /// <summary>Whether every ingredient is within what is wanted, and no bed scorched.</summary>

@@ -12,13 +12,13 @@ public sealed class Planner(Simulator simulator)
 {
     private readonly Forecaster _forecaster = new(simulator);
 
-    /// <param name="picture">See <see cref="Forecaster.Run"/>.</param>
-    public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool picture = true)
+    /// <param name="rough">For a plan that is only compared with others: the same times, but no picture, and many pots as in <see cref="Forecaster.Run"/>.</param>
+    public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool rough = false)
     {
         var solved = Solve(dish);
         return Obstacle(dish, solved) is { } refusal
             ? new PlanAnswer.Refused(refusal with { Alternatives = new AlternativeFinder(this).For(dish, refusal, solved) })
-            : new PlanAnswer.Planned(Describe(dish, solved, pots, picture));
+            : new PlanAnswer.Planned(Describe(dish, solved, pots, rough));
     }
 
     /// <summary>Solves the way and answers whether it can be done, without judging it on many pots.</summary>
@@ -192,10 +192,10 @@ public sealed class Planner(Simulator simulator)
         ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
         : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
 
-    private Plan Describe(Dish dish, SolvedWay solved, int pots, bool picture)
+    private Plan Describe(Dish dish, SolvedWay solved, int pots, bool rough)
     {
-        var forecast = _forecaster.Run(solved.Cook, dish.MeltingIsWelcome, pots, picture);
-        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast.Reference, dish.MeltingIsWelcome, pots));
+        var forecast = _forecaster.Run(solved.Cook, dish.MeltingIsWelcome, pots, picture: !rough, rough);
+        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.MeltingIsWelcome, pots, rough));
     }
 
     private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, double blindShare)

@@ -26,11 +26,13 @@ internal sealed class RiceAbove(Simulator simulator)
     {
         var target = WantedShare * dish.RiceDry.Grams;
         var water = dish.RiceDry.Grams * dish.Rice!.Absorbed.Typical;
-        cook = Held(dish, cook, water);
+        // Nothing that is tried here changes when the lid is locked.
+        var closes = At(cook, cook.Actions.ToList().FindIndex(a => a is CookAction.Pressurise));
+        cook = Held(dish, cook, water, closes);
         for (var i = 0; i < MostTries; i++)
         {
-            var tried = With(dish, cook, water);
-            var run = simulator.Run(tried, PotTraits.Reference(tried), new RunOptions { Peaks = false });
+            var tried = With(dish, cook, water, closes);
+            var run = simulator.Run(tried, PotTraits.Reference(tried), RunOptions.Search);
             var missing = target - run.Vessels[tried.Kitchen.IndexOf(RiceBowl.OutId)].LiquorGrams;
             if (run.StalledAt is not null || Math.Abs(missing) < 3)
             {
@@ -40,11 +42,11 @@ internal sealed class RiceAbove(Simulator simulator)
             water = Math.Max(0.5 * dish.RiceDry.Grams, water + missing);
         }
 
-        return With(dish, cook, Math.Round(water / 10) * 10);
+        return With(dish, cook, Math.Round(water / 10) * 10, closes);
     }
 
     /// <summary>With a bowl above it the cooker comes up and cools more slowly: held only as long as the pulses then need.</summary>
-    private Cook Held(Dish dish, Cook cook, double water)
+    private Cook Held(Dish dish, Cook cook, double water, Instant closes)
     {
         var at = WaySolver.IndexOf(cook, Marks.HoldOver);
         var opened = cook.Actions[WaySolver.IndexOf(cook, Marks.Opened)];
@@ -53,10 +55,11 @@ internal sealed class RiceAbove(Simulator simulator)
             ? [.. Enumerable.Range(1, full.Count).Select(n => full with { Count = n })]
             : [.. Enumerable.Range(0, MostHolds).Select(k => full with { Delay = Duration.FromMinutes(Math.Round(full.Delay!.Value.TotalMinutes * k / (MostHolds - 1))) })];
         var cooks = shorter.ConvertAll(w => cook with { Actions = [.. cook.Actions.Select((a, i) => i == at ? a with { When = w } : a)] });
-        var runs = simulator.RunMany([.. cooks.Select(c => With(dish, c, water)).Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Peaks = false });
+        var tried = cooks.ConvertAll(c => With(dish, c, water, closes));
+        var runs = simulator.RunMany([.. tried.Select(c => new PotJob(c, PotTraits.Reference(c)))], RunOptions.Search);
         for (var k = 0; k < runs.Length; k++)
         {
-            var index = With(dish, cooks[k], water).Actions.ToList().FindIndex(a => ReferenceEquals(a, opened));
+            var index = tried[k].Actions.ToList().FindIndex(a => ReferenceEquals(a, opened));
             if (runs[k].Done[index] is { } done && done.Doneness[0] >= Doneness.Tender)
             {
                 return cooks[k];
@@ -66,7 +69,7 @@ internal sealed class RiceAbove(Simulator simulator)
         return cook;
     }
 
-    private Cook With(Dish dish, Cook cook, double water)
+    private static Cook With(Dish dish, Cook cook, double water, Instant closes)
     {
         var (rice, bowl) = (dish.Rice!, dish.RiceApart!);
         var lifted = new CookVessel(RiceBowl.Out(bowl.Vessel), bowl.Burner);
@@ -74,7 +77,6 @@ internal sealed class RiceAbove(Simulator simulator)
         var opened = WaySolver.IndexOf(cook, Marks.Opened);
         // Pulses that are boiled hard first stand in the pot alone until then.
         var hard = cook.Actions.Take(at).LastOrDefault(a => a.Mark == Marks.HardBoilOver)?.Mark;
-        var closes = At(cook, at);
         List<CookAction> soak = [.. RiceStart.Soaked(dish, closes)];
         List<CookAction> fill =
         [
@@ -110,7 +112,7 @@ internal sealed class RiceAbove(Simulator simulator)
     /// <summary>When the reference pot comes to an action, to the minute.</summary>
     private Instant At(Cook cook, int action)
     {
-        var run = simulator.Run(cook, PotTraits.Reference(cook), new RunOptions { Peaks = false });
+        var run = simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
         var at = run.Done[action] is { } done ? cook.Starts + Duration.FromSeconds(done.Seconds) : cook.Starts;
         return Instant.FromUnixTimeSeconds(at.ToUnixTimeSeconds() / 60 * 60);
     }

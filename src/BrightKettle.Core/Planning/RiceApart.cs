@@ -76,7 +76,7 @@ internal sealed class RiceApart(Simulator simulator)
             [.. Steps(dish, dish.ServeAt - soak, dish.ServeAt, water, minutes), new CookAction.Serve(When.Next)],
             dish.ServeAt - soak,
             dish.Seed);
-        return simulator.Run(cook, PotTraits.Reference(cook));
+        return simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
     }
 
     private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, double water, double minutes)

@@ -33,7 +33,8 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     /// <exception cref="OperationCanceledException"><paramref name="cancel"/> was called off.</exception>
     public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots, Action<WayOffer, int>? found = null, CancellationToken cancel = default)
     {
-        var wishes = Wishes(dish).ToList();
+        // The longest cooks first, so that no core waits for the last of them.
+        var wishes = Wishes(dish).OrderByDescending(w => w.Method == Method.SlowCooker).ToList();
         var offers = new WayOffer[wishes.Count];
         Parallel.For(0, wishes.Count, new ParallelOptions { CancellationToken = cancel, MaxDegreeOfParallelism = Environment.ProcessorCount }, i =>
         {
@@ -73,7 +74,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     private WayOffer Offer(Dish dish, string? pulseId, int pots)
     {
-        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, picture: false)) { RiceAbove = dish.RiceApart is { Above: true } };
+        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, rough: true)) { RiceAbove = dish.RiceApart is { Above: true } };
         return offer.Plan is { } plan ? offer with { Facts = WayFacts.Of(plan, HandsPlanner.For(plan, Math.Max(1, dish.BurnerCount))) } : offer;
     }
 

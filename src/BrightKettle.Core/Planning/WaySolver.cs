@@ -43,6 +43,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Shares of bags on which states to wait for are compared.</summary>
     private static readonly double[] Bags = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
 
+    private readonly RunOptions _search = dish.Method == Method.SlowCooker ? RunOptions.LongSearch : RunOptions.Search;
+
     private readonly double _most = Doneness.MostWanted(dish.Pulse, dish.MeltingIsWelcome);
 
     /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft.</summary>
@@ -163,7 +165,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             if (SecondsUntil(way, SlowShare, FastShare) is not [{ } slow, { } fast])
             {
                 var cook = way.Build(dish);
-                var run = simulator.Run(cook, PotTraits.Reference(cook));
+                var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
                 return new(way, cook, run, run.BoilsAt.Count == 0 ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
             }
 
@@ -194,11 +196,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return way with { LightAt = light, LookAgain = again, FirstLook = first > light ? first : light };
     }
 
-    /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks every half minute; null for one that never is.</summary>
+    /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks at every step; null for one that never is.</summary>
     private double?[] SecondsUntil(Way way, params double[] paceShares)
     {
         var light = way.LightAt;
-        var cook = (way with { FirstLook = light, LookAgain = Duration.FromSeconds(30), Order = Order.PulseAlone }).Build(dish);
+        var cook = (way with { FirstLook = light, LookAgain = _search.Step, Order = Order.PulseAlone }).Build(dish);
         var ready = IndexOf(cook, Marks.Ready);
         cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }] };
         var lit = IndexOf(cook, Marks.Light);
@@ -207,7 +209,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     /// <summary>One cook with bags of several speeds, side by side.</summary>
     private PotRun[] RunAt(Cook cook, params double[] paceShares) =>
-        simulator.RunMany([.. paceShares.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], new RunOptions { Peaks = false });
+        simulator.RunMany([.. paceShares.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], _search);
 
     /// <summary>Water for the start: what the dish needs at the join, and never so little that a slow bag falls dry.</summary>
     private double FirstWater(Way way)
@@ -244,7 +246,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         for (var i = 0; i < 14; i++)
         {
             var cook = way.Build(dish);
-            var run = simulator.Run(cook, PotTraits.Reference(cook));
+            var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
             if (run.StalledAt is { } stalled)
             {
                 return new(way, cook, run, run.BoilsAt.Count == 0 || cook.Actions[stalled].When.After == PotEvent.Boils ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
@@ -283,7 +285,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         // Not settled to the last gram: round figures follow anyway, and the forecast shows what they give.
         var final = way.Build(dish);
-        return new(way, final, simulator.Run(final, PotTraits.Reference(final)), null);
+        return new(way, final, simulator.Run(final, PotTraits.Reference(final), _search), null);
     }
 
     private static double LiquorBeforeJoin(PotRun run, Cook cook) => run.At(IndexOf(cook, Marks.Measure)).LiquorBefore;

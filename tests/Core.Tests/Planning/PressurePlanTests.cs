@@ -18,7 +18,7 @@ public sealed class PressurePlanTests
             {
                 var cooker = new Vessel("hill", "hill cooker", Length.FromCentimetres(22), Volume.FromMillilitres(7000)) { Cooker = Cooker.Typical(kind, 7000) };
                 var pot = Pot(width, 6);
-                var answer = Plans.Plan(Dish(pulse, grams, soak: soaked ? SoakChoice.Overnight : SoakChoice.None, style: Style.Saucy) with { Method = Method.Pressure, Cooker = cooker, Vessel = pot, OtherVessels = [pot, cooker] }, 10, picture: false);
+                var answer = Plans.Plan(Dish(pulse, grams, soak: soaked ? SoakChoice.Overnight : SoakChoice.None, style: Style.Saucy) with { Method = Method.Pressure, Cooker = cooker, Vessel = pot, OtherVessels = [pot, cooker] }, 10, rough: true);
                 if (answer is not PlanAnswer.Planned { Plan: var plan })
                 {
                     return;

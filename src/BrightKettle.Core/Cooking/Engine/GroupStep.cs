@@ -4,8 +4,16 @@ namespace BrightKettle.Core.Cooking.Engine;
 internal static class GroupStep<T>
     where T : struct, ILanes<T>
 {
-    /// <summary>Salt and acid move slowly: they are followed every so many steps.</summary>
-    private const int ChemistryEvery = 6;
+    /// <summary>To be called whenever something may have been done to a lane.</summary>
+    public static void Note(PotGroup g)
+    {
+        g.NoteChanges();
+        if (g.Stale)
+        {
+            g.Stale = false;
+            ChemistryStep<T>.Freshen(g);
+        }
+    }
 
     /// <summary>Moves every lane on; answers a bit for each lane that wants attending to.</summary>
     public static uint Advance(PotGroup g, ref int count)
@@ -46,14 +54,9 @@ internal static class GroupStep<T>
         {
             var elapsed = T.Load(ref g.Row<T>(Layout.Elapsed)) + step;
             elapsed.Store(ref g.Row<T>(Layout.Elapsed));
-            if (++count % ChemistryEvery == 0)
+            if (++count % g.ChemistryEvery == 0)
             {
-                for (var v = 0; v < vessels; v++)
-                {
-                    ChemistryStep<T>.Settle(g, v, elapsed);
-                }
-
-                Chemistry.Settle(g);
+                ChemistryStep<T>.Settle(g);
             }
         }
 

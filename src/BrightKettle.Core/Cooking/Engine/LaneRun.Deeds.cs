@@ -8,8 +8,8 @@ internal sealed partial class LaneRun
 {
     private void Do(int at)
     {
-        var action = _cook.Actions[at];
-        var v = _cook.VesselOf(action);
+        var action = _script.Actions[at];
+        var v = _script.VesselOf[at];
         var before = _pot.Liquor(v);
         var overBefore = OverBed(v);
         Act(v, action);
@@ -18,7 +18,7 @@ internal sealed partial class LaneRun
             NotePeaks();
         }
 
-        var doneness = new double[_cook.Ingredients.Count];
+        var doneness = new double[_script.Ingredients.Length];
         for (var i = 0; i < doneness.Length; i++)
         {
             doneness[i] = _pot.Doneness(i);
@@ -105,9 +105,9 @@ internal sealed partial class LaneRun
     private bool DoBowls()
     {
         var any = false;
-        while (_bowl < _bowls.Length && _bowls[_bowl].Due <= _pot.Now + 1e-3)
+        while (_bowl < _script.Bowls.Length && _script.Bowls[_bowl].Due <= _pot.Now + 1e-3)
         {
-            Do(_bowls[_bowl++].Action);
+            Do(_script.Bowls[_bowl++].Action);
             any = true;
         }
 

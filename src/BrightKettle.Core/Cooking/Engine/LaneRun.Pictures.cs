@@ -6,7 +6,7 @@ namespace BrightKettle.Core.Cooking.Engine;
 /// <summary>Samples and the fullest moment.</summary>
 internal sealed partial class LaneRun
 {
-    private double Area(int vessel) => _cook.Kitchen[vessel].Vessel.AreaSquareCentimetres;
+    private double Area(int vessel) => _script.Vessels[vessel].Vessel.AreaSquareCentimetres;
 
     private double OverBed(int vessel)
     {
@@ -35,9 +35,9 @@ internal sealed partial class LaneRun
         }
 
         _lastSample = _pot.Now;
-        var shown = Math.Max(0, Enumerable.Range(0, _cook.Ingredients.Count).Select(_pot.PlaceOf).FirstOrDefault(v => v >= 0, 0));
-        var beds = new double[_cook.Ingredients.Count];
-        var doneness = new double[_cook.Ingredients.Count];
+        var shown = Math.Max(0, Enumerable.Range(0, _script.Ingredients.Length).Select(_pot.PlaceOf).FirstOrDefault(v => v >= 0, 0));
+        var beds = new double[_script.Ingredients.Length];
+        var doneness = new double[_script.Ingredients.Length];
         for (var i = 0; i < beds.Length; i++)
         {
             beds[i] = _pot.PlaceOf(i) == shown ? _pot.Heap(i).Heap / Area(shown) : 0;

@@ -10,9 +10,9 @@ internal sealed partial class LaneRun
     {
         var when = action.When;
         var from = track.Since;
-        if (when.AfterMark is { } mark)
+        if (_script.WaitsFor[track.Next] is { } marked)
         {
-            if (DoneAt(mark) is not { } doneAt)
+            if (DoneAt(marked) is not { } doneAt)
             {
                 return Wait(ref track, track.Since + LongestSeconds, track.Next);
             }
@@ -66,7 +66,7 @@ internal sealed partial class LaneRun
             return false;
         }
 
-        if (_pot.Doneness(_cook.IndexOf(look.IngredientId)) >= look.Doneness)
+        if (_pot.Doneness(_script.LookedAt[track.Next]) >= look.Doneness)
         {
             return true;
         }
@@ -107,11 +107,12 @@ internal sealed partial class LaneRun
         }
     }
 
-    private double? DoneAt(string mark)
+    /// <summary>Of actions that carry one mark, when the first that is done was.</summary>
+    private double? DoneAt(int[] marked)
     {
-        for (var i = 0; i < _done.Length; i++)
+        foreach (var i in marked)
         {
-            if (_cook.Actions[i].Mark == mark && _done[i] is { } done)
+            if (_done[i] is { } done)
             {
                 return done.Seconds;
             }
@@ -124,9 +125,9 @@ internal sealed partial class LaneRun
     private double BowlDone(string id)
     {
         var last = 0.0;
-        foreach (var (action, due) in _bowls)
+        foreach (var (action, due) in _script.Bowls)
         {
-            if (BowlLane.IngredientOf(_cook.Actions[action]) == id)
+            if (BowlLane.IngredientOf(_script.Actions[action]) == id)
             {
                 last = Math.Max(last, due);
             }

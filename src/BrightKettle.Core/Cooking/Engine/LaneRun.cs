@@ -22,13 +22,13 @@ internal sealed partial class LaneRun
 
     private readonly PotGroup _g;
     private readonly int _lane;
+    private readonly Script _script;
     private readonly Cook _cook;
     private readonly Pot _pot;
     private readonly RunOptions _options;
     private readonly float _step;
     private readonly ActionDone?[] _done;
     private readonly Track[] _tracks;
-    private readonly (int Action, double Due)[] _bowls;
     private readonly List<Happening> _happenings = [];
     private readonly List<PotSample>? _samples;
     private int _bowl;
@@ -40,20 +40,17 @@ internal sealed partial class LaneRun
     private double _leakedTo;
     private int? _stalled;
 
-    public LaneRun(PotGroup group, int lane, Cook cook, PotTraits traits, RunOptions options)
+    public LaneRun(PotGroup group, int lane, Script script, PotTraits traits, RunOptions options)
     {
-        (_g, _lane, _cook, _options) = (group, lane, cook, options);
+        (_g, _lane, _script, _cook, _options) = (group, lane, script, script.Cook, options);
         _step = (float)options.Step.TotalSeconds;
-        _pot = new Pot(group, lane, cook, traits, _step);
-        _done = new ActionDone?[cook.Actions.Count];
+        _pot = new Pot(group, lane, script, traits, _step);
+        _done = new ActionDone?[script.Actions.Length];
         _samples = options.Sample ? new(400) : null;
-        _bowls = BowlLane.Due(cook) is { Count: > 0 } bowls
-            ? [.. bowls.Select(b => (b.Action, (b.At - cook.Starts).TotalSeconds)).OrderBy(b => b.Item2).ThenBy(b => b.Action)]
-            : [];
-        _tracks = new Track[cook.Kitchen.VesselCount];
+        _tracks = new Track[script.Vessels.Length];
         for (var v = 0; v < _tracks.Length; v++)
         {
-            _tracks[v].Next = NextOf(v, -1);
+            _tracks[v].Next = script.NextOf(v, -1);
         }
 
         Attend();
@@ -66,8 +63,8 @@ internal sealed partial class LaneRun
         _happenings,
         _stalled,
         _samples ?? [],
-        [.. Enumerable.Range(0, _cook.Ingredients.Count).Select(_pot.Seed)],
-        [.. Enumerable.Range(0, _cook.Kitchen.VesselCount).Select(_pot.State)],
+        [.. Enumerable.Range(0, _script.Ingredients.Length).Select(_pot.Seed)],
+        [.. Enumerable.Range(0, _script.Vessels.Length).Select(_pot.State)],
         _peak,
         _peakAt,
         _pot.DrySeconds,
@@ -152,7 +149,7 @@ internal sealed partial class LaneRun
                 Note(v, PotEvent.PressureUp);
             }
 
-            if (_cook.Kitchen[v].Vessel.Cooker!.Kind == CookerKind.Weight)
+            if (_script.Vessels[v].Vessel.Cooker!.Kind == CookerKind.Weight)
             {
                 track.Whistles++;
                 track.WhistledAt = _pot.Now;
@@ -188,7 +185,7 @@ internal sealed partial class LaneRun
             Note(v, PotEvent.PinDown);
         }
 
-        var action = _cook.Actions[track.Next];
+        var action = _script.Actions[track.Next];
         if (!Ready(v, ref track, action))
         {
             return false;
@@ -198,14 +195,14 @@ internal sealed partial class LaneRun
         track.Since = _pot.Now;
         track.BoiledAt = null;
         track.LookAt = double.NaN;
-        track.Next = NextOf(v, at);
+        track.Next = _script.NextOf(v, at);
         Do(at);
         return true;
     }
 
     private void Schedule()
     {
-        var due = _bowl < _bowls.Length ? _bowls[_bowl].Due : double.PositiveInfinity;
+        var due = _bowl < _script.Bowls.Length ? _script.Bowls[_bowl].Due : double.PositiveInfinity;
         var watched = _options.Audit;
         for (var v = 0; v < _tracks.Length; v++)
         {
@@ -216,15 +213,14 @@ internal sealed partial class LaneRun
                 continue;
             }
 
-            watched |= _cook.Actions[track.Next].When.After == PotEvent.SurfaceDry && double.IsInfinity(track.Due - track.Since);
-            watched |= _cook.Actions[track.Next].When.After == PotEvent.SurfaceDry && track.DrySince is null;
+            watched |= _script.Actions[track.Next].When.After == PotEvent.SurfaceDry && (double.IsInfinity(track.Due - track.Since) || track.DrySince is null);
             if (_pot.Stage(v) == PressureStage.Venting)
             {
-                due = Math.Min(due, _pot.Now + Math.Clamp(_pot.UntilVented(v), 0.05, _step));
+                due = Math.Min(due, _pot.Now + Soon(_pot.UntilVented(v)));
             }
             else if (track.ByItself)
             {
-                due = Math.Min(due, _pot.Now + Math.Clamp(_pot.UntilPinDown(v), 0.05, _step));
+                due = Math.Min(due, _pot.Now + Soon(_pot.UntilPinDown(v)));
             }
         }
 
@@ -242,6 +238,9 @@ internal sealed partial class LaneRun
         Pace(due);
         _g.Wide(Layout.Due, _lane) = due;
     }
+
+    /// <summary>When to ask again for what comes in so many seconds by the present rate, which changes: halfway, and just then once it is near.</summary>
+    private double Soon(double seconds) => double.IsInfinity(seconds) ? _step : seconds > 2 * _step ? seconds / 2 : Math.Clamp(seconds, 0.05, _step);
 
     /// <summary>Cold pots are moved on in long steps; one with nothing in it in a single one.</summary>
     private void Pace(double due)
@@ -264,19 +263,6 @@ internal sealed partial class LaneRun
         _g.Wide(Layout.Due, _lane) = double.PositiveInfinity;
         _g.At(Layout.Grid, _lane) = 0;
         _g.At(Layout.ToGrid, _lane) = 0;
-    }
-
-    private int NextOf(int vessel, int after)
-    {
-        for (var i = after + 1; i < _cook.Actions.Count; i++)
-        {
-            if (!BowlLane.Holds(_cook.Actions[i]) && _cook.VesselOf(_cook.Actions[i]) == vessel)
-            {
-                return i;
-            }
-        }
-
-        return -1;
     }
 
     /// <summary>Where one vessel's actions stand.</summary>

@@ -44,7 +44,7 @@ internal sealed partial class Pot
     public void Rinse(int ingredient)
     {
         SoakOn(ingredient);
-        var film = _c.Cling * _cook.Ingredients[ingredient].Dry.Grams;
+        var film = _c.Cling * _script.Ingredients[ingredient].Dry.Grams;
         PostBowl(ingredient, Math.Max(0, film - _g.OfWide(ingredient, Layout.Bowl, _lane)));
     }
 
@@ -61,7 +61,7 @@ internal sealed partial class Pot
         }
 
         bowl.WetSeconds += seconds;
-        var dry = _cook.Ingredients[ingredient].Dry.Grams;
+        var dry = _script.Ingredients[ingredient].Dry.Grams;
         ref var wet = ref _g.OfWide(ingredient, Layout.Wet, _lane);
         var gain = Math.Min(water, dry * Bowls.Gain(_g, ingredient, _lane, wet / dry, bowl.Celsius, seconds));
         var salt = gain * bowl.SaltShare;

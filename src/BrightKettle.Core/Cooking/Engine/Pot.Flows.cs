@@ -47,7 +47,7 @@ internal sealed partial class Pot
         var film = 0.0;
         for (var i = 0; i < _bowls.Length; i++)
         {
-            film += PlaceOf(i) == vessel ? _c.Cling * _cook.Ingredients[i].Dry.Grams : 0;
+            film += PlaceOf(i) == vessel ? _c.Cling * _script.Ingredients[i].Dry.Grams : 0;
         }
 
         PourOff(vessel, Math.Max(0, Liquor(vessel) - film), keep);
@@ -76,7 +76,7 @@ internal sealed partial class Pot
         _g.OfWide(ingredient, Layout.SaltBowl, _lane) = 0;
         _g.VesselWide(vessel, Layout.Salt, _lane) += salt;
         _g.VesselWide(vessel, Layout.SaltBook, _lane) += salt;
-        if (_cook.Ingredients[ingredient] is ExtraIngredient extra)
+        if (_script.Ingredients[ingredient] is ExtraIngredient extra)
         {
             var free = extra.Dry.Grams * extra.Extra.FreeWater;
             MixHeat(vessel, free * HeatStep<OneLane>.SpecificHeatWater, celsius);
@@ -118,7 +118,7 @@ internal sealed partial class Pot
                     _g.Of(i, Layout.Place, _lane) = PotSetup.OnShelf;
                     MixHeat(to, _g.Of(i, Layout.Capacity, _lane) + (water * HeatStep<OneLane>.SpecificHeatWater), celsius);
                     _g.Of(i, Layout.Place, _lane) = to;
-                    most = what == TransferWhat.Ingredient ? _c.LiquorFilm * (_cook.Ingredients[i].Dry.Grams + water) : most;
+                    most = what == TransferWhat.Ingredient ? _c.LiquorFilm * (_script.Ingredients[i].Dry.Grams + water) : most;
                 }
             }
         }
@@ -142,7 +142,7 @@ internal sealed partial class Pot
 
     /// <summary>Solids that come into the liquor when this share of a pulse is crushed: most of what is not skin.</summary>
     public void Mash(int ingredient, double share) =>
-        _g.Vessel(PlaceOf(ingredient), Layout.Thick, _lane) += (float)(0.6 * share * _cook.Ingredients[ingredient].Dry.Grams);
+        _g.Vessel(PlaceOf(ingredient), Layout.Thick, _lane) += (float)(0.6 * share * _script.Ingredients[ingredient].Dry.Grams);
 
     public void Thicken(int vessel, double starch, double water)
     {
@@ -164,7 +164,7 @@ internal sealed partial class Pot
     {
         if (_g.Layout.Chemistry)
         {
-            Chemistry.Settle(_g, _lane, 0);
+            _g.Stale = true;
             return;
         }
 
@@ -172,7 +172,7 @@ internal sealed partial class Pot
         {
             if (_g.Layout.KindOf(i) == Matter.Pulse)
             {
-                _g.Of(i, Layout.SoftFactor, _lane) = Chemistry.Speed(_g.Of(i, Layout.LotFactor, _lane));
+                Chemistry.Speed(OneLane.Load(ref _g.Of(i, Layout.LotFactor, _lane))).Store(ref _g.Of(i, Layout.SoftFactor, _lane));
             }
         }
     }

@@ -31,7 +31,7 @@ internal sealed partial class Pot
     /// <summary>Seconds until the valve seats at the present rate of steam; 0 when it has.</summary>
     public double UntilVented(int vessel)
     {
-        var cooker = _cook.Kitchen[vessel].Vessel.Cooker!;
+        var cooker = _script.Vessels[vessel].Vessel.Cooker!;
         var left = cooker.VentGrams - (_g.Vessel(vessel, Layout.Vented, _lane) - _vessels[vessel].VentFrom);
         var rate = Math.Max(0, _g.Vessel(vessel, Layout.Net, _lane)) / HeatStep<OneLane>.Latent;
         return left <= 0 ? 0 : IsBoiling(vessel) && rate > 0 ? left / rate : double.PositiveInfinity;

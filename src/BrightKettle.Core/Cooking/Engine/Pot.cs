@@ -21,6 +21,7 @@ internal sealed partial class Pot
 {
     private readonly PotGroup _g;
     private readonly int _lane;
+    private readonly Script _script;
     private readonly Cook _cook;
     private readonly PotTraits _traits;
     private readonly ModelConstants _c;
@@ -28,16 +29,17 @@ internal sealed partial class Pot
     private readonly VesselControl[] _vessels;
     private readonly BowlState[] _bowls;
 
-    public Pot(PotGroup group, int lane, Cook cook, PotTraits traits, float grid)
+    public Pot(PotGroup group, int lane, Script script, PotTraits traits, float grid)
     {
-        (_g, _lane, _cook, _traits, _c) = (group, lane, cook, traits, group.Constants);
+        var cook = script.Cook;
+        (_g, _lane, _script, _cook, _traits, _c) = (group, lane, script, cook, traits, group.Constants);
         _boilingPoint = BoilingPoint.At(cook.Kitchen.AltitudeMetres).Celsius;
-        _vessels = new VesselControl[cook.Kitchen.VesselCount];
-        _bowls = new BowlState[cook.Ingredients.Count];
+        _vessels = new VesselControl[script.Vessels.Length];
+        _bowls = new BowlState[script.Ingredients.Length];
         PotSetup.Load(group, lane, cook, traits, grid);
         for (var i = 0; i < _bowls.Length; i++)
         {
-            _bowls[i].Celsius = cook.Ingredients[i] switch
+            _bowls[i].Celsius = script.Ingredients[i] switch
             {
                 PulseIngredient { CookedAt: { } at } => at.Celsius,
                 ExtraIngredient x => x.Temperature.Celsius,
@@ -47,7 +49,7 @@ internal sealed partial class Pot
 
         for (var v = 0; v < _vessels.Length; v++)
         {
-            _vessels[v] = new VesselControl { Lid = cook.Kitchen[v].Above ? Lid.Sealed : Lid.Open };
+            _vessels[v] = new VesselControl { Lid = script.Vessels[v].Above ? Lid.Sealed : Lid.Open };
             Control(v);
         }
     }
@@ -129,7 +131,7 @@ internal sealed partial class Pot
 
     public SeedState Seed(int ingredient)
     {
-        var dry = _cook.Ingredients[ingredient].Dry.Grams;
+        var dry = _script.Ingredients[ingredient].Dry.Grams;
         return new(
             PlaceOf(ingredient),
             _g.OfWide(ingredient, Layout.Wet, _lane) / dry,
@@ -144,7 +146,7 @@ internal sealed partial class Pot
         Liquor(vessel),
         _g.VesselWide(vessel, Layout.Salt, _lane),
         _g.Vessel(vessel, Layout.Vented, _lane),
-        _g.Vessel(vessel, Layout.DryEnergy, _lane) / _cook.Kitchen[vessel].Vessel.AreaSquareCentimetres,
+        _g.Vessel(vessel, Layout.DryEnergy, _lane) / _script.Vessels[vessel].Vessel.AreaSquareCentimetres,
         _g.Vessel(vessel, Layout.Energy, _lane),
         _g.Vessel(vessel, Layout.Thick, _lane));
 
@@ -173,8 +175,8 @@ internal sealed partial class Pot
     }
 
     public (double Heap, double Solid) Heap(int ingredient) => PotGeometry.Of(
-        _cook.Ingredients[ingredient],
-        (_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane)) / _cook.Ingredients[ingredient].Dry.Grams,
+        _script.Ingredients[ingredient],
+        (_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane)) / _script.Ingredients[ingredient].Dry.Grams,
         _c);
 
     /// <summary>Whether the top of the bed is no longer wet: the liquor fills less than half of the voids.</summary>
@@ -220,7 +222,7 @@ internal sealed partial class Pot
         }
     }
 
-    private void Control(int vessel) => VesselControls.Apply(_g, _lane, _cook, _traits, vessel, _vessels[vessel], _boilingPoint);
+    private void Control(int vessel) => VesselControls.Apply(_g, _lane, _script, _traits, vessel, _vessels[vessel], _boilingPoint);
 }
 
 /// <summary>How the cook has set one vessel.</summary>

@@ -1,11 +1,12 @@
 using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 using BrightKettle.Core.Catalogue;
+using NodaTime;
 
 namespace BrightKettle.Core.Cooking.Engine;
 
 /// <summary>The state of as many pots as run side by side: rows of numbers, one lane a pot.</summary>
-internal sealed class PotGroup(Layout layout, ModelConstants constants, int width)
+internal sealed class PotGroup(Layout layout, ModelConstants constants, StepConstants shared, int width, Duration step)
 {
     private readonly float[] _floats = new float[layout.FloatRows * width];
     private readonly double[] _doubles = new double[layout.DoubleRows * width];
@@ -14,9 +15,12 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, int widt
 
     public ModelConstants Constants { get; } = constants;
 
-    public StepConstants Step { get; } = new(constants);
+    public StepConstants Step { get; } = shared;
 
     public int Width { get; } = width;
+
+    /// <summary>Salt and acid move slowly: they are followed about once a minute, every so many steps.</summary>
+    public int ChemistryEvery { get; } = Math.Max(1, (int)(60 / step.TotalSeconds));
 
     /// <summary>How many ingredients, and of each its kind and the start of its rows: read in every step.</summary>
     public readonly int Count = layout.Ingredients;
@@ -42,6 +46,9 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, int widt
 
     /// <summary>A vessel this near to the room's temperature counts as cold, K.</summary>
     public const double ColdWithin = 0.2;
+
+    /// <summary>Something went in or out of a lane that may change how fast its pulses soften.</summary>
+    public bool Stale { get; set; }
 
     /// <summary>To be called whenever something may have been done to a lane.</summary>
     public void NoteChanges()
@@ -119,7 +126,7 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, int widt
     public ref double OfWide(int ingredient, int what, int lane) => ref Wide(Layout.IngredientDouble(ingredient) + what, lane);
 }
 
-/// <summary>Figures that every lane shares, as floats, worked out once.</summary>
+/// <summary>Figures that every lane shares, as floats, and curves, looked up once.</summary>
 internal sealed class StepConstants(ModelConstants c)
 {
     public readonly float PerZ = (float)(Math.Log(10) / c.SofteningZ);
@@ -139,4 +146,11 @@ internal sealed class StepConstants(ModelConstants c)
     public readonly float SteamToBowl = (float)c.SteamToBowl;
     public readonly float Firming = (float)(c.WarmFirming - 1);
     public readonly float Condensate = (float)c.BowlCondensate;
+    public readonly float PerAcidTime = (float)(1 / c.AcidTime);
+    public readonly float PerAcidBuffer = (float)(1 / c.AcidBuffer);
+    public readonly LaneCurve SaltSoaked = new(c.Curve("salt_soaked"));
+    public readonly LaneCurve SaltUptake = new(c.Curve("salt_uptake"));
+    public readonly LaneCurve Sugar = new(c.Curve("sugar"));
+    public readonly LaneCurve Acid = new(c.Curve("acid"));
+    public readonly LaneCurve Soda = new(c.Curve("soda"));
 }

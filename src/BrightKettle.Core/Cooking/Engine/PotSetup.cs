@@ -69,7 +69,7 @@ internal static class PotSetup
         g.Of(i, Layout.SaltRate, lane) = (float)(1 / (pulse.Kind == "split" ? c.SaltTimeSplit : c.SaltTimeBean));
         g.Of(i, Layout.Capacity, lane) = (float)(p.Dry.Grams * c.SpecificHeatDry);
         g.Of(i, Layout.LotFactor, lane) = (float)(Chemistry.Age(p.Lot, c) * c.Curve("hardness").Typical(hardness));
-        g.Of(i, Layout.SoftFactor, lane) = Chemistry.Speed(g.Of(i, Layout.LotFactor, lane));
+        Chemistry.Speed(OneLane.Load(ref g.Of(i, Layout.LotFactor, lane))).Store(ref g.Of(i, Layout.SoftFactor, lane));
         if (p.CookedAt is not null)
         {
             var dry = p.Dry.Grams;

@@ -17,10 +17,10 @@ internal static class VesselControls
 
     private const float Never = -1000;
 
-    public static void Apply(PotGroup g, int lane, Cook cook, PotTraits traits, int vessel, VesselControl control, double boilingPoint)
+    public static void Apply(PotGroup g, int lane, Script script, PotTraits traits, int vessel, VesselControl control, double boilingPoint)
     {
         var c = g.Constants;
-        var place = cook.Kitchen[vessel];
+        var (cook, place) = (script.Cook, script.Vessels[vessel]);
         if (place.Above)
         {
             // A bowl in another's steam: no heat, no loss, no lid of its own.
