@@ -12,7 +12,7 @@ namespace BrightKettle.Benchmarks;
 public class PotBenchmarks
 {
     private const int Pots = 1000;
-    private static readonly RunOptions Bare = new() { Peaks = false };
+    private static readonly RunOptions Bare = new() { Heights = false };
     private readonly Simulator _simulator = new(PulseCatalogue.Shipped.Constants);
     private readonly List<PotJob> _jobs = [];
 

@@ -33,7 +33,7 @@ internal static class Cells
 {
     public static readonly Column[] Columns = Enum.GetValues<Column>();
 
-    private static readonly RunOptions Bare = new() { Peaks = false };
+    private static readonly RunOptions Bare = new() { Heights = false };
 
     public static IReadOnlyList<Cell> Run(Simulator simulator, Conditions conditions, IReadOnlyList<Pulse> pulses, IReadOnlyList<Column> columns)
     {

@@ -56,7 +56,7 @@ public readonly record struct ActionDone(
 /// <param name="DrySeconds">How long a heat burned under a bed without liquor.</param>
 /// <param name="WaterAdded">Poured in over the whole cook, bowls included, g.</param>
 /// <param name="JugGrams">Kept in the jug at the end, g.</param>
-/// <param name="WorstLedgerError">Largest difference of the two accounts of water or salt over the run, g.</param>
+/// <param name="WorstLedgerError">Largest difference of the two accounts of water or salt at the end, or at any step of an audited run, g.</param>
 public sealed record PotRun(
     IReadOnlyList<ActionDone?> Done,
     IReadOnlyList<Happening> Happenings,

@@ -14,14 +14,14 @@ public sealed record RunOptions(bool Sample = false)
     /// <summary>The longest step: at most 10 s for whatever is told, <see cref="Search"/> apart; shorter only to test that it does not matter.</summary>
     public Duration Step { get; init; } = Simulator.DefaultStep;
 
-    /// <summary>For a search that runs many pots only to find figures of a way, which is then run anew in default steps: 30 s, which moves doneness by about a point and an event by seconds.</summary>
-    internal static readonly RunOptions Search = new() { Step = Duration.FromSeconds(30), Peaks = false };
+    /// <summary>For a search that runs pots only to find figures of a way, which is then run anew in default steps: 30 s, which moves doneness by half a point and an event by seconds.</summary>
+    internal static readonly RunOptions Search = new() { Step = Duration.FromSeconds(30), Heights = false };
 
-    /// <summary>Whether to find the fullest the pot was.</summary>
-    public bool Peaks { get; init; } = true;
+    /// <summary>Whether to follow how high bed and liquor stand: the fullest the pot was, and for each action; without it only for what sets the liquor or drains.</summary>
+    public bool Heights { get; init; } = true;
 
-    /// <summary>The same where all takes hours, as in a slow cooker.</summary>
-    internal static readonly RunOptions LongSearch = new() { Step = Duration.FromSeconds(60), Peaks = false };
+    /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search where all takes hours: 60 s, which moves doneness by about a point.</summary>
+    internal static readonly RunOptions Compare = new() { Step = Duration.FromSeconds(60), Heights = false };
 
     /// <summary>Water that no account is told of: proves that the balance is watched.</summary>
     internal double LeakGramsPerSecond { get; init; }
@@ -114,14 +114,14 @@ public sealed class Simulator(ModelConstants constants)
     }
 
     /// <summary>One for each job; pots of the same cook share theirs.</summary>
-    private static Script[] Scripts(IReadOnlyList<PotJob> jobs)
+    private Script[] Scripts(IReadOnlyList<PotJob> jobs)
     {
         var known = new Dictionary<Cook, Script>(ReferenceEqualityComparer.Instance);
         var scripts = new Script[jobs.Count];
         for (var i = 0; i < scripts.Length; i++)
         {
             ref var script = ref System.Runtime.InteropServices.CollectionsMarshal.GetValueRefOrAddDefault(known, jobs[i].Cook, out _);
-            scripts[i] = script ??= new Script(jobs[i].Cook);
+            scripts[i] = script ??= new Script(jobs[i].Cook, Constants);
         }
 
         return scripts;

@@ -66,7 +66,7 @@ public sealed class Learner(Simulator simulator)
     {
         var traits = Draw(past.Seed + round, drawn);
         var jobs = traits.Select(t => new PotJob(past, Traits(past, names, t))).ToList();
-        var runs = simulator.RunMany(jobs, new RunOptions(Sample: true) { Peaks = false });
+        var runs = simulator.RunMany(jobs, new RunOptions(Sample: true) { Heights = false });
         var logs = new double[Pots];
         for (var k = 0; k < Pots; k++)
         {

@@ -20,13 +20,14 @@ public sealed class Forecaster(Simulator simulator)
     /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
     /// <param name="pots">10 to 2000.</param>
     /// <param name="picture">Whether the points of the picture are wanted; without them it is a good deal quicker.</param>
-    /// <param name="rough">Whether the many pots may take the steps of a search: enough to compare ways by. The reference pot never does.</param>
-    public Forecast Run(Cook cook, bool meltingIsWelcome, int pots = DefaultPots, bool picture = true, bool rough = false)
+    /// <param name="steps">Longer steps for the many pots, enough to compare ways by; the reference pot never takes them.</param>
+    /// <param name="known">The reference pot's run, by <see cref="Reference"/>, where it has been run already.</param>
+    public Forecast Run(Cook cook, bool meltingIsWelcome, int pots = DefaultPots, bool picture = true, RunOptions? steps = null, PotRun? known = null)
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(pots, 10);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(pots, 2000);
-        var reference = simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
-        var runs = RunMany(cook, pots, rough ? RunOptions.Search : new RunOptions(picture) { Peaks = false });
+        var reference = known ?? Reference(cook);
+        var runs = RunMany(cook, pots, steps ?? new RunOptions(picture) { Heights = false });
         return new(
             cook,
             reference,
@@ -36,8 +37,11 @@ public sealed class Forecaster(Simulator simulator)
             pots);
     }
 
+    /// <summary>The reference pot with its samples.</summary>
+    public PotRun Reference(Cook cook) => simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
+
     /// <summary>The share of pots in which all is as wanted when nobody looks: every look is answered by the reference pot's clock.</summary>
-    public double BlindShare(Cook cook, Forecast run, bool meltingIsWelcome, int pots = DefaultPots, bool rough = false)
+    public double BlindShare(Cook cook, Forecast run, bool meltingIsWelcome, int pots = DefaultPots, RunOptions? steps = null)
     {
         if (cook.Actions.All(a => a.When.Look is null))
         {
@@ -51,7 +55,7 @@ public sealed class Forecaster(Simulator simulator)
                 ? a
                 : a with { When = When.At(cook.Starts + Duration.FromSeconds(done.Seconds)) })],
         };
-        return RunMany(blind, pots, rough ? RunOptions.Search : new RunOptions { Peaks = false }).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
+        return RunMany(blind, pots, steps ?? new RunOptions { Heights = false }).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
     }
 
     private PotRun[] RunMany(Cook cook, int pots, RunOptions options)

@@ -25,7 +25,7 @@ public sealed class LiquorAnswers(Simulator simulator)
             var step = (high - low) / (Tries - 1);
             var grams = Enumerable.Range(0, Tries).Select(k => low + (k * step)).ToArray();
             var jobs = grams.Select(g => With(plan, g, measuredGrams)).Select(c => new PotJob(c, PotTraits.Reference(c))).ToList();
-            var left = simulator.RunMany(jobs, new RunOptions { Peaks = false })
+            var left = simulator.RunMany(jobs, new RunOptions { Heights = false })
                 .Select((run, k) => run.FinalLiquor - ((plan.Dish with { RiceDry = Mass.FromGrams(grams[k]) }).WantedLiquorGrams))
                 .ToArray();
             if (left[0] < 0)

@@ -75,7 +75,7 @@ public sealed class Planner(Simulator simulator)
 
         var way = dish.Pull.Of(solved.Way);
         var cook = CookOf(dish with { SaltGrams = salted.SaltGrams }, way);
-        return solved with { Way = way, Cook = cook, Run = simulator.Run(cook, PotTraits.Reference(cook)), SaltGrams = salted.SaltGrams };
+        return solved with { Way = way, Cook = cook, Run = _forecaster.Reference(cook), SaltGrams = salted.SaltGrams };
     }
 
     /// <summary>What is in the pot of the pulses: rice with a pot of its own is not.</summary>
@@ -194,8 +194,9 @@ public sealed class Planner(Simulator simulator)
 
     private Plan Describe(Dish dish, SolvedWay solved, int pots, bool rough)
     {
-        var forecast = _forecaster.Run(solved.Cook, dish.MeltingIsWelcome, pots, picture: !rough, rough);
-        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.MeltingIsWelcome, pots, rough));
+        var steps = rough ? RunOptions.Compare : null;
+        var forecast = _forecaster.Run(solved.Cook, dish.MeltingIsWelcome, pots, picture: !rough, steps, solved.Run);
+        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.MeltingIsWelcome, pots, steps));
     }
 
     private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, double blindShare)

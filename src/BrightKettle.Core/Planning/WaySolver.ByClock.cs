@@ -16,7 +16,7 @@ internal sealed partial class WaySolver
             JoinLiquor = FirstGuess(rice),
             LastMinutes = rice.SimmerMinutes.Typical / dish.RiceRateFactor,
         };
-        var together = Settle(start);
+        var together = Settle(start, Loosely);
         if (together.Fault is not null)
         {
             return together;
@@ -36,7 +36,7 @@ internal sealed partial class WaySolver
         for (var i = 0; i < MostTries && high - low > 20; i++)
         {
             way = way with { Order = order, JoinAt = way.LightAt + Duration.FromSeconds(lead) };
-            var tried = Settle(way);
+            var tried = Settle(way, Loosely);
             if (tried.Fault is not null && tried.Fault != PlanRefusal.NeverTender)
             {
                 return tried;
@@ -74,7 +74,7 @@ internal sealed partial class WaySolver
             lead = Within(low, high, lead + ((Aim - done) / slope));
         }
 
-        return (low + high) / 2 < TogetherSeconds ? Round(together) : Round(best);
+        return Round(Settle(((low + high) / 2 < TogetherSeconds ? together : best).Way));
     }
 
     /// <summary>The guess where it lies between the ends, else their middle.</summary>

@@ -38,12 +38,18 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Rice this far behind the reference when the flame should go out is given a few minutes more.</summary>
     private const double RiceTolerance = 6;
 
+    /// <summary>A way that will be worked on need not be settled to the gram.</summary>
+    private const double Loosely = 5;
+
+    /// <summary>By so much the steps of a search may have a table too late, min: 2 s were seen.</summary>
+    private const double SearchMinutes = 0.04;
+
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
 
     /// <summary>Shares of bags on which states to wait for are compared.</summary>
     private static readonly double[] Bags = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
 
-    private readonly RunOptions _search = dish.Method == Method.SlowCooker ? RunOptions.LongSearch : RunOptions.Search;
+    private readonly RunOptions _search = StepsOf(dish);
 
     private readonly double _most = Doneness.MostWanted(dish.Pulse, dish.MeltingIsWelcome);
 
@@ -56,6 +62,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private const double WellMelted = 1.1;
 
     private bool AtRisk => dish.Pulse.LectinRisk != LectinRisk.Low && dish.Method != Method.Cooked;
+
+    /// <summary>Steps that are good enough to search by, and to compare.</summary>
+    public static RunOptions StepsOf(Dish dish) => dish.Method == Method.SlowCooker ? RunOptions.Compare : RunOptions.Search;
 
     public SolvedWay Solve()
     {
@@ -140,6 +149,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private SolvedWay SolveWaiting(Way way)
     {
         var rice = dish.Rice;
+        var settledLiquor = rice is null || way.JoinLiquor > 0;
         way = way with
         {
             JoinAt = dish.ServeAt - Duration.FromMinutes(rice is null ? 0 : rice.SimmerMinutes.Typical + rice.RestMinutes.Typical + 6),
@@ -159,9 +169,16 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         SolvedWay? settled = null;
         // More water comes up more slowly and holds its heat longer: once it is known, the hold is worked out anew.
         var pressure = dish.Method == Method.Pressure;
-        for (var i = 0; i < (pressure ? 3 : 2); i++)
+        var rounds = pressure ? 3 : 2;
+        for (var i = 0; i < rounds; i++)
         {
-            way = pressure ? Held(way) : way;
+            var held = pressure ? Held(way) : way;
+            if (i == 2 && held == way)
+            {
+                break;
+            }
+
+            way = held;
             if (SecondsUntil(way, SlowShare, FastShare) is not [{ } slow, { } fast])
             {
                 var cook = way.Build(dish);
@@ -171,7 +188,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
             way = Schedule(way, slow, fast);
             way = i < 2 ? way with { Water = FirstWater(way) } : way;
-            settled = Settle(way);
+            if (i == 0 && settledLiquor)
+            {
+                // What the join wants is known already: the water can be refined before anything is settled.
+                continue;
+            }
+
+            settled = Settle(way, i < rounds - 1 ? Loosely : 1);
             if (settled.Fault is not null)
             {
                 return settled;
@@ -196,11 +219,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return way with { LightAt = light, LookAgain = again, FirstLook = first > light ? first : light };
     }
 
-    /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks at every step; null for one that never is.</summary>
+    /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks so close together that nothing is lost; null for one that never is.</summary>
     private double?[] SecondsUntil(Way way, params double[] paceShares)
     {
         var light = way.LightAt;
-        var cook = (way with { FirstLook = light, LookAgain = _search.Step, Order = Order.PulseAlone }).Build(dish);
+        var cook = (way with { FirstLook = light, LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : Duration.FromSeconds(30), Order = Order.PulseAlone }).Build(dish);
         var ready = IndexOf(cook, Marks.Ready);
         cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }] };
         var lit = IndexOf(cook, Marks.Light);
@@ -241,7 +264,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     }
 
     /// <summary>Adjusts liquor, last minutes and clock until the rice is tender, the liquor as wanted and the table on time.</summary>
-    private SolvedWay Settle(Way way)
+    /// <param name="slack">How many times the usual misses are let pass.</param>
+    private SolvedWay Settle(Way way, double slack = 1)
     {
         for (var i = 0; i < 14; i++)
         {
@@ -255,7 +279,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var late = cook.Starts + Duration.FromSeconds(run.EndSeconds) - dish.ServeAt;
             var liquor = dish.Rice is null ? 0 : dish.WantedLiquorGrams - run.FinalLiquor;
             var riceMiss = dish.Rice is null ? 0 : Doneness.Tender - run.Final[1].Doneness;
-            if (Math.Abs(late.TotalSeconds) < 5 && Math.Abs(liquor) < 3 && Math.Abs(riceMiss) < 0.7)
+            if (Math.Abs(late.TotalSeconds) < 5 * slack && Math.Abs(liquor) < 3 * slack && Math.Abs(riceMiss) < 0.7 * slack)
             {
                 return new(way, cook, run, null);
             }
@@ -325,13 +349,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         way = way with { LightAt = Minute(way.LightAt), JoinAt = Minute(way.JoinAt), FirstLook = Minute(way.FirstLook) };
         var rounded = way.Build(dish);
-        var after = simulator.Run(rounded, PotTraits.Reference(rounded));
+        var after = simulator.Run(rounded, PotTraits.Reference(rounded), _search);
         // Rounded apart, light and join may miss the table by a minute or two: all of it moves by whole minutes, so that the clock shows the hour that was asked for.
-        if (after.StalledAt is null && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes) is var late && late != 0)
+        if (after.StalledAt is null && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes - SearchMinutes) is var late && late != 0)
         {
             way = Shift(way, Duration.FromMinutes(-late));
             rounded = way.Build(dish);
-            after = simulator.Run(rounded, PotTraits.Reference(rounded));
+            after = simulator.Run(rounded, PotTraits.Reference(rounded), _search);
         }
 
         return solved with { Way = way, Cook = rounded, Run = after };
@@ -340,7 +364,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private PotRun Run(Way way, double paceShare)
     {
         var cook = way.Build(dish);
-        return simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare));
+        return simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare), _search);
     }
 
     private static double PulseAtTable(PotRun run) => run.Final[0].Doneness;

@@ -29,7 +29,7 @@ public sealed class WhistleAnswers(Simulator simulator)
         }
 
         var cook = Of(cooker, burner, contents, afterFirst, whistles);
-        var runs = simulator.RunMany([.. PotTraits.Many(cook, simulator.Constants, Pots).Select(t => new PotJob(cook, t))], new RunOptions { Peaks = false });
+        var runs = simulator.RunMany([.. PotTraits.Many(cook, simulator.Constants, Pots).Select(t => new PotJob(cook, t))], new RunOptions { Heights = false });
         var reference = simulator.Run(cook, PotTraits.Reference(cook));
         return [.. Enumerable.Range(1, whistles).Select(n =>
         {

@@ -75,7 +75,7 @@ internal sealed class Courses(Simulator simulator, Watch watch, Dish dish, Stand
     public IReadOnlyList<PotRun> Try(IReadOnlyList<NewCourse> courses)
     {
         var cooks = courses.Select(c => now.Belief.In(now.Evening.With(c, now.Now).AsOf(now.Now, out _))).ToList();
-        return simulator.RunMany([.. cooks.Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Peaks = false });
+        return simulator.RunMany([.. cooks.Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Heights = false });
     }
 
     /// <summary>How far a run ends from what is wanted: hard weighs most, then wet or dry, then minutes.</summary>

@@ -192,9 +192,9 @@ public class EngineLaws
         {
             var cook = Cook(Kitchens.Pot(26, 9), [Pulse("pinto", 300), Rice("long_white", 200)], [Add("p"), Add("r"), Water(4000), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(When.Later(Duration.FromHours(hours)))]);
             var jobs = new[] { new PotJob(cook, PotTraits.Reference(cook)) };
-            Kitchens.Model.RunOnOneCore(jobs, new RunOptions { Peaks = false }, 16);
+            Kitchens.Model.RunOnOneCore(jobs, new RunOptions { Heights = false }, 16);
             var before = GC.GetAllocatedBytesForCurrentThread();
-            Kitchens.Model.RunOnOneCore(jobs, new RunOptions { Peaks = false }, 16);
+            Kitchens.Model.RunOnOneCore(jobs, new RunOptions { Heights = false }, 16);
             return GC.GetAllocatedBytesForCurrentThread() - before;
         }
 

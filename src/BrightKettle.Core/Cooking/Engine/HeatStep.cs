@@ -26,7 +26,7 @@ internal static class HeatStep<T>
         (T.Load(ref g.Row<T>(Layout.VesselFloat(0) + Layout.FromBelow)) - watts).Store(ref g.Row<T>(Layout.VesselFloat(0) + Layout.FromBelow));
     }
 
-    /// <summary>Works out how fast the vessel warms and answers the step, cut short where it meets its ceiling.</summary>
+    /// <summary>Works out how fast the vessel warms and answers the step, cut short where it meets its ceiling, or the temperature from which it is only held.</summary>
     public static T Look(PotGroup g, int vessel, T step)
     {
         var v = Layout.VesselFloat(vessel);
@@ -44,7 +44,9 @@ internal static class HeatStep<T>
             - T.Load(ref g.Row<T>(v + Layout.FromBelow));
         var most = T.Load(ref g.Row<T>(v + Layout.Most));
         var held = T.Min(most, T.Max(T.Load(ref g.Row<T>(v + Layout.Least)), need + T.Load(ref g.Row<T>(v + Layout.Vigour))));
-        var power = T.Where(T.Less(celsius, T.Load(ref g.Row<T>(v + Layout.Hold)) - T.All(1)), most, held);
+        var holdsFrom = T.Load(ref g.Row<T>(v + Layout.Hold)) - T.All(1);
+        var below = T.Less(celsius, holdsFrom);
+        var power = T.Where(below, most, held);
         var net = power - need;
         var rate = net / Capacity(g, vessel, liquor);
         surface.Store(ref g.Row<T>(v + Layout.Surface));
@@ -58,8 +60,9 @@ internal static class HeatStep<T>
             return step;
         }
 
-        var untilCeiling = T.Max(T.All(0.05f), (ceiling - celsius) / T.Max(T.All(1e-9f), rate));
-        return T.Where(rising, T.Min(step, untilCeiling), step);
+        var next = T.Where(below, T.Min(ceiling, holdsFrom + T.All(2e-3f)), ceiling);
+        var until = T.Max(T.All(0.05f), (next - celsius) / T.Max(T.All(1e-9f), rate));
+        return T.Where(rising, T.Min(step, until), step);
     }
 
     /// <summary>Moves the temperature on; answers the watts that go into steam and the temperature of the middle of the step.</summary>

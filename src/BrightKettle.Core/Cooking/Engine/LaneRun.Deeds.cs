@@ -11,9 +11,10 @@ internal sealed partial class LaneRun
         var action = _script.Actions[at];
         var v = _script.VesselOf[at];
         var before = _pot.Liquor(v);
-        var overBefore = OverBed(v);
+        var heights = _options.Heights || action is CookAction.Measure or CookAction.Drain;
+        var overBefore = heights ? OverBed(v) : 0;
         Act(v, action);
-        if (_options.Peaks)
+        if (_options.Heights)
         {
             NotePeaks();
         }
@@ -25,7 +26,7 @@ internal sealed partial class LaneRun
         }
 
         // Flame and lid move neither bed nor liquor.
-        var overAfter = action is CookAction.Heat or CookAction.Cover or CookAction.Serve ? overBefore : OverBed(v);
+        var overAfter = !heights || action is CookAction.Heat or CookAction.Cover or CookAction.Serve ? overBefore : OverBed(v);
         _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, overAfter);
         if (action is CookAction.Serve)
         {

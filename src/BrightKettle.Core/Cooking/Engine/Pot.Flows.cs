@@ -87,8 +87,7 @@ internal sealed partial class Pot
             }
         }
 
-        _g.Of(ingredient, Layout.Place, _lane) = vessel;
-        _g.Vessel(vessel, Layout.RatesAt, _lane) = float.NaN;
+        Place(ingredient, vessel);
         Freshen();
     }
 
@@ -117,7 +116,7 @@ internal sealed partial class Pot
                     var water = _g.OfWide(i, Layout.Wet, _lane) + _g.OfWide(i, Layout.Swollen, _lane);
                     _g.Of(i, Layout.Place, _lane) = PotSetup.OnShelf;
                     MixHeat(to, _g.Of(i, Layout.Capacity, _lane) + (water * HeatStep<OneLane>.SpecificHeatWater), celsius);
-                    _g.Of(i, Layout.Place, _lane) = to;
+                    Place(i, to);
                     most = what == TransferWhat.Ingredient ? _c.LiquorFilm * (_script.Ingredients[i].Dry.Grams + water) : most;
                 }
             }
@@ -148,6 +147,13 @@ internal sealed partial class Pot
     {
         PourWater(vessel, water, _cook.Kitchen.RoomCelsius);
         _g.Vessel(vessel, Layout.Thick, _lane) += (float)starch;
+    }
+
+    /// <summary>Rates are kept for what was in the vessel: with something more in it they are worked out anew.</summary>
+    private void Place(int ingredient, int vessel)
+    {
+        _g.Of(ingredient, Layout.Place, _lane) = vessel;
+        _g.Vessel(vessel, Layout.RatesAt, _lane) = float.NaN;
     }
 
     private void Dissolve(int vessel, int ingredient)

@@ -33,10 +33,10 @@ internal sealed partial class Pot
     {
         var cook = script.Cook;
         (_g, _lane, _script, _cook, _traits, _c) = (group, lane, script, cook, traits, group.Constants);
-        _boilingPoint = BoilingPoint.At(cook.Kitchen.AltitudeMetres).Celsius;
+        _boilingPoint = script.Boils;
         _vessels = new VesselControl[script.Vessels.Length];
         _bowls = new BowlState[script.Ingredients.Length];
-        PotSetup.Load(group, lane, cook, traits, grid);
+        PotSetup.Load(group, lane, script, traits, grid);
         for (var i = 0; i < _bowls.Length; i++)
         {
             _bowls[i].Celsius = script.Ingredients[i] switch

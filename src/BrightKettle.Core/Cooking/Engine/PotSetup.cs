@@ -14,24 +14,25 @@ internal static class PotSetup
 
     public const float OnShelf = -1;
 
-    public static void Load(PotGroup g, int lane, Cook cook, PotTraits traits, float grid)
+    public static void Load(PotGroup g, int lane, Script script, PotTraits traits, float grid)
     {
+        var room = (float)script.Cook.Kitchen.RoomCelsius;
         g.At(Layout.Grid, lane) = grid;
         g.At(Layout.ToGrid, lane) = grid;
         g.Wide(Layout.Due, lane) = 0;
         for (var v = 0; v < g.Layout.Vessels; v++)
         {
-            var place = cook.Kitchen[v];
-            g.Vessel(v, Layout.Celsius, lane) = (float)cook.Kitchen.RoomCelsius;
-            g.Vessel(v, Layout.Room, lane) = (float)cook.Kitchen.RoomCelsius;
+            var place = script.Vessels[v];
+            g.Vessel(v, Layout.Celsius, lane) = room;
+            g.Vessel(v, Layout.Room, lane) = room;
             g.Vessel(v, Layout.Shell, lane) = place.Above ? 200 : (float)place.Vessel.HeatCapacity;
             g.Vessel(v, Layout.RatesAt, lane) = float.NaN;
             g.Vessel(v, Layout.VapourAt, lane) = float.NaN;
         }
 
-        for (var i = 0; i < cook.Ingredients.Count; i++)
+        for (var i = 0; i < script.Ingredients.Length; i++)
         {
-            var ingredient = cook.Ingredients[i];
+            var ingredient = script.Ingredients[i];
             g.Of(i, Layout.Place, lane) = OnShelf;
             g.Of(i, Layout.Dry, lane) = (float)ingredient.Dry.Grams;
             g.Of(i, Layout.PerDry, lane) = (float)(1 / ingredient.Dry.Grams);
@@ -41,7 +42,7 @@ internal static class PotSetup
             switch (ingredient)
             {
                 case PulseIngredient p:
-                    Pulse(g, i, lane, p, traits.Pace[i], cook.Kitchen.HardnessMilligramsPerLitre);
+                    Pulse(g, i, lane, p, traits.Pace[i], script);
                     break;
                 case RiceIngredient r:
                     Rice(g, i, lane, r, traits.Pace[i], traits.RiceThirst);
@@ -53,12 +54,12 @@ internal static class PotSetup
         }
     }
 
-    private static void Pulse(PotGroup g, int i, int lane, PulseIngredient p, double pace, double hardness)
+    private static void Pulse(PotGroup g, int i, int lane, PulseIngredient p, double pace, Script script)
     {
         var c = g.Constants;
         var pulse = p.Pulse;
         g.Of(i, Layout.Rate98, lane) = (float)(pace * pulse.HydrationPerHourAt98C / 3600);
-        g.Of(i, Layout.EnergyK, lane) = (float)RateLaws.EnergyKBetween(pulse.HydrationPerHourAt20C.Typical, pulse.HydrationPerHourAt98C);
+        g.Of(i, Layout.EnergyK, lane) = script.EnergyK[i];
         g.Of(i, Layout.CoatRate, lane) = pulse.LagHoursAt20C > 0 ? (float)(pace / (pulse.LagHoursAt20C * 3600)) : 0;
         g.Of(i, Layout.Coat, lane) = pulse.LagHoursAt20C > 0 ? 0 : 1;
         g.Of(i, Layout.Ceil, lane) = (float)pulse.ColdCeiling;
@@ -68,7 +69,7 @@ internal static class PotSetup
         g.Of(i, Layout.Solids, lane) = (float)pulse.SolidsLoss;
         g.Of(i, Layout.SaltRate, lane) = (float)(1 / (pulse.Kind == "split" ? c.SaltTimeSplit : c.SaltTimeBean));
         g.Of(i, Layout.Capacity, lane) = (float)(p.Dry.Grams * c.SpecificHeatDry);
-        g.Of(i, Layout.LotFactor, lane) = (float)(Chemistry.Age(p.Lot, c) * c.Curve("hardness").Typical(hardness));
+        g.Of(i, Layout.LotFactor, lane) = script.LotFactor[i];
         Chemistry.Speed(OneLane.Load(ref g.Of(i, Layout.LotFactor, lane))).Store(ref g.Of(i, Layout.SoftFactor, lane));
         if (p.CookedAt is not null)
         {

@@ -31,7 +31,7 @@ internal static class VesselControls
 
         var cooker = place.Vessel.Cooker;
         var locked = control.Stage != PressureStage.None;
-        var level = BoilingPoint.UnderPressure(cook.Kitchen.AltitudeMetres, cooker is null ? 0 : control.High ? cooker.HighKilopascals : cooker.LowKilopascals).Celsius;
+        var level = control.High ? script.BoilsHigh[vessel] : script.BoilsLow[vessel];
         var ceiling = control.Stage == PressureStage.Closed ? level : boilingPoint;
         Set(Layout.Ceiling, ceiling);
         Set(Layout.BelowBoil, locked || cooker?.Kind == CookerKind.Slow ? 0 : c.SimmerBelowBoil);

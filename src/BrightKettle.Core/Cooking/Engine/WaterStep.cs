@@ -94,8 +94,12 @@ internal static class WaterStep<T>
     private static void SetRates(PotGroup g, int v, int vessel, T celsius)
     {
         celsius.Store(ref g.Row<T>(v + Layout.RatesAt));
+        if (g.RiceInside(vessel))
+        {
+            RateLaws.Rice(celsius, g.Step).Store(ref g.Row<T>(v + Layout.RiceRate));
+        }
+
         RateLaws.Softening(celsius, g.Step).Store(ref g.Row<T>(v + Layout.Softening));
-        RateLaws.Rice(celsius, g.Step).Store(ref g.Row<T>(v + Layout.RiceRate));
         foreach (var i in g.Inside(vessel))
         {
             if (g.Kind[i] != Matter.Pulse)
@@ -107,6 +111,11 @@ internal static class WaterStep<T>
             var here = HeatStep<T>.Here(g, f, vessel);
             var now = T.Load(ref g.Row<T>(f + Layout.Rate98)) * RateLaws.Hydration(celsius, T.Load(ref g.Row<T>(f + Layout.EnergyK)), g.Step);
             T.Where(here, now, T.Load(ref g.Row<T>(f + Layout.HydrationNow))).Store(ref g.Row<T>(f + Layout.HydrationNow));
+            if (T.Same(T.Load(ref g.Row<T>(f + Layout.Coat)), T.All(1)))
+            {
+                continue;
+            }
+
             var coat = T.Load(ref g.Row<T>(f + Layout.CoatRate)) * RateLaws.Coat(celsius, g.Step);
             T.Where(here, coat, T.Load(ref g.Row<T>(f + Layout.CoatNow))).Store(ref g.Row<T>(f + Layout.CoatNow));
         }
@@ -191,10 +200,15 @@ internal static class WaterStep<T>
         var open = step;
         if (!T.Same(coat, T.All(1)))
         {
-            var opening = RateLaws.Taken(T.Min(T.All(0.5f), T.Load(ref g.Row<T>(f + Layout.CoatNow)) * step));
-            var next = coat + ((T.All(1) - coat) * opening);
+            // In hot water a coat opens within seconds: over such a step its mean is worked out exactly, over others by its middle.
+            var pace = T.Load(ref g.Row<T>(f + Layout.CoatNow));
+            var passed = pace * step;
+            var gradual = T.Less(passed, T.All(0.5f));
+            var opening = T.Where(gradual, RateLaws.Taken(passed), T.All(1) - T.Exp(T.All(0) - passed));
+            var shut = T.All(1) - coat;
+            var next = coat + (shut * opening);
             next = T.Where(T.Less(T.All(0.9999f), next), T.All(1), next);
-            open = step * (coat + next) * T.All(0.5f);
+            open = T.Where(gradual, step * (coat + next) * T.All(0.5f), step - (shut * opening / T.Max(T.All(1e-6f), pace)));
             T.Where(here, next, coat).Store(ref g.Row<T>(f + Layout.Coat));
         }
 
