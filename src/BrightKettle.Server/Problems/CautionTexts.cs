@@ -53,7 +53,7 @@ public static class CautionTexts
         ["allergy_lupin"] = ("Lupin is an allergen", "People with a peanut allergy may react to it.", "Food labelling law in many countries"),
         ["bitter_lupin"] = ("Sweet lupin only", "Bitter lupin is poisonous until it has been leached for days. It is not covered here.", "Widely agreed"),
         ["allergy_peanut_like"] = ("A cousin of the peanut", "A cross-allergy with peanut is possible.", "Sparse reports"),
-        ["stone_seeds"] = ("Stone-hard seeds", "A few seeds in some bags never soften. Pick out what did not swell.", "Common kitchen experience"),
+        ["stone_seeds"] = ("Stone-hard seeds", "In some bags up to one seed in ten never swells and stays hard as stone, however long it cooks. Pick out what is still small and smooth after the soak.", "General food-science teaching"),
         ["foam"] = ("It foams", "Leave a third of the pot free and the lid ajar; turn down at the first foam.", "Cooker manuals"),
         ["boil_over"] = ("Stay for the first boil", "A boil-over can put a gas flame out. Valve off, windows open, wait, then clean and light again.", "Hob manuals"),
         ["keep_rice"] = ("Leftovers", "Spread flat, into the fridge within the hour, rice eaten within a day. Keep hot at 60 °C or more.", "The stricter of several national guidelines"),

@@ -68,6 +68,29 @@ public class CombiningTests
     }
 
     [Fact]
+    public void The_liquor_carries_what_the_pulse_gave_into_the_second_pot_and_leaves_less_behind()
+    {
+        double After(params CookAction[] first) => TwoPots(
+            [Pulse("black", 300), Rice("long_white", 150)],
+            [Add("p"),
+            Water(2500),
+            Lid(Core.Cooking.Lid.On),
+            Heat(Flame.Full),
+            Heat(Flame.Gentle, Boils()),
+            new CookAction.Heat(Pots.After(120), Flame.Off) { Mark = "soft" },
+            .. first,
+            There(Lid(Core.Cooking.Lid.On)),
+            There(Heat(Flame.Full)),
+            There(Heat(Flame.Gentle, Boils())),
+            There(new CookAction.Heat(Pots.After(14), Flame.Off) { Mark = "rice" }),
+            Serve(When.Next with { AfterMark = "rice" })]).Run().Final[1].Doneness;
+        var add = There(new CookAction.Add(When.Next with { AfterMark = "liquor" }, "r"));
+        var inLiquor = After(new CookAction.Transfer(When.Next, Second.Vessel.Id, TransferWhat.Liquor) { Most = Mass.FromGrams(700), Mark = "liquor" }, add);
+        var inWater = After(There(new CookAction.AddWater(When.Next with { AfterMark = "soft" }, Mass.FromGrams(700), Temperature.FromCelsius(95)) { Mark = "liquor" }), add);
+        Assert.InRange(inWater / inLiquor, 1.02, 1.15);
+    }
+
+    [Fact]
     public void Cooked_apart_and_folded_the_heat_is_shared()
     {
         var run = TwoPots(

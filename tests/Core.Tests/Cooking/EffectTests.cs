@@ -66,6 +66,19 @@ public class EffectTests
     private static double Factor(double changed) => changed / Minutes();
 
     [Theory]
+    [InlineData(150)]
+    [InlineData(300)]
+    [InlineData(400)]
+    public void Hard_water_in_soak_and_pot_is_worse_than_in_the_pot_alone(double hardness)
+    {
+        // The size is a guess (confidence D); together they stay within what hard water does at most.
+        var alone = Minutes(hardness: hardness, soakHours: 0) / Minutes(soakHours: 0);
+        var both = Factor(Minutes(hardness: hardness));
+        Assert.InRange(both / alone, 1.01, 1.2);
+        Assert.True(both <= Kitchens.Model.Constants.Curve("hardness").Range(hardness).High);
+    }
+
+    [Theory]
     [InlineData(100, 1.02, 1.15)]
     [InlineData(150, 1.05, 1.25)]
     [InlineData(200, 1.1, 1.35)]

@@ -94,4 +94,20 @@ public class RiceTableTests(ITestOutputHelper output)
         var slower = With(0).Final[0].Doneness / With(50).Final[0].Doneness;
         Assert.InRange(slower, 1.03, 1.15);
     }
+
+    [Fact]
+    public void Rice_in_fresh_water_over_drained_beans_cooks_as_in_water_and_liquor_from_the_jug_slows_it_again()
+    {
+        // Doneness of the rice after 14 minutes at the boil, in 900 g of what there is.
+        double After(params CookAction[] change) => Cook(
+            Kitchens.Pot(24, 6),
+            [Pulse("black", 300), Rice("long_white", 150)],
+            [Add("p"), Water(2500), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Heat(Flame.Off, Pots.After(120)), .. change, Add("r"), new CookAction.Measure(When.Next, Mass.FromGrams(900)), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(Pots.After(14))]).Run().Final[1].Doneness;
+        var drained = new CookAction.Drain(When.Next, null) { Keep = true };
+        var inLiquor = After();
+        var inWater = After(drained, Water(900, 99));
+        var poured = After(drained, new CookAction.PourBack(When.Next, Mass.FromGrams(900)));
+        Assert.InRange(inWater / inLiquor, 1.03, 1.15);
+        Assert.InRange(poured / inLiquor, 0.985, 1.015);
+    }
 }

@@ -48,7 +48,10 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
     public const int Thick = 25;
     public const int Energy = 26;
     public const int Cooler = 27;
-    private const int VesselFloats = 28;
+
+    /// <summary>Solids that liquor has brought into the vessel from another; negative where it has taken some away.</summary>
+    public const int Carried = 28;
+    private const int VesselFloats = 29;
 
     // Rows of floats for each ingredient, from IngredientFloat.
     public const int Place = 0;

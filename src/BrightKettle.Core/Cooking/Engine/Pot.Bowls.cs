@@ -22,7 +22,7 @@ internal sealed partial class Pot
         SoakOn(ingredient);
         ref var bowl = ref _bowls[ingredient];
         var share = Math.Min(1, bowl.WetSeconds / (8 * 3600));
-        var time = 1 + (share * ((_c.Curve("brine_soak").Typical(100 * bowl.SaltShare) * _c.Curve("soda_soak").Typical(bowl.Soda)) - 1));
+        var time = (1 + (share * ((_c.Curve("brine_soak").Typical(100 * bowl.SaltShare) * _c.Curve("soda_soak").Typical(bowl.Soda)) - 1))) * HardSoak(ingredient);
         _g.Of(ingredient, Layout.LotFactor, _lane) *= (float)time;
         var grams = _g.OfWide(ingredient, Layout.Bowl, _lane);
         _g.OfWide(ingredient, Layout.Bowl, _lane) = 0;
@@ -32,6 +32,18 @@ internal sealed partial class Pot
         _g.OfWide(ingredient, Layout.SaltBowl, _lane) = 0;
         (bowl.SaltShare, bowl.Soda) = (0, 0);
         Freshen();
+    }
+
+    /// <summary>Time factor of hard water that a bean or pea has drunk in its soak; splits and lentils drink as much in the pot.</summary>
+    private double HardSoak(int ingredient)
+    {
+        if (_script.Ingredients[ingredient] is not PulseIngredient { Pulse: { Kind: "bean" or "pea" } pulse } p)
+        {
+            return 1;
+        }
+
+        var drunk = _g.OfWide(ingredient, Layout.Wet, _lane) / (p.Dry.Grams * pulse.ColdCeiling);
+        return 1 + (Math.Min(1, drunk) * (_c.Curve("hardness_soak").Typical(_cook.Kitchen.HardnessMilligramsPerLitre) - 1));
     }
 
     public void ChillBowl(int ingredient, double celsius)

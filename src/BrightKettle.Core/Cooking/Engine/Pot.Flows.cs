@@ -20,8 +20,11 @@ internal sealed partial class Pot
         var salt = share * _g.VesselWide(vessel, Layout.Salt, _lane);
         Post(vessel, keep ? Layout.Jug : Layout.Gone, gone);
         PostSalt(vessel, keep ? Layout.SaltJug : Layout.SaltGone, salt);
+        var solids = share * Solids(vessel);
+        _g.Vessel(vessel, Layout.Carried, _lane) -= (float)solids;
         if (keep)
         {
+            _jugSolids += solids;
             _g.Wide(Layout.JugBook, _lane) += gone;
             _g.Wide(Layout.SaltJugBook, _lane) += salt;
             _vessels[vessel].JugCelsius = Celsius(vessel);
@@ -34,6 +37,9 @@ internal sealed partial class Pot
     {
         var back = Math.Clamp(grams, 0, JugGrams);
         var salt = back <= 0 ? 0 : back / JugGrams * _g.Wide(Layout.SaltJug, _lane);
+        var solids = back <= 0 ? 0 : back / JugGrams * _jugSolids;
+        _jugSolids -= solids;
+        _g.Vessel(vessel, Layout.Carried, _lane) += (float)solids;
         MixHeat(vessel, back * HeatStep<OneLane>.SpecificHeatWater, _vessels[vessel].JugCelsius > 0 ? _vessels[vessel].JugCelsius : _cook.Kitchen.RoomCelsius);
         Post(vessel, Layout.Jug, -back);
         PostSalt(vessel, Layout.SaltJug, -salt);
@@ -87,7 +93,10 @@ internal sealed partial class Pot
             }
         }
 
+        var solids = Solids(vessel);
         Place(ingredient, vessel);
+        // What tinned pulses gave was thrown away with their liquor.
+        _g.Vessel(vessel, Layout.Carried, _lane) -= (float)(Solids(vessel) - solids);
         Freshen();
     }
 
@@ -107,6 +116,7 @@ internal sealed partial class Pot
     public void Move(int from, int to, TransferWhat what, int ingredient, double most)
     {
         var celsius = Celsius(from);
+        var (solidsHere, solidsThere) = (Solids(from), Solids(to));
         if (what is TransferWhat.Ingredient or TransferWhat.Everything)
         {
             for (var i = 0; i < _bowls.Length; i++)
@@ -135,8 +145,26 @@ internal sealed partial class Pot
         var thick = (float)share * _g.Vessel(from, Layout.Thick, _lane);
         _g.Vessel(from, Layout.Thick, _lane) -= thick;
         _g.Vessel(to, Layout.Thick, _lane) += thick;
+        // What is dissolved goes with the liquor, not with the seeds that gave it.
+        _g.Vessel(from, Layout.Carried, _lane) += (float)(((1 - share) * solidsHere) - Solids(from));
+        _g.Vessel(to, Layout.Carried, _lane) += (float)(solidsThere + (share * solidsHere) - Solids(to));
         _g.Vessel(from, Layout.RatesAt, _lane) = _g.Vessel(to, Layout.RatesAt, _lane) = float.NaN;
         Freshen();
+    }
+
+    /// <summary>Dissolved in a vessel's liquor, g: what its pulses gave, what was crushed or stirred in, what liquor carried in or out.</summary>
+    private double Solids(int vessel)
+    {
+        double solids = _g.Vessel(vessel, Layout.Thick, _lane) + _g.Vessel(vessel, Layout.Carried, _lane);
+        for (var i = 0; i < _bowls.Length; i++)
+        {
+            if (_g.Layout.KindOf(i) == Matter.Pulse && PlaceOf(i) == vessel)
+            {
+                solids += _g.Of(i, Layout.Dry, _lane) * _g.Of(i, Layout.Solids, _lane) * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
+            }
+        }
+
+        return Math.Max(0, solids);
     }
 
     /// <summary>Solids that come into the liquor when this share of a pulse is crushed: most of what is not skin.</summary>

@@ -29,6 +29,9 @@ internal sealed partial class Pot
     private readonly VesselControl[] _vessels;
     private readonly BowlState[] _bowls;
 
+    /// <summary>Dissolved in what stands in the jug, g.</summary>
+    private double _jugSolids;
+
     public Pot(PotGroup group, int lane, Script script, PotTraits traits, float grid)
     {
         var cook = script.Cook;

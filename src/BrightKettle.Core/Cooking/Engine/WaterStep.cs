@@ -16,6 +16,9 @@ internal static class WaterStep<T>
     /// <summary>Solids in the liquor, g per g, at which bean liquor counts as full.</summary>
     public const float FullBroth = 0.04f;
 
+    /// <summary>Seeds go on giving solids past tender, up to so many times what they have given by then.</summary>
+    public const float MostGiven = 1.3f;
+
     /// <summary>How far the driving force of rice's uptake lies above the fluffy amount, so that it gets there in time.</summary>
     public const float Headroom = 1.06f;
 
@@ -125,7 +128,7 @@ internal static class WaterStep<T>
     [MethodImpl(MethodImplOptions.NoInlining)]
     private static T Broth(PotGroup g, int v, int vessel, T liquor)
     {
-        var solids = T.Load(ref g.Row<T>(v + Layout.Thick));
+        var solids = T.Load(ref g.Row<T>(v + Layout.Thick)) + T.Load(ref g.Row<T>(v + Layout.Carried));
         foreach (var i in g.Inside(vessel))
         {
             if (g.Kind[i] != Matter.Pulse)
@@ -134,11 +137,11 @@ internal static class WaterStep<T>
             }
 
             var f = g.FloatAt[i];
-            var given = T.Load(ref g.Row<T>(f + Layout.Dry)) * T.Load(ref g.Row<T>(f + Layout.Solids)) * T.Min(T.All(1.3f), T.Load(ref g.Row<T>(f + Layout.Soft)));
+            var given = T.Load(ref g.Row<T>(f + Layout.Dry)) * T.Load(ref g.Row<T>(f + Layout.Solids)) * T.Min(T.All(MostGiven), T.Load(ref g.Row<T>(f + Layout.Soft)));
             solids += T.Where(HeatStep<T>.Here(g, f, vessel), given, T.All(0));
         }
 
-        return T.Min(T.All(1), solids / (liquor + T.All(1)) * T.All(1 / FullBroth));
+        return T.Min(T.All(1), T.Max(T.All(0), solids) / (liquor + T.All(1)) * T.All(1 / FullBroth));
     }
 
     /// <summary>How much water the bed would take in this time if it were wet all over, g, and its dry mass.</summary>
