@@ -20,7 +20,7 @@ public sealed record RunOptions(bool Sample = false)
     /// <summary>Whether to follow how high bed and liquor stand: the fullest the pot was, and for each action; without it only for what sets the liquor or drains.</summary>
     public bool Heights { get; init; } = true;
 
-    /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search where all takes hours: 60 s, which moves doneness by about a point.</summary>
+    /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search of what takes its time: 60 s, which moves doneness by about a point.</summary>
     internal static readonly RunOptions Compare = new() { Step = Duration.FromSeconds(60), Heights = false };
 
     /// <summary>Water that no account is told of: proves that the balance is watched.</summary>

@@ -38,6 +38,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Rice this far behind the reference when the flame should go out is given a few minutes more.</summary>
     private const double RiceTolerance = 6;
 
+    /// <summary>Pulses that soften sooner than this change from one long step to the next.</summary>
+    private const double QuickMinutes = 24;
+
     /// <summary>A way that will be worked on need not be settled to the gram.</summary>
     private const double Loosely = 5;
 
@@ -63,8 +66,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     private bool AtRisk => dish.Pulse.LectinRisk != LectinRisk.Low && dish.Method != Method.Cooked;
 
-    /// <summary>Steps that are good enough to search by, and to compare.</summary>
-    public static RunOptions StepsOf(Dish dish) => dish.Method == Method.SlowCooker ? RunOptions.Compare : RunOptions.Search;
+    /// <summary>Steps that are good enough to search by: longer ones for what takes its time.</summary>
+    public static RunOptions StepsOf(Dish dish) => dish.Pulse.SofteningMinutesAt98C < QuickMinutes ? RunOptions.Search : RunOptions.Compare;
 
     public SolvedWay Solve()
     {
@@ -223,7 +226,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private double?[] SecondsUntil(Way way, params double[] paceShares)
     {
         var light = way.LightAt;
-        var cook = (way with { FirstLook = light, LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : Duration.FromSeconds(30), Order = Order.PulseAlone }).Build(dish);
+        var cook = (way with { FirstLook = light, LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : _search.Step, Order = Order.PulseAlone }).Build(dish);
         var ready = IndexOf(cook, Marks.Ready);
         cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }] };
         var lit = IndexOf(cook, Marks.Light);
@@ -349,13 +352,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         way = way with { LightAt = Minute(way.LightAt), JoinAt = Minute(way.JoinAt), FirstLook = Minute(way.FirstLook) };
         var rounded = way.Build(dish);
-        var after = simulator.Run(rounded, PotTraits.Reference(rounded), _search);
+        var after = simulator.Run(rounded, PotTraits.Reference(rounded), RunOptions.Search);
         // Rounded apart, light and join may miss the table by a minute or two: all of it moves by whole minutes, so that the clock shows the hour that was asked for.
         if (after.StalledAt is null && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes - SearchMinutes) is var late && late != 0)
         {
             way = Shift(way, Duration.FromMinutes(-late));
             rounded = way.Build(dish);
-            after = simulator.Run(rounded, PotTraits.Reference(rounded), _search);
+            after = simulator.Run(rounded, PotTraits.Reference(rounded), RunOptions.Search);
         }
 
         return solved with { Way = way, Cook = rounded, Run = after };
