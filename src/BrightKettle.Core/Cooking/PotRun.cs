@@ -45,7 +45,7 @@ public readonly record struct ActionDone(
 }
 
 /// <summary>One pot through a whole cook.</summary>
-/// <param name="Done">One per action; null for those that were never reached.</param>
+/// <param name="Done">One per action; null for those that were never reached. Empty where moments were not asked for.</param>
 /// <param name="Happenings">In the order of the clock.</param>
 /// <param name="StalledAt">The action whose condition never came, or null.</param>
 /// <param name="Samples">Empty when none were asked for.</param>

@@ -23,6 +23,9 @@ public sealed record RunOptions(bool Sample = false)
     /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search of what takes its time: 60 s, which moves doneness by about a point.</summary>
     internal static readonly RunOptions Compare = new() { Step = Duration.FromSeconds(60), Heights = false };
 
+    /// <summary>Whether to note what each action found and did; without it only the end of the run is told.</summary>
+    public bool Moments { get; init; } = true;
+
     /// <summary>Water that no account is told of: proves that the balance is watched.</summary>
     internal double LeakGramsPerSecond { get; init; }
 

@@ -55,7 +55,7 @@ public sealed class Forecaster(Simulator simulator)
                 ? a
                 : a with { When = When.At(cook.Starts + Duration.FromSeconds(done.Seconds)) })],
         };
-        return RunMany(blind, pots, steps ?? new RunOptions { Heights = false }).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
+        return RunMany(blind, pots, (steps ?? new RunOptions { Heights = false }) with { Moments = false }).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
     }
 
     private PotRun[] RunMany(Cook cook, int pots, RunOptions options)

@@ -20,7 +20,7 @@ internal sealed partial class WaySolver
         {
             var step = (high - low) / 8;
             var holds = Enumerable.Range(1, 8).Select(k => low + (k * step)).ToArray();
-            var runs = simulator.RunMany([.. holds.Select(h => Opened(way with { HoldMinutes = h }))], _search);
+            var runs = simulator.RunMany([.. holds.Select(h => Opened(way with { HoldMinutes = h }))], _ends);
             var enough = Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
             high = enough < 0 ? high : holds[enough];
             low = high - step;
@@ -37,7 +37,7 @@ internal sealed partial class WaySolver
             return 0;
         }
 
-        var runs = simulator.RunMany([.. Enumerable.Range(1, PressureHold.MostWhistles).Select(n => Opened(way with { Whistles = n }))], _search);
+        var runs = simulator.RunMany([.. Enumerable.Range(1, PressureHold.MostWhistles).Select(n => Opened(way with { Whistles = n }))], _ends);
         return 1 + Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
     }
 

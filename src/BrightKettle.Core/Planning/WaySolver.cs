@@ -54,6 +54,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     private readonly RunOptions _search = StepsOf(dish);
 
+    /// <summary>Where only the end matters.</summary>
+    private readonly RunOptions _ends = StepsOf(dish) with { Moments = false };
+
     private readonly double _most = Doneness.MostWanted(dish.Pulse, dish.MeltingIsWelcome);
 
     /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft.</summary>
@@ -128,7 +131,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private int BagsServed(Way way)
     {
         var cook = way.Build(dish);
-        return RunAt(cook, Bags)
+        return RunAt(cook, _ends, Bags)
             .Count(run => run.StalledAt is null && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most
                 && dish.Others.All(o => run.Final[cook.IndexOf(o.Id)].Doneness is var done && done >= Doneness.Wanted && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)));
     }
@@ -230,12 +233,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         var ready = IndexOf(cook, Marks.Ready);
         cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }] };
         var lit = IndexOf(cook, Marks.Light);
-        return [.. RunAt(cook, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null)];
+        return [.. RunAt(cook, _search, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null)];
     }
 
     /// <summary>One cook with bags of several speeds, side by side.</summary>
-    private PotRun[] RunAt(Cook cook, params double[] paceShares) =>
-        simulator.RunMany([.. paceShares.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], _search);
+    private PotRun[] RunAt(Cook cook, RunOptions options, params double[] paceShares) =>
+        simulator.RunMany([.. paceShares.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], options);
 
     /// <summary>Water for the start: what the dish needs at the join, and never so little that a slow bag falls dry.</summary>
     private double FirstWater(Way way)
@@ -245,7 +248,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         {
             var tried = way with { Water = water };
             var cook = tried.Build(dish);
-            var runs = RunAt(cook, 0.5, SlowShare);
+            var runs = RunAt(cook, _search, 0.5, SlowShare);
             var at = IndexOf(cook, way.Order == Order.PulseAlone ? Marks.Finish : Marks.Measure);
             if (runs[0].Done[at] is not { } middle || runs[1].Done[at] is not { } slowest)
             {

@@ -10,15 +10,31 @@ internal sealed partial class LaneRun
     {
         var action = _script.Actions[at];
         var v = _script.VesselOf[at];
-        var before = _pot.Liquor(v);
-        var heights = _options.Heights || action is CookAction.Measure or CookAction.Drain;
-        var overBefore = heights ? OverBed(v) : 0;
-        Act(v, action);
+        _doneAt[at] = _pot.Now;
+        if (_options.Moments)
+        {
+            Note(at, action, v);
+        }
+        else
+        {
+            Act(v, action);
+        }
+
         if (_options.Heights)
         {
             NotePeaks();
         }
 
+        IsOver |= action is CookAction.Serve;
+    }
+
+    /// <summary>Does it, and notes what it found and did.</summary>
+    private void Note(int at, CookAction action, int v)
+    {
+        var before = _pot.Liquor(v);
+        var heights = _options.Heights || action is CookAction.Measure or CookAction.Drain;
+        var overBefore = heights ? OverBed(v) : 0;
+        Act(v, action);
         var doneness = new double[_script.Ingredients.Length];
         for (var i = 0; i < doneness.Length; i++)
         {
@@ -28,10 +44,6 @@ internal sealed partial class LaneRun
         // Flame and lid move neither bed nor liquor.
         var overAfter = !heights || action is CookAction.Heat or CookAction.Cover or CookAction.Serve ? overBefore : OverBed(v);
         _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, overAfter);
-        if (action is CookAction.Serve)
-        {
-            IsOver = true;
-        }
     }
 
     private void Act(int v, CookAction action)

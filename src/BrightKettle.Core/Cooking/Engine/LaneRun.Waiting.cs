@@ -112,9 +112,9 @@ internal sealed partial class LaneRun
     {
         foreach (var i in marked)
         {
-            if (_done[i] is { } done)
+            if (!double.IsNaN(_doneAt[i]))
             {
-                return done.Seconds;
+                return _doneAt[i];
             }
         }
 

@@ -28,6 +28,7 @@ internal sealed partial class LaneRun
     private readonly RunOptions _options;
     private readonly float _step;
     private readonly ActionDone?[] _done;
+    private readonly double[] _doneAt;
     private readonly Track[] _tracks;
     private readonly List<Happening> _happenings = [];
     private readonly List<PotSample>? _samples;
@@ -45,7 +46,9 @@ internal sealed partial class LaneRun
         (_g, _lane, _script, _cook, _options) = (group, lane, script, script.Cook, options);
         _step = (float)options.Step.TotalSeconds;
         _pot = new Pot(group, lane, script, traits, _step);
-        _done = new ActionDone?[script.Actions.Length];
+        _done = options.Moments ? new ActionDone?[script.Actions.Length] : [];
+        _doneAt = new double[script.Actions.Length];
+        _doneAt.AsSpan().Fill(double.NaN);
         _samples = options.Sample ? new(400) : null;
         _tracks = new Track[script.Vessels.Length];
         for (var v = 0; v < _tracks.Length; v++)

@@ -19,8 +19,8 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, StepCons
 
     public int Width { get; } = width;
 
-    /// <summary>Salt and acid move slowly: they are followed about once a minute, every so many steps.</summary>
-    public int ChemistryEvery { get; } = Math.Max(1, (int)(60 / step.TotalSeconds));
+    /// <summary>Salt and acid move slowly: they are followed once a minute or two, every so many steps.</summary>
+    public int ChemistryEvery { get; } = Math.Max(2, (int)(60 / step.TotalSeconds));
 
     /// <summary>How many ingredients, and of each its kind and the start of its rows: read in every step.</summary>
     public readonly int Count = layout.Ingredients;
