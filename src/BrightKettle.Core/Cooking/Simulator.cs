@@ -20,6 +20,9 @@ public sealed record RunOptions(bool Sample = false)
     /// <summary>Whether to follow how high bed and liquor stand: the fullest the pot was, and for each action; without it only for what sets the liquor or drains.</summary>
     public bool Heights { get; init; } = true;
 
+    /// <summary>For the same where all takes hours, as in a slow cooker: 120 s.</summary>
+    internal static readonly RunOptions LongSearch = new() { Step = Duration.FromSeconds(120), Heights = false };
+
     /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search of what takes its time: 60 s, which moves doneness by about a point.</summary>
     internal static readonly RunOptions Compare = new() { Step = Duration.FromSeconds(60), Heights = false };
 

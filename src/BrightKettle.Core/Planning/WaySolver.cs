@@ -70,7 +70,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private bool AtRisk => dish.Pulse.LectinRisk != LectinRisk.Low && dish.Method != Method.Cooked;
 
     /// <summary>Steps that are good enough to search by: longer ones for what takes its time.</summary>
-    public static RunOptions StepsOf(Dish dish) => dish.Pulse.SofteningMinutesAt98C < QuickMinutes ? RunOptions.Search : RunOptions.Compare;
+    public static RunOptions StepsOf(Dish dish)
+    {
+        var quick = dish.Pulse.SofteningMinutesAt98C < QuickMinutes;
+        return dish.Method == Method.SlowCooker
+            ? quick ? RunOptions.Compare : RunOptions.LongSearch
+            : quick ? RunOptions.Search : RunOptions.Compare;
+    }
 
     public SolvedWay Solve()
     {
