@@ -109,9 +109,13 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                     new Burner("burner", string.Empty, Power.FromWatts(1500), Power.FromWatts(120)),
                     120,
                     19),
-                [new PulseIngredient("p", Mass.FromGrams(grams), catalogue.Pulses[pulse], new Pace(1.1, 0.2))],
+                [
+                    new PulseIngredient("p", Mass.FromGrams(grams), catalogue.Pulses[pulse], new Pace(1.1, 0.2)),
+                    new ExtraIngredient("x", Mass.FromGrams(grams), catalogue.FindExtra("ham_hock")!, Temperature.FromCelsius(6)) { Pieces = pulse, Blanched = pulse % 2 == 0 },
+                ],
                 [
                     new CookAction.Add(When.At(Instant.FromUtc(2026, 11, 25, 12, 0)), "p"),
+                    new CookAction.Add(When.Next, "x"),
                     new CookAction.AddWater(When.Next, Mass.FromGrams(grams * 3), Temperature.FromCelsius(18)),
                     new CookAction.Cover(When.Next, lid),
                     new CookAction.Heat(when, flame) { Mark = Marks.Light },

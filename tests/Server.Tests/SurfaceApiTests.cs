@@ -38,6 +38,19 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task Blanched_meat_brings_less_salt_and_a_task_for_the_hands()
+    {
+        DishDto With(bool blanched) => KettleServer.Dish() with { Extras = [new("ham_hock", new(500, "g"), Blanched: blanched)] };
+        var (raw, blanched) = (await Get<PlanDto>("/api/plans", With(false)), await Get<PlanDto>("/api/plans", With(true)));
+        Assert.DoesNotContain(raw.Hands.Tasks, t => t.Id == "blanch");
+        Assert.Contains(blanched.Hands.Tasks, t => t.Id == "blanch");
+        Assert.True(blanched.MeasureOut.Extras.Single().Blanched);
+        Assert.True(blanched.MeasureOut.Salt.AddGrams >= raw.MeasureOut.Salt.AddGrams + 3);
+        Assert.Equal(0.7, blanched.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams / raw.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams, 2);
+        Assert.Equal((400, "extra.not_blanched", "extras[0].blanched"), await (await Post("/api/plans", KettleServer.Dish() with { Extras = [new("onion", Blanched: true)] })).Problem());
+    }
+
+    [Fact]
     public async Task Rice_in_its_own_pot_has_its_own_steps_and_water()
     {
         var plan = await Get<PlanDto>("/api/plans", KettleServer.Dish() with { Style = "saucy", RiceVesselId = "wide-pot" });

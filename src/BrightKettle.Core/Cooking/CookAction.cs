@@ -28,7 +28,7 @@ public enum SealMaterial
     WaxedPaper,
 }
 
-/// <summary>How a cooker is brought back from pressure.</summary>
+/// <summary>How a cooker is brought back from pressure. A partial release is a natural one and, some minutes later, a quick one.</summary>
 public enum ReleaseKind
 {
     /// <summary>Left alone until the pin is down.</summary>

@@ -39,6 +39,19 @@ public sealed record ExtraIngredient(string Id, Mass Dry, Extra Extra, Temperatu
 {
     /// <summary>Pieces that must come out again; 0 to 50.</summary>
     public int Pieces { get; init; }
+
+    /// <summary>Boiled for some minutes first, in water that is poured away: cured meat then brings less salt.</summary>
+    public bool Blanched { get; init; }
+
+    /// <summary>Salt that it brings, g per g.</summary>
+    public Triple Salt
+    {
+        get
+        {
+            var left = Blanched ? Extra.SaltAfterBlanch ?? 1 : 1;
+            return new(left * Extra.Salt.Low, left * Extra.Salt.Typical, left * Extra.Salt.High);
+        }
+    }
 }
 
 /// <summary>A bag's speed against the reference: log-normal.</summary>

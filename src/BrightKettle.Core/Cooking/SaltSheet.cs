@@ -65,7 +65,7 @@ public sealed record SaltSheet(
     {
         // Its free water is in the liquor, its pieces are not eaten.
         ExtraIngredient { Extra.ComesOut: true } => 0,
-        ExtraIngredient x => x.Dry.Grams * (1 - x.Extra.FreeWater - x.Extra.BoundWater - x.Extra.Salt.Typical + uptake),
+        ExtraIngredient x => x.Dry.Grams * (1 - x.Extra.FreeWater - x.Extra.BoundWater - x.Salt.Typical + uptake),
         PulseIngredient p => p.Dry.Grams * (1 + uptake),
         _ => ingredient.Dry.Grams * (1 + uptake),
     };
@@ -76,8 +76,8 @@ public sealed record SaltSheet(
         {
             switch (ingredient)
             {
-                case ExtraIngredient { Extra: var extra, Dry.Grams: var grams } when extra.Salt.High > 0 || extra.HiddenSodium > 0:
-                    yield return new(ingredient.Id, grams * extra.Salt.Low, grams * extra.Salt.Typical, grams * extra.Salt.High, grams * extra.HiddenSodium);
+                case ExtraIngredient { Salt: var salty, Extra.HiddenSodium: var hidden, Dry.Grams: var grams } when salty.High > 0 || hidden > 0:
+                    yield return new(ingredient.Id, grams * salty.Low, grams * salty.Typical, grams * salty.High, grams * hidden);
                     break;
                 case PulseIngredient { CookedSaltShare: > 0 } p:
                     var salt = p.CookedSaltShare * p.Dry.Grams * (1 + p.Pulse.Absorbed.Typical);

@@ -19,7 +19,8 @@ public enum ExtraTime
 /// <summary>Something beside pulses and rice that the dish wants.</summary>
 /// <param name="Amount">As it goes in, more than 0 g.</param>
 /// <param name="Pieces">That must come out again; 0 where nothing does.</param>
-public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pieces = 0)
+/// <param name="Blanched">See <see cref="Cooking.ExtraIngredient.Blanched"/>.</param>
+public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pieces = 0, bool Blanched = false)
 {
     /// <summary>Id of the ingredient in the cook.</summary>
     public string Id => $"x_{Extra.Id}";

@@ -153,7 +153,7 @@ internal sealed partial record Way(Order Order, Instant LightAt)
             CookedAt = dish.Method == Method.Cooked ? dish.Household.Room : null,
             CookedSaltShare = dish.Method == Method.Cooked ? TinSaltShare : 0,
         }));
-        ingredients.AddRange(dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room) { Pieces = x.Pieces }));
+        ingredients.AddRange(dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room) { Pieces = x.Pieces, Blanched = x.Blanched }));
 
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
     }

@@ -18,7 +18,8 @@ public sealed record PulseDto(
 public sealed record RiceDto(string Id, string Name, string Said, IReadOnlyList<string> Aliases, double GramsPerCup, string Rinse, string Note);
 
 /// <summary>Something beside pulses and rice that can go into a pot. Salt in g per g.</summary>
-public sealed record ExtraDto(string Id, string Name, IReadOnlyList<string> Aliases, string Kind, double SaltShare, bool ComesOut, string Confidence, string Note);
+/// <param name="SaltAfterBlanch">Share of its salt that is left after a blanch; null where none is usual.</param>
+public sealed record ExtraDto(string Id, string Name, IReadOnlyList<string> Aliases, string Kind, double SaltShare, double? SaltAfterBlanch, bool ComesOut, string Confidence, string Note);
 
 public sealed record CatalogueDto(IReadOnlyList<PulseDto> Pulses, IReadOnlyList<RiceDto> Rices);
 

@@ -52,7 +52,7 @@ public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null);
 /// <param name="Amount">Null: the usual amount for so many people.</param>
 /// <param name="Time">start, join or late; null: as most households do.</param>
 /// <param name="Pieces">How many pieces must come out again; null: worked out from the amount.</param>
-public sealed record ExtraWishDto(string ExtraId, AmountDto? Amount = null, string? Time = null, int? Pieces = null);
+public sealed record ExtraWishDto(string ExtraId, AmountDto? Amount = null, string? Time = null, int? Pieces = null, bool? Blanched = null);
 
 /// <summary>A span on the kitchen's clock in which nobody is at home, as 2026-11-25T17:30.</summary>
 public sealed record AwayDto(string FromLocal, string ToLocal);

@@ -64,7 +64,7 @@ public sealed record OtherLineDto(string PulseId, string Name, double Grams, boo
 /// <summary>Something beside pulses and rice to have ready.</summary>
 /// <param name="Time">start, join or late.</param>
 /// <param name="Pieces">That must come out again.</param>
-public sealed record ExtraLineDto(string ExtraId, string Name, double Grams, string Time, int Pieces, string Note);
+public sealed record ExtraLineDto(string ExtraId, string Name, double Grams, string Time, int Pieces, bool Blanched, string Note);
 
 /// <summary>All the salt of the dinner.</summary>
 /// <param name="Percent">Of all that is eaten, with what is to be added.</param>

@@ -46,7 +46,7 @@ public static class CatalogueEndpoints
 
     /// <summary>Everything of the kitchen's vocabulary beside pulses and rice.</summary>
     public static Ok<IReadOnlyList<ExtraDto>> Extras(PulseCatalogue catalogue) => TypedResults.Ok<IReadOnlyList<ExtraDto>>(
-        [.. catalogue.Extras.Select(e => new ExtraDto(e.Id, e.Name, e.Aliases, e.Kind, e.Salt.Typical, e.ComesOut, e.Confidence, e.Note))]);
+        [.. catalogue.Extras.Select(e => new ExtraDto(e.Id, e.Name, e.Aliases, e.Kind, e.Salt.Typical, e.SaltAfterBlanch, e.ComesOut, e.Confidence, e.Note))]);
 
     private static IReadOnlyList<string> Names(string said, IReadOnlyList<string> aliases) => [said, .. aliases];
 }

@@ -50,7 +50,12 @@ internal sealed class DishExtras(PulseCatalogue catalogue, double cupMillilitres
 
         var counted = extra.PieceGrams > 0 ? (int)Math.Max(1, Math.Round(grams / extra.PieceGrams)) : 1;
         var pieces = extra.ComesOut ? (int)checks.Within(wish.Pieces ?? counted, 1, 50, $"{at}.pieces") : 0;
-        return new(extra, Mass.FromGrams(grams), time, pieces);
+        if (wish.Blanched == true && extra.SaltAfterBlanch is null)
+        {
+            checks.Add("extra.not_blanched", $"{at}.blanched");
+        }
+
+        return new(extra, Mass.FromGrams(grams), time, pieces, wish.Blanched ?? false);
     }
 
     private double Grams(Extra extra, AmountDto? amount, string at, FieldChecks checks)

@@ -82,7 +82,7 @@ public static class PlanMapper
             Math.Round(plan.Amounts.Edible.Grams),
             Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10,
             [.. dish.Others.Select(o => new OtherLineDto(o.Pulse.Id, o.Pulse.Said, Math.Round(o.Dry.Grams), Collapsed(plan, o)))],
-            [.. dish.Extras.Select(x => new ExtraLineDto(x.Extra.Id, x.Extra.Name, Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0), CookWriter.Word(x.Time), x.Pieces, x.Extra.Note))],
+            [.. dish.Extras.Select(x => new ExtraLineDto(x.Extra.Id, x.Extra.Name, Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0), CookWriter.Word(x.Time), x.Pieces, x.Blanched, x.Extra.Note))],
             Salt(plan),
             dish.RiceApart?.Vessel.Name,
             dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,

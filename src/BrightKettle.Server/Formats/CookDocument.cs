@@ -55,6 +55,7 @@ public sealed record CookerDocument(string Kind, double? HighKilopascals = null,
 /// <param name="RateFactor">For rice: 1 is the table's.</param>
 /// <param name="Celsius">For an extra: as it goes in.</param>
 /// <param name="Pieces">For an extra: how many must come out again.</param>
+/// <param name="Blanched">For cured meat: boiled first in water that was poured away.</param>
 public sealed record IngredientDocument(
     string Id,
     string Kind,
@@ -69,7 +70,8 @@ public sealed record IngredientDocument(
     bool? Toasted = null,
     double? RateFactor = null,
     double? Celsius = null,
-    int? Pieces = null);
+    int? Pieces = null,
+    bool? Blanched = null);
 
 /// <summary>One action; which of the figures belong to it depends on what it does.</summary>
 /// <param name="Do">soak, drain, chill, rinse, add, take_out, water, salt, measure, pour_back, heat, cover, pressurise, release, transfer, stir, mash, thicken or serve.</param>

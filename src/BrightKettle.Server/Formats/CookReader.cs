@@ -125,9 +125,15 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
             case "rice" when catalogue.FindRice(d.CatalogueId) is { } rice:
                 return new RiceIngredient(d.Id, grams, rice, checks.Within(d.RateFactor ?? 1, 0.2, 5, $"{at}.rateFactor")) { Toasted = d.Toasted ?? false };
             case "extra" when catalogue.FindExtra(d.CatalogueId) is { } extra:
+                if (d.Blanched == true && extra.SaltAfterBlanch is null)
+                {
+                    checks.Add("extra.not_blanched", $"{at}.blanched");
+                }
+
                 return new ExtraIngredient(d.Id, grams, extra, Temperature.FromCelsius(checks.Within(d.Celsius ?? 20, -25, 100, $"{at}.celsius")))
                 {
                     Pieces = (int)checks.Within(d.Pieces ?? 0, 0, 50, $"{at}.pieces"),
+                    Blanched = d.Blanched ?? false,
                 };
             case "extra":
                 return checks.Refuse<Ingredient>("catalogue.unknown_extra", $"{at}.catalogueId");

@@ -56,7 +56,7 @@ public static class CookWriter
             p.CookedAt?.Celsius,
             p.CookedSaltShare > 0 ? p.CookedSaltShare : null),
         RiceIngredient r => new(r.Id, "rice", r.Rice.Id, r.Dry.Grams, Toasted: r.Toasted ? true : null, RateFactor: r.RateFactor == 1 ? null : r.RateFactor),
-        ExtraIngredient x => new(x.Id, "extra", x.Extra.Id, x.Dry.Grams, Celsius: x.Temperature.Celsius, Pieces: x.Pieces > 0 ? x.Pieces : null),
+        ExtraIngredient x => new(x.Id, "extra", x.Extra.Id, x.Dry.Grams, Celsius: x.Temperature.Celsius, Pieces: x.Pieces > 0 ? x.Pieces : null, Blanched: x.Blanched ? true : null),
         _ => throw new InvalidOperationException($"No exchange form for {ingredient.GetType().Name}."),
     };
 

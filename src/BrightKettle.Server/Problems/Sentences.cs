@@ -29,6 +29,7 @@ public static class Sentences
         ["dish.not_on_shelf"] = "Nothing of it is on the shelf; say what is there under My pots.",
         ["dish.others"] = "At most four pulses in one pot, each once.",
         ["dish.extras"] = "At most twelve things beside pulses and rice, each once.",
+        ["extra.not_blanched"] = "Only cured meat is blanched.",
         ["dish.bowl_above"] = "A bowl of rice stands above the pulses in a pressure cooker only.",
         ["dish.rice_pot"] = "The rice needs a plain pot of its own, another one than the pulses'.",
         ["dish.one_burner"] = "Two pots need two burners.",

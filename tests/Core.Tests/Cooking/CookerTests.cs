@@ -84,6 +84,22 @@ public class CookerTests
         Assert.True(natural.Final[0].Doneness > quick.Final[0].Doneness + 5);
     }
 
+    [Fact]
+    public void A_partial_release_lies_between_a_quick_and_a_natural_one()
+    {
+        // Ten minutes by itself, then the valve.
+        PotRun Release(params CookAction[] release) => Cook(
+            Cooker(CookerKind.Electric),
+            [Pulse("navy", 500)],
+            [Add("p"), Water(2000), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(5))), .. release]).Run();
+        var natural = Release(new CookAction.Release(When.Next, ReleaseKind.Natural), Serve(When.Once(PotEvent.PinDown)));
+        var partial = Release(new CookAction.Release(When.Next, ReleaseKind.Natural), new CookAction.Release(After(10), ReleaseKind.Quick), Serve());
+        var quick = Release(new CookAction.Release(When.Next, ReleaseKind.Quick), Serve());
+        Assert.InRange(partial.Final[0].Doneness, quick.Final[0].Doneness + 3, natural.Final[0].Doneness - 1);
+        Assert.InRange(partial.Vessels[0].SteamGrams, natural.Vessels[0].SteamGrams + 5, quick.Vessels[0].SteamGrams - 5);
+        Assert.InRange((partial.EndSeconds - quick.EndSeconds) / 60, 9.9, 10.1);
+    }
+
     private static PotRun Whistles(int count, Flame after = Flame.Gentle, double watts = 1300, double? net = null) => Cook(
         Cooker(CookerKind.Weight, 5),
         [Pulse("toor_split", 200)],

@@ -50,6 +50,25 @@ public class SaltTests
         Assert.Equal(whole, All(run), 6);
     }
 
+    [Theory]
+    [InlineData("ham_hock", 0.7)]
+    [InlineData("bacon", 0.6)]
+    [InlineData("salt_pork", 0.5)]
+    public void Cured_meat_that_was_blanched_brings_the_share_that_is_left(string id, double left)
+    {
+        SaltSheet Sheet(bool blanched)
+        {
+            var meat = Extra(id, 200) with { Blanched = blanched };
+            var cook = Cook(Kitchens.Pot(24, 6), [Pulse("pinto", 500), meat], [.. Soak(10, 500), Add("p"), Add(id), Water(1500), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(60))]);
+            return SaltSheet.Of(cook, cook.Run());
+        }
+
+        var (raw, blanched) = (Sheet(false), Sheet(true));
+        Assert.Equal(left, blanched.SaltGrams / raw.SaltGrams, 3);
+        Assert.Equal(left, blanched.Sources.Single().High / raw.Sources.Single().High, 3);
+        Assert.True(blanched.ToAddGrams > raw.ToAddGrams);
+    }
+
     [Fact]
     public void Stock_cubes_butter_and_seasoning_are_counted()
     {

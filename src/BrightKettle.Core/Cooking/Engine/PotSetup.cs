@@ -114,8 +114,9 @@ internal static class PotSetup
         g.OfWide(i, Layout.Wet, lane) = grams * extra.BoundWater;
         g.OfWide(i, Layout.Book, lane) = grams * extra.BoundWater;
         g.Wide(Layout.Shelf, lane) -= grams * extra.BoundWater;
-        g.OfWide(i, Layout.SaltIn, lane) = grams * extra.Salt.Typical;
-        g.OfWide(i, Layout.SaltInBook, lane) = grams * extra.Salt.Typical;
-        g.Wide(Layout.SaltAdded, lane) -= grams * extra.Salt.Typical;
+        var salt = grams * x.Salt.Typical;
+        g.OfWide(i, Layout.SaltIn, lane) = salt;
+        g.OfWide(i, Layout.SaltInBook, lane) = salt;
+        g.Wide(Layout.SaltAdded, lane) -= salt;
     }
 }

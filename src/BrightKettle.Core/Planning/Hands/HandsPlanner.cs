@@ -115,7 +115,7 @@ public static class HandsPlanner
         }
 
         // Leaves and spices are one task, ready for the first of them.
-        var wanted = plan.Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind).ToList();
+        var wanted = plan.Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind || (row.For == "blanched" && x.Blanched)).ToList();
         if (wanted.Count > 0)
         {
             yield return (wanted.Sum(x => x.Amount.Grams), wanted.Min(x => x.Time switch

@@ -33,7 +33,9 @@ const measureOut: MeasureOut = {
   firstWaterMillilitres: 1140,
   boilingMillilitres: null,
   others: [],
-  extras: [{ extraId: 'leaf', name: 'Leaf or sprig', grams: 1, time: 'start', pieces: 2, note: '' }],
+  extras: [
+    { extraId: 'leaf', name: 'Leaf or sprig', grams: 1, time: 'start', pieces: 2, blanched: false, note: '' },
+  ],
   salt: { percent: 0.9, targetPercent: 0.9, addGrams: 12, teaspoons: 2, finding: null, sources: [] },
   riceVesselName: null,
   riceWaterMillilitres: null,

@@ -303,7 +303,7 @@ export function measureLines(m: MeasureOut, plan: Plan): { what: string; amount:
     });
   for (const x of m.extras)
     lines.push({
-      what: x.name,
+      what: x.blanched ? `${x.name}, blanched` : x.name,
       amount: grams(x.grams),
       note: x.pieces ? `${x.pieces} to come out again` : (times[x.time] ?? ''),
     });

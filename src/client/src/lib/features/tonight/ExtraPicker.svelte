@@ -12,6 +12,7 @@
   };
   let { extras, chosen, planned, onchange, error = null }: Props = $props();
 
+  const cured = (id: string) => extras.find((e) => e.id === id)?.saltAfterBlanch != null;
   const name = (id: string) => extras.find((e) => e.id === id)?.name ?? id;
   const grams = (wish: ExtraWish) =>
     wish.amount?.value ?? planned.find((p) => p.extraId === wish.extraId)?.grams ?? '';
@@ -54,6 +55,17 @@
         aria-label="Leave out {name(wish.extraId)}"
         onclick={() => onchange(chosen.filter((c) => c.extraId !== wish.extraId))}><X size={16} /></button
       >
+      {#if cured(wish.extraId)}
+        <label class="col-span-3 flex min-h-10 items-center gap-2 text-[0.95rem]">
+          <input
+            type="checkbox"
+            class="checkbox checkbox-sm"
+            aria-label="{name(wish.extraId)}, blanched first"
+            checked={wish.blanched ?? false}
+            onchange={(e) => change(wish.extraId, { blanched: e.currentTarget.checked })}
+          />blanched first: less salt
+        </label>
+      {/if}
     </div>
   {/each}
   <label class="select w-full text-[0.95rem]">
@@ -63,7 +75,8 @@
       onchange={(e) => {
         const extraId = e.currentTarget.value;
         e.currentTarget.value = '';
-        if (extraId) onchange([...chosen, { extraId, amount: null, time: null, pieces: null }]);
+        if (extraId)
+          onchange([...chosen, { extraId, amount: null, time: null, pieces: null, blanched: null }]);
       }}
     >
       <option value="">add tomato, onion, leaves …</option>
