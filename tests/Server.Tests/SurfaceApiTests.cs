@@ -155,6 +155,15 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Empty((await Get<PulledDto>("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new()))).Differences);
     }
 
+    [Fact]
+    public async Task A_flame_that_burns_on_under_a_dry_bed_makes_a_crust_and_then_scorches_it()
+    {
+        Assert.Equal("clean", (await Get<PlanDto>("/api/plans", KettleServer.Dish())).Base);
+        var scorched = await Get<PulledDto>("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new(FlameOff: 90)));
+        Assert.Contains(scorched.Differences, d => d is { Code: "base", Worse: true, Text: "It scorches on the base" });
+        Assert.Equal("scorched", (await Get<PlanDto>("/api/plans", KettleServer.Dish() with { Pull = new(FlameOff: 90) })).Base);
+    }
+
     [Theory]
     [InlineData(2000, 0, "pull.table")]
     [InlineData(0, 300, "pull.join")]
@@ -299,7 +308,7 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     [Fact]
     public void Every_difference_has_words()
     {
-        var codes = new[] { "table", "begins", "flame", "join", "chance", "pulses", "rice", "dry", "liquor", "boiling", "first_water", "pulse_grams", "rice_grams", "soak", "method", "pot", "pulse", "rice_kind" };
+        var codes = new[] { "table", "begins", "flame", "join", "chance", "pulses", "rice", "dry", "base", "liquor", "boiling", "first_water", "pulse_grams", "rice_grams", "soak", "method", "pot", "pulse", "rice_kind" };
         Assert.All(codes, c => Assert.False(string.IsNullOrWhiteSpace(DifferenceSentences.Text(new Difference(c, 12, "Soft", "Hard")))));
         Assert.Throws<InvalidOperationException>(() => DifferenceSentences.Text(new Difference("weather", 1)));
     }

@@ -57,6 +57,9 @@ public sealed record Plan(
     IReadOnlyList<GateFinding> Gates,
     IReadOnlyList<string> Cautions)
 {
+    /// <summary>What the reference pot's base is like at the table.</summary>
+    public BaseState Base { get; init; }
+
     /// <summary>The numbers behind it, for what is asked of it next; the planner always sets them.</summary>
     internal Way Way { get; init; } = null!;
 }

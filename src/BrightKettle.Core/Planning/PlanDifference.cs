@@ -3,7 +3,7 @@ using BrightKettle.Core.Cooking;
 namespace BrightKettle.Core.Planning;
 
 /// <summary>One thing in which two plans differ.</summary>
-/// <param name="Code">Stable: table, begins, flame, join, chance, pulses, rice, liquor, boiling, first_water, soak, method, pot, pulse, rice_kind, pulse_grams, rice_grams, dry, blocked.</param>
+/// <param name="Code">Stable: table, begins, flame, join, chance, pulses, rice, liquor, boiling, first_water, soak, method, pot, pulse, rice_kind, pulse_grams, rice_grams, dry, base, blocked.</param>
 /// <param name="Amount">After minus before: minutes, mL, g, or a share from 0 to 1; null where words tell it.</param>
 /// <param name="Before">A felt state, a method or a name; null where the amount tells it.</param>
 public sealed record Difference(string Code, double? Amount, string? Before = null, string? After = null)
@@ -103,6 +103,11 @@ public static class PlanDifference
         if (after.Forecast.Reference.DrySeconds > 60 && after.Forecast.Reference.DrySeconds > before.Forecast.Reference.DrySeconds + 30)
         {
             list.Add(new("dry", Math.Round(after.Forecast.Reference.DrySeconds / 60)) { Worse = true });
+        }
+
+        if (before.Base != after.Base)
+        {
+            list.Add(new("base", null, before.Base.ToString(), after.Base.ToString()) { Worse = after.Base == BaseState.Scorched });
         }
     }
 

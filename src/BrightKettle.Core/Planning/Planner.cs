@@ -220,7 +220,10 @@ public sealed class Planner(Simulator simulator)
             blindShare,
             gates,
             Safety.Cautions.For(cook, gates))
-        { Way = solved.Way };
+        {
+            Way = solved.Way,
+            Base = Crust.Of(forecast.Reference, simulator.Constants),
+        };
     }
 
     /// <summary>Of the pot in which the pulses are cooked: the last fresh water before anything else is asked of it.</summary>

@@ -96,6 +96,7 @@ public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyLis
 /// <param name="Order">pulse_alone, pulse_first, together or rice_first.</param>
 /// <param name="WithLooks">0 to 1: share of pots in which all is tender together, with the looks that the plan asks for.</param>
 /// <param name="ByClock">The same by the clock alone.</param>
+/// <param name="Base">clean, crust or scorched: what the reference pot's base is like at the table.</param>
 public sealed record PlanDto(
     string Title,
     string PulseName,
@@ -104,6 +105,7 @@ public sealed record PlanDto(
     DateTimeOffset ServeAt,
     double WithLooks,
     double ByClock,
+    string Base,
     JoinDto? Join,
     MeasureOutDto MeasureOut,
     IReadOnlyList<StepDto> Steps,

@@ -24,6 +24,7 @@ public static class PlanMapper
             dish.ServeAt.ToDateTimeOffset(),
             plan.ShareTender,
             plan.BlindShare,
+            CookWriter.Word(plan.Base),
             Join(plan),
             MeasureOut(plan, people, cupMillilitres),
             PlanSteps.Of(plan),

@@ -47,6 +47,7 @@ public static class DifferenceSentences
             "rice" when d.Before == d.After => "Rice softer than wanted",
             "rice" => $"Rice {Word(Grain, d.After)} instead of {Word(Grain, d.Before)}",
             "dry" => string.Create(CultureInfo.InvariantCulture, $"{d.Amount:0} minutes of flame under a dry bed"),
+            "base" => d.After switch { "Crust" => "A crust forms on the base", "Scorched" => "It scorches on the base", _ => "No crust on the base" },
             "liquor" => d.Amount > 0 ? $"{Number(d)} mL more liquid at the table" : $"{Number(d)} mL less liquid at the table",
             "boiling" => d.Amount > 0 ? $"{Number(d)} mL more boiling water for the rice" : $"{Number(d)} mL less boiling water for the rice",
             "first_water" => d.Amount > 0 ? $"{Number(d)} mL more water at the start" : $"{Number(d)} mL less water at the start",

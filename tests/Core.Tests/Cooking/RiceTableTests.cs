@@ -74,13 +74,14 @@ public class RiceTableTests(ITestOutputHelper output)
     [Fact]
     public void A_dry_base_on_the_flame_makes_a_crust_and_in_the_end_scorches()
     {
-        VesselState After(double minutes) => Cook(
+        PotRun After(double minutes) => Cook(
             Kitchens.Pot(20, 3.5),
             [Rice("long_white", 370)],
-            [Add("r"), Water(690), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lowest, Boils()), Lid(Core.Cooking.Lid.Sealed), Serve(Pots.After(minutes))]).Run().Vessels[0];
-        Assert.True(After(12).CrustJoules < 5);
-        Assert.InRange(After(32).CrustJoules, 15, 700);
-        Assert.True(After(70).CrustJoules > After(32).CrustJoules + 100);
+            [Add("r"), Water(690), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lowest, Boils()), Lid(Core.Cooking.Lid.Sealed), Serve(Pots.After(minutes))]).Run();
+        Assert.True(After(12).Vessels[0].CrustJoules < 5);
+        Assert.InRange(After(32).Vessels[0].CrustJoules, 15, 700);
+        Assert.True(After(70).Vessels[0].CrustJoules > After(32).Vessels[0].CrustJoules + 100);
+        Assert.Equal([BaseState.Clean, BaseState.Crust, BaseState.Scorched], Enumerable.Range(12, 59).Select(m => Crust.Of(After(m), Kitchens.Model.Constants)).Distinct());
     }
 
     [Fact]

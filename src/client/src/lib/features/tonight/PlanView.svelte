@@ -91,6 +91,8 @@
         <strong>{dinnersOf(plan.withLooks)}</strong>{looks
           ? ` with the looks, ${dinnersOf(plan.byClock)} by the clock alone`
           : ', by the clock'}.
+        {#if plan.base === 'crust'}A crust forms on the base.{/if}
+        {#if plan.base === 'scorched'}<strong class="text-error">It would scorch on the base.</strong>{/if}
       </p>
       <div class="no-print flex flex-wrap gap-2">
         <TakeAway {tonight} {plan} />
