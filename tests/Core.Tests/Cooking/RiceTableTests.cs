@@ -61,6 +61,23 @@ public class RiceTableTests(ITestOutputHelper output)
         Assert.InRange(high, printed - Math.Max(2, 0.15 * printed), printed + Math.Max(2, 0.15 * printed));
     }
 
+    /// <summary>Held for the table's typical minutes, ten minutes by itself, then opened: rice that nobody would send back.</summary>
+    [Theory]
+    [MemberData(nameof(All))]
+    public void Under_pressure_it_is_done_in_the_tables_minutes(string id)
+    {
+        var rice = Kitchens.Catalogue.FindRice(id)!;
+        var grams = 2 * rice.GramsPerCup;
+        IEnumerable<CookAction> soak = rice.SoakMinutes.Low > 0
+            ? [new CookAction.Soak(When.Next, "r", Mass.FromGrams(grams * 2), Temperature.FromCelsius(20)), new CookAction.Drain(After(rice.SoakMinutes.Typical), "r")]
+            : [];
+        var run = Cook(
+            Cooker(CookerKind.Electric),
+            [Rice(id, grams)],
+            [.. soak, Add("r"), Water(30 + (grams * (rice.Absorbed.Typical + 0.15))), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(rice.PressureMinutes.Typical))), new CookAction.Release(When.Next, ReleaseKind.Natural), new CookAction.Release(After(10), ReleaseKind.Quick), Serve()]).Run();
+        Assert.InRange(run.Final[0].Doneness, 100, 130);
+    }
+
     [Fact]
     public void Toasted_rice_takes_a_little_longer()
     {
