@@ -154,7 +154,8 @@ public sealed class Kitchen : IDisposable
             throw;
         }
 
-        Assert.Empty(Complaints());
+        var complaints = Complaints();
+        Assert.True(complaints.Count == 0, string.Join(Environment.NewLine, complaints));
         Assert.All(HostsAsked(), host => Assert.Equal(new Uri(Address).Authority, host));
     }
 

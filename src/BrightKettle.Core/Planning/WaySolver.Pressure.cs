@@ -12,21 +12,37 @@ internal sealed partial class WaySolver
         return timed with { Whistles = Whistles(timed) };
     }
 
-    /// <summary>Whole minutes under pressure after which the reference bag is just soft when the pin falls; eight tries side by side, twice.</summary>
+    private const int Side = 8;
+
+    /// <summary>Whole minutes under pressure after which the reference bag is just soft when the pin falls; eight tries side by side, near the hold that is known or, from none, twice.</summary>
     private double Hold(Way way)
     {
-        var (low, high) = (0.0, 64.0);
-        for (var round = 0; round < 2; round++)
+        if (way.HoldMinutes > Side / 2)
         {
-            var step = (high - low) / 8;
-            var holds = Enumerable.Range(1, 8).Select(k => low + (k * step)).ToArray();
-            var runs = simulator.RunMany([.. holds.Select(h => Opened(way with { HoldMinutes = h }))], _ends);
-            var enough = Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
-            high = enough < 0 ? high : holds[enough];
+            // The first of the eight must be too short, or a shorter one might do.
+            var near = Enough(way, way.HoldMinutes - (Side / 2), 1);
+            if (near > 0)
+            {
+                return way.HoldMinutes - (Side / 2) + near;
+            }
+        }
+
+        var (low, high) = (0.0, 64.0);
+        for (var step = high / Side; step >= 1; step /= Side)
+        {
+            var enough = Enough(way, low + step, step);
+            high = enough < 0 ? high : low + ((enough + 1) * step);
             low = high - step;
         }
 
-        return Math.Ceiling(high);
+        return high;
+    }
+
+    /// <summary>Of eight holds from one on, so many minutes apart, the first that is long enough; -1 for none.</summary>
+    private int Enough(Way way, double first, double step)
+    {
+        var runs = simulator.RunMany([.. Enumerable.Range(0, Side).Select(k => Opened(way with { HoldMinutes = first + (k * step) }))], _ends);
+        return Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
     }
 
     /// <summary>The fewest whistles after which the reference bag is just soft when the pin falls; 0 where the cooker has no weight or they would be too many to count.</summary>

@@ -4,6 +4,7 @@ import type { Problem } from '../../api/problem';
 import { isoOf } from '../../format/time';
 import { overlay } from './overlay';
 import { EntryQueue, type Refused } from './queue';
+import { steady } from './steady';
 import { ServerClock } from './serverClock.svelte';
 
 const kept = (id: string) => `bright-kettle.stove.${id}`;
@@ -20,6 +21,8 @@ export type Told = Omit<StoveEntry, 'eventId' | 'occurredAt' | 'basedOn' | 'by'>
 export class Stove {
   readonly clock = new ServerClock();
   readonly #queue: EntryQueue;
+  /** When something was told here last. */
+  #told = 0;
   #source: EventSource | null = null;
   #retry: ReturnType<typeof setInterval> | undefined;
   #heard = $state.raw<StoveState | null>(null);
@@ -75,10 +78,11 @@ export class Stove {
 
   /** Says something of the evening: written down here first, shown at once, sent when the kettle answers. */
   tell(...told: (Told & { minutesAgo?: number; secondsAgo?: number })[]) {
+    const now = (this.#told = steady(this.clock.read(), this.#told));
     const entries = told.map(({ minutesAgo = 0, secondsAgo = 0, ...rest }) => ({
       ...rest,
       eventId: uuid(),
-      occurredAt: isoOf(this.clock.read() - minutesAgo * 60_000 - secondsAgo * 1000),
+      occurredAt: isoOf(now - minutesAgo * 60_000 - secondsAgo * 1000),
       basedOn: this.#heard?.version ?? 0,
       by: screen(),
     }));
