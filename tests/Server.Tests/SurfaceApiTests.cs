@@ -38,6 +38,15 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task Cooked_pulses_may_come_from_the_freezer_and_are_named_so_among_the_ways()
+    {
+        var dish = KettleServer.Dish() with { Method = "cooked", Soak = "none", CookedFrom = "freezer" };
+        Assert.Contains("From the freezer into the fridge", (await Get<PlanDto>("/api/plans", dish)).Hands.DayBefore);
+        Assert.All(await Get<List<WayDto>>("/api/ways", dish), w => Assert.Equal("freezer", w.CookedFrom));
+        Assert.Equal((400, "request.unknown_word", "cookedFrom"), await (await Post("/api/plans", dish with { CookedFrom = "attic" })).Problem());
+    }
+
+    [Fact]
     public async Task Blanched_meat_brings_less_salt_and_a_task_for_the_hands()
     {
         DishDto With(bool blanched) => KettleServer.Dish() with { Extras = [new("ham_hock", new(500, "g"), Blanched: blanched)] };

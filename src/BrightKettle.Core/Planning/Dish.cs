@@ -25,6 +25,19 @@ public enum SoakChoice
     Quick,
 }
 
+/// <summary>Where pulses come from that are cooked already.</summary>
+public enum CookedFrom
+{
+    /// <summary>At the room's temperature, salted as tins are.</summary>
+    Tin,
+
+    /// <summary>Cooked here before, salted as the household salts.</summary>
+    Fridge,
+
+    /// <summary>The same, thawed in the fridge since the day before.</summary>
+    Freezer,
+}
+
 /// <summary>In what the pulses are cooked.</summary>
 public enum Method
 {
@@ -32,7 +45,7 @@ public enum Method
     Pressure,
     SlowCooker,
 
-    /// <summary>Cooked already: from a tin, the fridge or the freezer.</summary>
+    /// <summary>Cooked already: see <see cref="CookedFrom"/>.</summary>
     Cooked,
 }
 
@@ -133,6 +146,18 @@ public sealed record Dish(
 
     /// <summary>So many times the pulses, all of them.</summary>
     public Dish Scaled(double factor) => this with { PulseDry = PulseDry * factor, Others = [.. Others.Select(o => o with { Dry = o.Dry * factor })] };
+
+    /// <summary>For <see cref="Method.Cooked"/>: where the pulses come from.</summary>
+    public CookedFrom CookedFrom { get; init; }
+
+    /// <summary>How warm pulses are that are cooked already; null for dry ones.</summary>
+    public Temperature? CookedAt => Method != Method.Cooked ? null : CookedFrom == CookedFrom.Tin ? Household.Room : Household.Fridge;
+
+    /// <summary>Salt that they bring along, g per g; 0 for dry ones.</summary>
+    public double CookedSaltShare => Method != Method.Cooked ? 0 : CookedFrom == CookedFrom.Tin ? TinSaltShare : SaltPercent / 100;
+
+    /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
+    private const double TinSaltShare = 0.006;
 
     public Mass PulsesDry => Others.Aggregate(PulseDry, (sum, o) => sum + o.Dry);
 

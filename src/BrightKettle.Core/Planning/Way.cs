@@ -69,9 +69,6 @@ internal sealed partial record Way(Order Order, Instant LightAt)
     /// <summary>Water of a quick soak over the dry weight.</summary>
     private const double QuickSoakWaterShare = 4;
 
-    /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
-    private const double TinSaltShare = 0.006;
-
     /// <summary>Salt of a brine to soak in, g per g (effects 3.5: 1 to 2 %).</summary>
     private const double BrineShare = 0.015;
 
@@ -139,8 +136,8 @@ internal sealed partial record Way(Order Order, Instant LightAt)
             new PulseIngredient(PulseId, dish.PulseDry, dish.Pulse, dish.Pace)
             {
                 Lot = dish.Lot,
-                CookedAt = dish.Method == Method.Cooked ? dish.Household.Room : null,
-                CookedSaltShare = dish.Method == Method.Cooked ? TinSaltShare : 0,
+                CookedAt = dish.CookedAt,
+                CookedSaltShare = dish.CookedSaltShare,
             },
         };
         if (dish.Rice is { } rice)
@@ -150,8 +147,8 @@ internal sealed partial record Way(Order Order, Instant LightAt)
 
         ingredients.AddRange(dish.Others.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
         {
-            CookedAt = dish.Method == Method.Cooked ? dish.Household.Room : null,
-            CookedSaltShare = dish.Method == Method.Cooked ? TinSaltShare : 0,
+            CookedAt = dish.CookedAt,
+            CookedSaltShare = dish.CookedSaltShare,
         }));
         ingredients.AddRange(dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room) { Pieces = x.Pieces, Blanched = x.Blanched }));
 

@@ -16,6 +16,7 @@ public sealed record DishWish(
     Style? Style,
     SoakChoice? Soak,
     Method? Method,
+    CookedFrom CookedFrom,
     IReadOnlyList<string> ExtraIds,
     IReadOnlyList<string> NotUnderstood);
 
@@ -40,7 +41,8 @@ public sealed partial class DishLine(CatalogueNames names)
         var people = People(ref text);
         var noRice = Cut(ref text, NoRice());
         var soak = Cut(ref text, Unsoaked()) ? SoakChoice.None : Cut(ref text, Quick()) ? SoakChoice.Quick : Cut(ref text, Soaked()) ? SoakChoice.Overnight : (SoakChoice?)null;
-        var method = Cut(ref text, Pressure()) ? Method.Pressure : Cut(ref text, Slow()) ? Method.SlowCooker : Cut(ref text, Tin()) ? Method.Cooked : Cut(ref text, Open()) ? Method.OpenPot : (Method?)null;
+        var from = Cut(ref text, Freezer()) ? CookedFrom.Freezer : Cut(ref text, Fridge()) ? CookedFrom.Fridge : CookedFrom.Tin;
+        var method = from != CookedFrom.Tin ? Method.Cooked : Cut(ref text, Pressure()) ? Method.Pressure : Cut(ref text, Slow()) ? Method.SlowCooker : Cut(ref text, Tin()) ? Method.Cooked : Cut(ref text, Open()) ? Method.OpenPot : (Method?)null;
         var tomorrow = Tomorrow().IsMatch(text) ? 1 : Today().IsMatch(text) ? 0 : (int?)null;
         var found = names.In(text);
         var words = CatalogueNames.WordsOf(text);
@@ -57,6 +59,7 @@ public sealed partial class DishLine(CatalogueNames names)
             style,
             soak,
             method,
+            from,
             [.. found.Where(f => f.Kind == "extra").Select(f => f.Id).Distinct()],
             left);
     }
@@ -145,6 +148,12 @@ public sealed partial class DishLine(CatalogueNames names)
 
     [GeneratedRegex(@"\bfrom\s+(?:a|the)\s+(?:tin|can)\b|\btinned\b|\bcanned\s+(?=chick|bean|lentil|kidney|black|pinto)", RegexOptions.IgnoreCase)]
     private static partial Regex Tin();
+
+    [GeneratedRegex(@"\b(?:cooked,?\s+)?from\s+(?:the|our|my)\s+fridge\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Fridge();
+
+    [GeneratedRegex(@"\b(?:cooked,?\s+)?from\s+(?:the|our|my)\s+freezer\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Freezer();
 
     [GeneratedRegex(@"\b(?:on\s+the\s+stove|open\s+pot)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Open();

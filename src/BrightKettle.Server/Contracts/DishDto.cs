@@ -20,6 +20,7 @@ public sealed record AmountDto(double Value, string Unit);
 /// <param name="KeepsSoakWater">Null: as the household does.</param>
 /// <param name="Pull">Moments that the cook has pulled from where they are best; its table must be 0, since that is serveAtLocal.</param>
 /// <param name="Others">Further pulses; of all of them the slowest leads, whatever the order.</param>
+/// <param name="CookedFrom">With the method cooked: tin, fridge or freezer; null: a tin.</param>
 /// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
 public sealed record DishDto(
     string PulseId,
@@ -42,7 +43,8 @@ public sealed record DishDto(
     bool? KeepsSoakWater = null,
     int LittleOnes = 0,
     PullDto? Pull = null,
-    IReadOnlyList<OtherPulseDto>? Others = null);
+    IReadOnlyList<OtherPulseDto>? Others = null,
+    string? CookedFrom = null);
 
 /// <summary>A further pulse in the same pot.</summary>
 /// <param name="Amount">Null: as much as the usual share of all of them.</param>
@@ -78,7 +80,8 @@ public sealed record WayDto(
     string? Title,
     string? Detail,
     IReadOnlyList<AlternativeDto> Alternatives,
-    string? RiceVesselId);
+    string? RiceVesselId,
+    string CookedFrom);
 
 /// <summary>What one compares ways by.</summary>
 /// <param name="EnergyKilowattHours">That reaches the pots.</param>

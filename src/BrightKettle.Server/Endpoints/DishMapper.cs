@@ -41,6 +41,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var soak = Word<SoakChoice>(dto.Soak, "soak", checks);
         var style = Word<Style>(dto.Style, "style", checks);
         var method = Snake<Method>(dto.Method, "method", checks);
+        var cookedFrom = Word<CookedFrom>(dto.CookedFrom ?? "tin", "cookedFrom", checks);
         var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);
         var salt = dto.Salt is null ? kitchen.HouseWays.Salt : Snake<SaltSchool>(dto.Salt, "salt", checks);
@@ -80,6 +81,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 dto.Seed)
             {
                 Method = method,
+                CookedFrom = cookedFrom,
                 Cooker = cooker,
                 Others = joining,
                 Extras = extras,

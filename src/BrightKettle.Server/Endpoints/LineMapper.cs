@@ -97,8 +97,8 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 understood.Add($"in the {slow.Name}");
                 return dish with { Method = CookWriter.Word(wish.Method.Value), CookerId = slow.Id };
             case Core.Planning.Method.Cooked:
-                understood.Add("from a tin");
-                return dish with { Method = CookWriter.Word(wish.Method.Value), CookerId = null, Soak = CookWriter.Word(SoakChoice.None) };
+                understood.Add(wish.CookedFrom switch { CookedFrom.Fridge => "cooked, from the fridge", CookedFrom.Freezer => "cooked, from the freezer", _ => "from a tin" });
+                return dish with { CookedFrom = CookWriter.Word(wish.CookedFrom), Method = CookWriter.Word(wish.Method.Value), CookerId = null, Soak = CookWriter.Word(SoakChoice.None) };
             case Core.Planning.Method.OpenPot:
                 understood.Add("in the open pot");
                 return dish with { Method = CookWriter.Word(wish.Method.Value), CookerId = null };

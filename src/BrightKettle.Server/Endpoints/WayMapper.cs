@@ -36,7 +36,8 @@ public static class WayMapper
             why?.Title,
             why?.Detail,
             way.Refusal is { } refused ? Alternatives(refused, dish) : [],
-            way.RiceAbove ? RiceBowl.Id : dish.RiceApart is { Above: false } own ? own.Vessel.Id : null);
+            way.RiceAbove ? RiceBowl.Id : dish.RiceApart is { Above: false } own ? own.Vessel.Id : null,
+            CookWriter.Word(dish.CookedFrom));
     }
 
     public static IReadOnlyList<AlternativeDto> Alternatives(PlanRefusal refusal, Dish dish)

@@ -27,7 +27,7 @@ public static class DifferenceSentences
         ["OpenPot"] = "in the open pot",
         ["Pressure"] = "under pressure",
         ["SlowCooker"] = "in the slow cooker",
-        ["Cooked"] = "from a tin",
+        ["Cooked"] = "cooked already",
     };
 
     public static IReadOnlyList<DifferenceDto> For(IEnumerable<Difference> differences) =>

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Hands;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -60,6 +61,20 @@ public class WayTests
         Assert.Contains(plan.Cook.Actions, a => a is CookAction.Release { Kind: ReleaseKind.Natural });
         Assert.Equal("lectin.hard_boil", Assert.Single(plan.Gates).Code);
         Assert.Equal(cautious ? 30 : 10, plan.Gates[0].Minutes);
+    }
+
+    [Fact]
+    public void Cooked_pulses_come_from_a_tin_the_fridge_or_thawed_from_the_freezer()
+    {
+        Plan From(CookedFrom from) => Planned(Dish("chickpea", 240, style: Style.Saucy) with { Method = Method.Cooked, CookedFrom = from });
+        double ToTheBoil(Plan plan) => (plan.Forecast.Find(Marks.Boils)!.Reference - plan.Forecast.Find(Marks.Light)!.Reference).TotalMinutes;
+        double Brought(Plan plan) => plan.Amounts.Sheet!.Sources.Single(s => s.What == Way.PulseId).Grams;
+        var (tin, fridge, freezer) = (From(CookedFrom.Tin), From(CookedFrom.Fridge), From(CookedFrom.Freezer));
+        Assert.True(ToTheBoil(fridge) > ToTheBoil(tin) + 0.15);
+        Assert.Equal(ToTheBoil(fridge), ToTheBoil(freezer), 1);
+        Assert.Equal(0.9 / 0.6, Brought(fridge) / Brought(tin), 2);
+        Assert.Equal([0, 0, 1], new[] { tin, fridge, freezer }.Select(p => HandsPlanner.For(p, 1).DayBefore.Count(t => t.Id == "thaw")));
+        Assert.All([tin, fridge, freezer], p => Assert.InRange(p.Forecast.Reference.Final[0].Doneness, 100, 150));
     }
 
     [Fact]

@@ -40,6 +40,18 @@ public class WordsTests
     public void Any_text_is_read_without_a_fault() => Gen.String.Sample(
         text => _ = (Numbers.At(text, out _), Lines.Read(text), Vague.Answer(text, In(Pot())), new NotesReader(Names, Kitchens.Catalogue).Read(text, 240)), iter: 300);
 
+    [Theory]
+    [InlineData("chickpeas with white rice, from a tin", CookedFrom.Tin)]
+    [InlineData("chickpeas with white rice, cooked, from the fridge", CookedFrom.Fridge)]
+    [InlineData("at seven: chickpeas from our freezer with white rice", CookedFrom.Freezer)]
+    public void Where_cooked_pulses_come_from_is_understood(string text, CookedFrom from)
+    {
+        var wish = Lines.Read(text);
+        Assert.Equal((Method.Cooked, from), (wish.Method, wish.CookedFrom));
+        Assert.Equal(["chickpea"], wish.PulseIds);
+        Assert.Empty(wish.NotUnderstood);
+    }
+
     [Fact]
     public void A_dinner_is_said_in_one_line()
     {

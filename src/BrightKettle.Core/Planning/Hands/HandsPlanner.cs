@@ -109,7 +109,7 @@ public static class HandsPlanner
             case "boiling_water" when plan.Join is { AddedMillilitres.High: > 20 }:
                 yield return (0, join);
                 break;
-            case "cooked" when plan.Dish.Method == Method.Cooked:
+            case "frozen" when plan.Dish is { Method: Method.Cooked, CookedFrom: CookedFrom.Freezer }:
                 yield return (0, join);
                 break;
         }

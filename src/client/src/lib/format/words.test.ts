@@ -227,6 +227,7 @@ describe('ways', () => {
     expect(wayName('pressure', 'quick', 'Steam drum')).toBe('Steam drum, pressure, quick-soaked');
     expect(wayName('slow_cooker', 'none', 'Day crock')).toBe('Day crock, slow, not soaked');
     expect(wayName('cooked', 'none', null)).toBe('From a tin');
+    expect(wayName('cooked', 'none', null, null, 'freezer')).toBe('Cooked, from the freezer');
   });
 
   it('offers each soak that the server knows', () => {

@@ -56,8 +56,12 @@ export function wayName(
   soak: string,
   cooker: string | null,
   rice: string | null = null,
+  cookedFrom = 'tin',
 ): string {
-  if (method === 'cooked') return 'From a tin';
+  if (method === 'cooked')
+    return (
+      { fridge: 'Cooked, from the fridge', freezer: 'Cooked, from the freezer' }[cookedFrom] ?? 'From a tin'
+    );
   const soaked = { overnight: 'soaked overnight', quick: 'quick-soaked' }[soak] ?? 'not soaked';
   const how = { pressure: 'pressure', slow_cooker: 'slow' }[method];
   const above = rice === 'bowl_above' ? ', rice in its bowl above' : '';

@@ -33,11 +33,18 @@
   const rice = $derived(catalogue.rices.find((r) => r.id === dish.riceId));
   const cookers = $derived(kitchen.vessels.filter((v) => v.cooker));
   const pots = $derived(kitchen.vessels.filter((v) => !v.cooker || v.id === dish.vesselId));
+  /** Cooked already, and only warmed. */
+  const cookedFrom: Record<string, string> = {
+    tin: 'From a tin',
+    fridge: 'Cooked, from the fridge',
+    freezer: 'Cooked, from the freezer',
+  };
   const methodOf = (id: string) => {
     // A bowl above stands only in a pressure cooker.
     const rice = dish.riceVesselId === 'bowl_above' ? { riceVesselId: null } : {};
     const cooker = cookers.find((c) => c.id === id);
-    if (!cooker) return { method: id, cookerId: null, ...rice, ...(id === 'cooked' ? { soak: 'none' } : {}) };
+    if (id in cookedFrom) return { method: 'cooked', cookedFrom: id, cookerId: null, soak: 'none', ...rice };
+    if (!cooker) return { method: id, cookerId: null, ...rice };
     if (cooker.cooker === 'slow') return { method: 'slow_cooker', cookerId: id, ...rice };
     return { method: 'pressure', cookerId: id };
   };
@@ -188,14 +195,15 @@
       <select
         id="method"
         class="select w-full text-base"
-        value={dish.cookerId ?? dish.method ?? 'open_pot'}
+        value={dish.cookerId ??
+          (dish.method === 'cooked' ? (dish.cookedFrom ?? 'tin') : (dish.method ?? 'open_pot'))}
         onchange={(e) => tonight.change(methodOf(e.currentTarget.value))}
       >
         <option value="open_pot">An open pot</option>
         {#each cookers as c (c.id)}
           <option value={c.id}>{c.name}, {c.cooker === 'slow' ? 'slow cooker' : 'under pressure'}</option>
         {/each}
-        <option value="cooked">From a tin, just warmed</option>
+        {#each Object.entries(cookedFrom) as [id, name] (id)}<option value={id}>{name}</option>{/each}
       </select>
       {#if tonight.fault('cookerId')}<p class="text-error mt-1 text-sm" role="alert">
           {tonight.fault('cookerId')}
