@@ -41,7 +41,13 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     public async Task Cooked_pulses_may_come_from_the_freezer_and_are_named_so_among_the_ways()
     {
         var dish = KettleServer.Dish() with { Method = "cooked", Soak = "none", CookedFrom = "freezer" };
-        Assert.Contains("From the freezer into the fridge", (await Get<PlanDto>("/api/plans", dish)).Hands.DayBefore);
+        var plan = await Get<PlanDto>("/api/plans", dish);
+        Assert.Contains("From the freezer into the fridge", plan.Hands.DayBefore);
+        // Weighed as they are: cooked and drained.
+        var weighed = plan.MeasureOut.DrainedGrams!.Value;
+        Assert.InRange(weighed / plan.MeasureOut.PulseGrams, 1.9, 2.6);
+        Assert.Contains(plan.Steps, s => s.Facts.Grams == weighed);
+        Assert.Null((await Get<PlanDto>("/api/plans", KettleServer.Dish())).MeasureOut.DrainedGrams);
         Assert.All(await Get<List<WayDto>>("/api/ways", dish), w => Assert.Equal("freezer", w.CookedFrom));
         Assert.Equal((400, "request.unknown_word", "cookedFrom"), await (await Post("/api/plans", dish with { CookedFrom = "attic" })).Problem());
     }

@@ -21,8 +21,14 @@ public sealed record PulseIngredient(string Id, Mass Dry, Pulse Pulse, Pace Pace
     /// <summary>Salt that cooked pulses bring along, g per g of their cooked weight; 0 to 0.03.</summary>
     public double CookedSaltShare { get; init; }
 
+    /// <summary>What stands on the scale: the dry seed, or, of what is cooked already, the cooked and drained.</summary>
+    public Mass OnTheScale => CookedAt is null ? Dry : CookedOf(Pulse, Dry);
+
     /// <summary>Dry weight behind this weight of cooked, drained pulses.</summary>
     public static Mass DryOf(Pulse pulse, Mass cooked) => cooked * (1 / (1 + pulse.Absorbed.Typical - pulse.SolidsLoss));
+
+    /// <summary>Weight, cooked and drained, of this dry weight.</summary>
+    public static Mass CookedOf(Pulse pulse, Mass dry) => dry * (1 + pulse.Absorbed.Typical - pulse.SolidsLoss);
 }
 
 /// <summary>Rice.</summary>

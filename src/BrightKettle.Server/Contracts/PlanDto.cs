@@ -38,9 +38,12 @@ public sealed record JoinDto(
     double OverBedCentimetres);
 
 /// <summary>What to measure out. Cups are the household's.</summary>
+/// <param name="PulseCups">Dry, or, where they are cooked already, cooked and drained.</param>
+/// <param name="DrainedGrams">Cooked and drained, where they are cooked already; null for dry ones.</param>
 public sealed record MeasureOutDto(
     double PulseGrams,
     double PulseCups,
+    double? DrainedGrams,
     double? RiceGrams,
     double? RiceCups,
     string? RiceRinse,
@@ -59,7 +62,7 @@ public sealed record MeasureOutDto(
 
 /// <summary>A further pulse.</summary>
 /// <param name="Collapsed">It will have fallen apart by the table.</param>
-public sealed record OtherLineDto(string PulseId, string Name, double Grams, bool Collapsed);
+public sealed record OtherLineDto(string PulseId, string Name, double Grams, double? DrainedGrams, bool Collapsed);
 
 /// <summary>Something beside pulses and rice to have ready.</summary>
 /// <param name="Time">start, join or late.</param>

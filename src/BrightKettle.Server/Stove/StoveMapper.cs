@@ -227,7 +227,7 @@ public static class StoveMapper
             CookAction.Drain => Make("drain_pot"),
             CookAction.Chill a => Make("chill", a.IngredientId),
             CookAction.Rinse a => Make("rinse", a.IngredientId),
-            CookAction.Add a => Make("add", a.IngredientId, grams: Math.Round(cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry.Grams, 1), pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
+            CookAction.Add a => Make("add", a.IngredientId, grams: Math.Round((cook.Ingredients[cook.IndexOf(a.IngredientId)] is PulseIngredient p ? p.OnTheScale : cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry).Grams, 1), pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
             CookAction.TakeOut a => Make("take_out", a.IngredientId, pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
             CookAction.AddWater a => Make("water", millilitres: Cold(a.Water, a.Temperature.Celsius), celsius: a.Temperature.Celsius),
             CookAction.AddSalt a => Make("salt", grams: Math.Round(a.Salt.Grams)),

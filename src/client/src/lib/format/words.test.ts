@@ -26,6 +26,7 @@ const step = (kind: string, more: Partial<Step['facts']>): Step => ({
 const measureOut: MeasureOut = {
   pulseGrams: 300,
   pulseCups: 1.5,
+  drainedGrams: null,
   riceGrams: 280,
   riceCups: 1.5,
   riceRinse: 'yes',
@@ -171,7 +172,7 @@ describe('steps beside pulses and rice', () => {
   it('keeps the bowl’s water where the house does', () =>
     expect(stepLine(step('chill', {}), plan).detail).toBe('water and all: it is kept'));
   it('lists further pulses, and says which will have fallen apart', () => {
-    const others = [{ pulseId: 'x', name: 'Red lentils', grams: 80, collapsed: true }];
+    const others = [{ pulseId: 'x', name: 'Red lentils', grams: 80, drainedGrams: null, collapsed: true }];
     expect(measureLines({ ...measureOut, others }, plan)[1]).toEqual({
       what: 'Red lentils',
       amount: '80 g',
@@ -181,6 +182,12 @@ describe('steps beside pulses and rice', () => {
 });
 
 describe('what to measure out', () => {
+  it('says what is cooked already as it is weighed', () =>
+    expect(measureLines({ ...measureOut, drainedGrams: 720 }, plan)[0]).toEqual({
+      what: 'Pinto beans',
+      amount: '720 g',
+      note: 'cooked and drained, from 300 g dry',
+    }));
   it('lists only what this dish needs', () => {
     expect(measureLines(measureOut, plan).map((l) => l.what)).toEqual([
       'Pinto beans',

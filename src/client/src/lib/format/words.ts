@@ -273,13 +273,20 @@ const times: Record<string, string> = {
 
 /** The shopping-board list: what, how much, and how to take it. */
 export function measureLines(m: MeasureOut, plan: Plan): { what: string; amount: string; note: string }[] {
-  const lines = [{ what: plan.pulseName, amount: grams(m.pulseGrams), note: 'dry, picked over' }];
-  for (const o of m.others)
+  /** Dry, or what is cooked already: drained, with the dry weight behind it. */
+  const scale = (dry: number, drained: number | null) =>
+    drained === null
+      ? { amount: grams(dry), note: 'dry, picked over' }
+      : { amount: grams(drained), note: `cooked and drained, from ${grams(dry)} dry` };
+  const lines = [{ what: plan.pulseName, ...scale(m.pulseGrams, m.drainedGrams) }];
+  for (const o of m.others) {
+    const line = scale(o.grams, o.drainedGrams);
     lines.push({
       what: o.name,
-      amount: grams(o.grams),
-      note: o.collapsed ? 'dry; they will have fallen apart' : 'dry, picked over',
+      ...line,
+      note: o.collapsed ? `${line.note.split(',')[0]}; they will have fallen apart` : line.note,
     });
+  }
   if (m.soakMillilitres)
     lines.push({
       what: 'Water for the bowl',
