@@ -57,6 +57,17 @@ describe('what was told here, laid over the last state', () => {
     expect(shown.moments[0]?.waits.seen).toBe(3);
   });
 
+  it('lays nothing over a state that holds it already, since the same entry twice stops the page', () => {
+    const whistle = entry('seen', 21, { what: 'whistle', vesselId: 'pot' });
+    const state = evening([moment('0.9', 30, { waits: waits({ event: 'whistle', count: 4, seen: 2 }) })], {
+      told: [{ entry: whistle, recordedAt: at(21), undone: false, step: null }] as StoveState['told'],
+    });
+    expect(overlay(state, [whistle])).toBe(state);
+    const next = overlay(state, [whistle, entry('seen', 22, { what: 'whistle', vesselId: 'pot' })]);
+    expect(next.told.map((t) => t.entry.eventId)).toEqual(['seen21', 'seen22']);
+    expect(next.moments[0]?.waits.seen).toBe(3);
+  });
+
   it('passes over what lies before a moment that was done', () => {
     const shown = overlay(evening([boil, over, look]), [entry('did', 26, { momentId: '0.11' })]);
     expect(shown.moments.map((m) => m.state)).toEqual(['passed_over', 'passed_over', 'done']);

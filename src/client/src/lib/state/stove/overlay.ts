@@ -5,7 +5,10 @@ import type { StoveEntry, StoveMoment, StoveState } from '../../api/client';
  * once and the next thing stands there without the kettle. No forecast is made here: the times that follow are the
  * kettle's own delays, counted from the tap.
  */
-export function overlay(state: StoveState, waiting: StoveEntry[]): StoveState {
+export function overlay(state: StoveState, shown: StoveEntry[]): StoveState {
+  // The kettle's state may be heard before its answer to what was sent: what it holds already is not laid over it.
+  const held = new Set(state.told.map((t) => t.entry.eventId));
+  const waiting = shown.filter((e) => !held.has(e.eventId));
   if (waiting.length === 0) return state;
   const undone = new Set(waiting.flatMap((e) => (e.kind === 'undo' && e.eventUndone ? [e.eventUndone] : [])));
   const told = waiting.filter((e) => e.kind !== 'undo' && !undone.has(e.eventId));
