@@ -80,6 +80,30 @@ public sealed partial class SurfaceTests
     }
 
     [Fact]
+    public void Cooked_beans_from_the_freezer_and_blanched_meat_are_chosen_and_measured_out_as_they_are()
+    {
+        using var kitchen = new Kitchen(390, 844);
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Find(By.CssSelector("#method option[value=freezer]")).Click();
+            k.Until(_ => k.Text("#measure-title + ul").Contains("cooked and drained, from", StringComparison.Ordinal));
+            Assert.Contains("From the freezer into the fridge", k.Find(By.TagName("main")).Text, StringComparison.OrdinalIgnoreCase);
+            Assert.Contains("cooked and drained", k.Text("[data-drained]"), StringComparison.Ordinal);
+            Assert.Empty(k.Driver.FindElements(By.Name("soak")));
+            k.Find(By.CssSelector("select[aria-label='Add to the pot'] option[value=ham_hock]")).Click();
+            var blanched = By.CssSelector("input[aria-label='Ham hock, blanched first']");
+            k.Until(d => d.FindElements(blanched).Count == 1);
+            k.Find(blanched).Click();
+            k.Until(_ => k.Text("#measure-title + ul").Contains("Ham hock, blanched", StringComparison.Ordinal));
+            k.Until(_ => k.Find(By.TagName("main")).GetAttribute("textContent")!.Contains("Blanch the cured meat", StringComparison.Ordinal));
+            // Dry again, the soak may be chosen again.
+            k.Find(By.CssSelector("#method option[value=open_pot]")).Click();
+            k.Until(d => d.FindElements(By.Name("soak")).Count > 0);
+        });
+    }
+
+    [Fact]
     public void A_slip_is_one_press_told_in_words_and_taken_back()
     {
         using var kitchen = new Kitchen();

@@ -43,6 +43,10 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         var dish = KettleServer.Dish() with { Method = "cooked", Soak = "none", CookedFrom = "freezer" };
         var plan = await Get<PlanDto>("/api/plans", dish);
         Assert.Contains("From the freezer into the fridge", plan.Hands.DayBefore);
+        // Neither soaked, though the dish may have been before, nor looked at: they are soft.
+        var kinds = (await Get<PlanDto>("/api/plans", dish with { Soak = "overnight" })).Steps.Select(s => s.Kind).ToList();
+        Assert.DoesNotContain("soak", kinds);
+        Assert.DoesNotContain("look", kinds);
         // Weighed as they are: cooked and drained.
         var weighed = plan.MeasureOut.DrainedGrams!.Value;
         Assert.InRange(weighed / plan.MeasureOut.PulseGrams, 1.9, 2.6);

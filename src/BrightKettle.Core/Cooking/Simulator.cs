@@ -11,20 +11,20 @@ public readonly record struct PotJob(Cook Cook, PotTraits Traits);
 /// <param name="Sample">Whether to keep a sample each minute.</param>
 public sealed record RunOptions(bool Sample = false)
 {
-    /// <summary>The longest step: at most 10 s for whatever is told, <see cref="Search"/> apart; shorter only to test that it does not matter.</summary>
-    public Duration Step { get; init; } = Simulator.DefaultStep;
-
     /// <summary>For a search that runs pots only to find figures of a way, which is then run anew in default steps: 30 s, which moves doneness by half a point and an event by seconds.</summary>
     internal static readonly RunOptions Search = new() { Step = Duration.FromSeconds(30), Heights = false };
-
-    /// <summary>Whether to follow how high bed and liquor stand: the fullest the pot was, and for each action; without it only for what sets the liquor or drains.</summary>
-    public bool Heights { get; init; } = true;
 
     /// <summary>For the same where all takes hours, as in a slow cooker: 120 s.</summary>
     internal static readonly RunOptions LongSearch = new() { Step = Duration.FromSeconds(120), Heights = false };
 
     /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search of what takes its time: 60 s, which moves doneness by about a point.</summary>
     internal static readonly RunOptions Compare = new() { Step = Duration.FromSeconds(60), Heights = false };
+
+    /// <summary>The longest step: at most 10 s for whatever is told, longer to search and to compare; shorter only to test that it does not matter.</summary>
+    public Duration Step { get; init; } = Simulator.DefaultStep;
+
+    /// <summary>Whether to follow how high bed and liquor stand: the fullest the pot was, and for each action; without it only for what sets the liquor or drains.</summary>
+    public bool Heights { get; init; } = true;
 
     /// <summary>Whether to note what each action found and did; without it only the end of the run is told.</summary>
     public bool Moments { get; init; } = true;

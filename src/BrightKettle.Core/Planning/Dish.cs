@@ -150,9 +150,6 @@ public sealed record Dish(
     /// <summary>For <see cref="Method.Cooked"/>: where the pulses come from.</summary>
     public CookedFrom CookedFrom { get; init; }
 
-    /// <summary>What stands on the scale for this much of a pulse, dry: itself, or cooked and drained.</summary>
-    public Mass OnTheScale(Pulse pulse, Mass dry) => Method == Method.Cooked ? PulseIngredient.CookedOf(pulse, dry) : dry;
-
     /// <summary>How warm pulses are that are cooked already; null for dry ones.</summary>
     public Temperature? CookedAt => Method != Method.Cooked ? null : CookedFrom == CookedFrom.Tin ? Household.Room : Household.Fridge;
 

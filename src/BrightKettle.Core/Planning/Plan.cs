@@ -57,6 +57,9 @@ public sealed record Plan(
     IReadOnlyList<GateFinding> Gates,
     IReadOnlyList<string> Cautions)
 {
+    /// <summary>What stands on the scale of one of its pulses, g; of the first where none is named.</summary>
+    public double OnTheScale(string pulseId = Way.PulseId) => ((PulseIngredient)Cook.Ingredients[Cook.IndexOf(pulseId)]).OnTheScale.Grams;
+
     /// <summary>What the reference pot's base is like at the table.</summary>
     public BaseState Base { get; init; }
 

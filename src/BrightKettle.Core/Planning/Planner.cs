@@ -73,9 +73,24 @@ public sealed class Planner(Simulator simulator)
             salted = salted with { SaltGrams = Math.Round(salted.SaltGrams / Math.Clamp(arrived, 0.3, 1)) };
         }
 
-        var way = dish.Pull.Of(solved.Way);
-        var cook = CookOf(dish with { SaltGrams = salted.SaltGrams }, way);
-        return solved with { Way = way, Cook = cook, Run = _forecaster.Reference(cook), SaltGrams = salted.SaltGrams };
+        dish = dish with { SaltGrams = salted.SaltGrams };
+        solved = OnTime(dish, solved.Way) with { SaltGrams = salted.SaltGrams };
+        return dish.Pull == new Pull() ? solved : Ran(dish, dish.Pull.Of(solved.Way)) with { SaltGrams = salted.SaltGrams };
+    }
+
+    /// <summary>By the steps that are told: a table that the steps of the search had a moment too early, or late, moves by whole minutes. Rice in a pot of its own keeps its own time.</summary>
+    private SolvedWay OnTime(Dish dish, Way way)
+    {
+        var solved = Ran(dish, way);
+        return dish.RiceApart is null && solved.Run.StalledAt is null && Math.Floor((solved.Cook.Starts + Duration.FromSeconds(solved.Run.EndSeconds) - dish.ServeAt).TotalMinutes) is var late && late != 0
+            ? Ran(dish, WaySolver.Shift(way, Duration.FromMinutes(-late)))
+            : solved;
+    }
+
+    private SolvedWay Ran(Dish dish, Way way)
+    {
+        var cook = CookOf(dish, way);
+        return new(way, cook, _forecaster.Reference(cook), null);
     }
 
     /// <summary>What is in the pot of the pulses: rice with a pot of its own is not.</summary>

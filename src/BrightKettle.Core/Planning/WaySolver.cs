@@ -44,9 +44,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>A way that will be worked on need not be settled to the gram.</summary>
     private const double Loosely = 5;
 
-    /// <summary>By so much the steps of a search may have a table too late, min: 2 s were seen.</summary>
-    private const double SearchMinutes = 0.04;
-
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
 
     /// <summary>Shares of bags on which states to wait for are compared.</summary>
@@ -103,7 +100,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         }
 
         var clock = SolveByClock();
-        if (clock.Fault is not null || (!AtRisk && (clock.Way.Order != Order.PulseFirst || JoinDoneness(clock) < LeastFelt)))
+        // What is cooked already need not be looked at.
+        if (clock.Fault is not null || dish.Method == Method.Cooked || (!AtRisk && (clock.Way.Order != Order.PulseFirst || JoinDoneness(clock) < LeastFelt)))
         {
             return clock;
         }
@@ -332,7 +330,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return at < 0 ? 0 : run.At(IndexOf(cook, Marks.Light)).LiquorAfter - run.At(at).LiquorBefore;
     }
 
-    private static Way Shift(Way way, Duration by) => way with
+    /// <summary>All of a way earlier or later.</summary>
+    public static Way Shift(Way way, Duration by) => way with
     {
         LightAt = way.LightAt + by,
         JoinAt = way.JoinAt + by,
@@ -363,7 +362,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         var rounded = way.Build(dish);
         var after = simulator.Run(rounded, PotTraits.Reference(rounded), RunOptions.Search);
         // Rounded apart, light and join may miss the table by a minute or two: all of it moves by whole minutes, so that the clock shows the hour that was asked for.
-        if (after.StalledAt is null && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes - SearchMinutes) is var late && late != 0)
+        if (after.StalledAt is null && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes) is var late && late != 0)
         {
             way = Shift(way, Duration.FromMinutes(-late));
             rounded = way.Build(dish);

@@ -38,9 +38,10 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         burner ??= checks.Refuse<Burner>("kitchen.unknown_burner", "burnerId");
         var people = (int)checks.Within(dto.People, 1, 40, "people");
         checks.Within(dto.Seed, 0, 999_999, "seed");
-        var soak = Word<SoakChoice>(dto.Soak, "soak", checks);
         var style = Word<Style>(dto.Style, "style", checks);
         var method = Snake<Method>(dto.Method, "method", checks);
+        // What is cooked already is not soaked, whatever the dish said before.
+        var soak = Word<SoakChoice>(dto.Soak, "soak", checks) is var asked && method == Method.Cooked ? SoakChoice.None : asked;
         var cookedFrom = Word<CookedFrom>(dto.CookedFrom ?? "tin", "cookedFrom", checks);
         var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);

@@ -73,8 +73,8 @@ public static class PlanMapper
         var cooked = dish.Method == Method.Cooked;
         return new(
             Math.Round(dish.PulseDry.Grams),
-            Cups(dish.OnTheScale(dish.Pulse, dish.PulseDry).Grams, cooked ? dish.Pulse.CookedGramsPerCup : dish.Pulse.GramsPerCup),
-            cooked ? Math.Round(dish.OnTheScale(dish.Pulse, dish.PulseDry).Grams) : null,
+            Cups(plan.OnTheScale(), cooked ? dish.Pulse.CookedGramsPerCup : dish.Pulse.GramsPerCup),
+            cooked ? Math.Round(plan.OnTheScale()) : null,
             dish.Rice is null ? null : Math.Round(dish.RiceDry.Grams),
             dish.Rice is { } rice ? Cups(dish.RiceDry.Grams, rice.GramsPerCup) : null,
             dish.Rice?.Rinse,
@@ -84,7 +84,7 @@ public static class PlanMapper
             plan.Join is { } join && join.AddedMillilitres.High > 20 ? Math.Ceiling(join.AddedMillilitres.High / 50) * 50 : null,
             Math.Round(plan.Amounts.Edible.Grams),
             Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10,
-            [.. dish.Others.Select(o => new OtherLineDto(o.Pulse.Id, o.Pulse.Said, Math.Round(o.Dry.Grams), cooked ? Math.Round(dish.OnTheScale(o.Pulse, o.Dry).Grams) : null, Collapsed(plan, o)))],
+            [.. dish.Others.Select(o => new OtherLineDto(o.Pulse.Id, o.Pulse.Said, Math.Round(o.Dry.Grams), cooked ? Math.Round(plan.OnTheScale(o.Id)) : null, Collapsed(plan, o)))],
             [.. dish.Extras.Select(x => new ExtraLineDto(x.Extra.Id, x.Extra.Name, Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0), CookWriter.Word(x.Time), x.Pieces, x.Blanched, x.Extra.Note))],
             Salt(plan),
             dish.RiceApart?.Vessel.Name,

@@ -44,7 +44,7 @@ public static class PlanSteps
             Marks.SoakChilled => Make("chill", m, new()),
             Marks.RiceSoakStarts => Make("rice_soak", m, new(Grams: plan.Dish.RiceDry.Grams, Minutes: plan.Dish.Rice!.SoakMinutes.Typical)),
             Marks.Light => Make("light", m, new(
-                Grams: plan.Order == Order.RiceFirst ? plan.Dish.RiceDry.Grams : Math.Round(plan.Dish.OnTheScale(plan.Dish.Pulse, plan.Dish.PulseDry).Grams),
+                Grams: plan.Order == Order.RiceFirst ? plan.Dish.RiceDry.Grams : Math.Round(plan.OnTheScale()),
                 Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
                 OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
                 Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.Mark is null)),
@@ -58,7 +58,7 @@ public static class PlanSteps
             Marks.Boils => Make("boil", m, new(Minutes: next is CookAction.Heat { Mark: Marks.HardBoilOver, When.Delay: { } hard } ? hard.TotalMinutes : null)),
             Marks.Ready => Look(plan, m, (CookAction.Heat)action),
             Marks.Join when plan.Order != Order.Together => Make("join", m, new(
-                Grams: plan.Order == Order.RiceFirst ? Math.Round(plan.Dish.OnTheScale(plan.Dish.Pulse, plan.Dish.PulseDry).Grams) : plan.Dish.RiceDry.Grams,
+                Grams: plan.Order == Order.RiceFirst ? Math.Round(plan.OnTheScale()) : plan.Dish.RiceDry.Grams,
                 Millilitres: Math.Round(plan.Join!.NeededMillilitres / 10) * 10,
                 OverBedCentimetres: Math.Round(plan.Join.OverBedCentimetres, 1),
                 AddMillilitres: Math.Round(plan.Join.AddedMillilitres.Reference / 10) * 10,
@@ -95,13 +95,13 @@ public static class PlanSteps
     {
         var other = plan.Dish.Others.First(o => o.Id == id);
         var withRice = plan.Cook.Actions.Take(m.Action).Any(a => a.Mark == Marks.Join);
-        return Make("other_in", m, new(Grams: Math.Round(plan.Dish.OnTheScale(other.Pulse, other.Dry).Grams), Name: other.Pulse.Said, Place: withRice ? "rice" : "pot"));
+        return Make("other_in", m, new(Grams: Math.Round(plan.OnTheScale(other.Id)), Name: other.Pulse.Said, Place: withRice ? "rice" : "pot"));
     }
 
     /// <summary>Further pulses that share a step, as 150 g pinto beans; null where none does.</summary>
     private static string? Others(Plan plan, Func<OtherPulse, bool> which)
     {
-        var names = plan.Dish.Others.Where(which).Select(o => FormattableString.Invariant($"{plan.Dish.OnTheScale(o.Pulse, o.Dry).Grams:0} g {o.Pulse.Said.ToLowerInvariant()}")).ToList();
+        var names = plan.Dish.Others.Where(which).Select(o => FormattableString.Invariant($"{plan.OnTheScale(o.Id):0} g {o.Pulse.Said.ToLowerInvariant()}")).ToList();
         return names.Count == 0 ? null : string.Join(" and ", names);
     }
 

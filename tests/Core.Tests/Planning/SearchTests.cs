@@ -17,12 +17,12 @@ public class SearchTests
         from pulse in Any.Of("chickpea", "pinto", "lentil_brown", "toor_split", "kidney_red", "lentil_red_split")
         from rice in Any.Of<string?>(null, "brown_basmati", "long_white")
         from soak in Any.Of(SoakChoice.Overnight, SoakChoice.Quick, SoakChoice.None)
-        from method in Any.Of(Method.OpenPot, Method.Pressure, Method.SlowCooker)
+        from method in Any.Of(Method.OpenPot, Method.Pressure, Method.SlowCooker, Method.Cooked)
         from grams in Gen.Int[120, 350]
-        select Dish(pulse, grams, rice, rice is null ? 0 : grams, method == Method.SlowCooker && soak == SoakChoice.Quick ? SoakChoice.None : soak, Style.Saucy) with
+        select Dish(pulse, grams, rice, rice is null ? 0 : grams, method == Method.Cooked || (method == Method.SlowCooker && soak == SoakChoice.Quick) ? SoakChoice.None : soak, Style.Saucy) with
         {
             Method = method,
-            Cooker = method == Method.OpenPot ? null : Cooker(method == Method.Pressure ? CookerKind.Electric : CookerKind.Slow, 6),
+            Cooker = method is Method.OpenPot or Method.Cooked ? null : Cooker(method == Method.Pressure ? CookerKind.Electric : CookerKind.Slow, 6),
         };
 
     [Fact]
@@ -41,6 +41,19 @@ public class SearchTests
                     && moments.All(m => m.First.Reference == m.Second.Reference)
                     && Math.Abs(compared.ShareTender - opened.ShareTender) <= 0.06
                     && Math.Abs(compared.BlindShare - opened.BlindShare) <= 0.06;
+            },
+            iter: 60);
+
+    [Fact]
+    public void The_reference_pot_is_on_the_table_within_the_minute_that_was_asked_for() =>
+        AnyWay.Sample(
+            dish =>
+            {
+                if (Plans.Plan(dish, 16, rough: true) is PlanAnswer.Planned { Plan: var plan })
+                {
+                    var late = (plan.Cook.Starts - dish.ServeAt).TotalSeconds + plan.Forecast.Reference.EndSeconds;
+                    Assert.True(late is >= 0 and < 60, $"{late} s");
+                }
             },
             iter: 60);
 

@@ -225,7 +225,7 @@ internal sealed partial class Pot
         }
     }
 
-    private void Control(int vessel) => VesselControls.Apply(_g, _lane, _script, _traits, vessel, _vessels[vessel], _boilingPoint);
+    private void Control(int vessel) => VesselControls.Apply(_g, _lane, _script, _traits, vessel, _vessels[vessel]);
 }
 
 /// <summary>How the cook has set one vessel.</summary>

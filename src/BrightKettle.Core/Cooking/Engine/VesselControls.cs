@@ -17,7 +17,7 @@ internal static class VesselControls
 
     private const float Never = -1000;
 
-    public static void Apply(PotGroup g, int lane, Script script, PotTraits traits, int vessel, VesselControl control, double boilingPoint)
+    public static void Apply(PotGroup g, int lane, Script script, PotTraits traits, int vessel, VesselControl control)
     {
         var c = g.Constants;
         var (cook, place) = (script.Cook, script.Vessels[vessel]);
@@ -32,7 +32,7 @@ internal static class VesselControls
         var cooker = place.Vessel.Cooker;
         var locked = control.Stage != PressureStage.None;
         var level = control.High ? script.BoilsHigh[vessel] : script.BoilsLow[vessel];
-        var ceiling = control.Stage == PressureStage.Closed ? level : boilingPoint;
+        var ceiling = control.Stage == PressureStage.Closed ? level : script.Boils;
         Set(Layout.Ceiling, ceiling);
         Set(Layout.BelowBoil, locked || cooker?.Kind == CookerKind.Slow ? 0 : c.SimmerBelowBoil);
         Set(Layout.Cooler, cooker?.Kind == CookerKind.Slow ? c.SlowCookerCooler : 0);
@@ -97,7 +97,7 @@ internal static class VesselControls
             }
             else
             {
-                Power(trickle, 0, 0, boilingPoint - SlowBelowBoil + 1);
+                Power(trickle, 0, 0, script.Boils - SlowBelowBoil + 1);
             }
         }
 

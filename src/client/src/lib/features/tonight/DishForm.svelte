@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, type Catalogue, type Extra, type Kitchen } from '../../api/client';
+  import { grams } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
   import { capital, soaks, styles } from '../../format/words';
   import type { Tonight } from '../../state/tonight.svelte';
@@ -168,13 +169,20 @@
       more={unitsFor(dish.riceId)}
     />
   {/if}
-  <Choice
-    legend="Soak"
-    name="soak"
-    value={dish.soak}
-    options={soaks}
-    onchange={(soak) => tonight.change({ soak })}
-  />
+  {#if dish.method !== 'cooked'}
+    <Choice
+      legend="Soak"
+      name="soak"
+      value={dish.soak}
+      options={soaks}
+      onchange={(soak) => tonight.change({ soak })}
+    />
+  {:else if tonight.plan?.measureOut.drainedGrams}
+    <p class="text-sm" data-drained>
+      As they are: {grams(tonight.plan.measureOut.drainedGrams)} of {pulse?.said.toLowerCase()}, cooked and
+      drained.
+    </p>
+  {/if}
   <Choice
     legend="At the table"
     name="style"
