@@ -64,6 +64,7 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.DoesNotContain(raw.Hands.Tasks, t => t.Id == "blanch");
         Assert.Contains(blanched.Hands.Tasks, t => t.Id == "blanch");
         Assert.True(blanched.MeasureOut.Extras.Single().Blanched);
+        Assert.Contains(blanched.Steps, s => s.Facts.Name == "Ham hock, blanched");
         Assert.True(blanched.MeasureOut.Salt.AddGrams >= raw.MeasureOut.Salt.AddGrams + 3);
         Assert.Equal(0.7, blanched.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams / raw.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams, 2);
         Assert.Equal((400, "extra.not_blanched", "extras[0].blanched"), await (await Post("/api/plans", KettleServer.Dish() with { Extras = [new("onion", Blanched: true)] })).Problem());

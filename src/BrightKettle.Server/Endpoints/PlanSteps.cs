@@ -121,7 +121,7 @@ public static class PlanSteps
     private static StepDto Extra(Plan plan, Milestone m, string id, string kind)
     {
         var extra = plan.Dish.Extras.First(x => x.Id == id);
-        return Make(kind, m, new(Grams: Math.Round(extra.Amount.Grams), Name: extra.Extra.Name, Pieces: extra.Pieces > 0 ? extra.Pieces : null));
+        return Make(kind, m, new(Grams: Math.Round(extra.Amount.Grams), Name: extra.Blanched ? $"{extra.Extra.Name}, blanched" : extra.Extra.Name, Pieces: extra.Pieces > 0 ? extra.Pieces : null));
     }
 
     private static StepDto Make(string kind, Milestone m, StepFactsDto facts) =>
