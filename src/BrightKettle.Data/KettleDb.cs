@@ -20,6 +20,8 @@ public sealed class KettleDb(DbContextOptions<KettleDb> options) : DbContext(opt
 
     public DbSet<PairedDevice> PairedDevices => Set<PairedDevice>();
 
+    public DbSet<PairingAttempt> PairingAttempts => Set<PairingAttempt>();
+
     public DbSet<BurnerRow> Burners => Set<BurnerRow>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)

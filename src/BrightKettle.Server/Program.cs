@@ -1,18 +1,30 @@
+using System.Globalization;
+using System.Runtime.InteropServices;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
-using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
 using BrightKettle.Data;
 using BrightKettle.Server.Endpoints;
 using BrightKettle.Server.Hosting;
+using BrightKettle.Server.Hosting.Work;
 using BrightKettle.Server.Pairing;
 using BrightKettle.Server.Problems;
 using BrightKettle.Server.Stove;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
+
+// Texts are made by the page, and a number is written alike wherever the kettle stands.
+CultureInfo.DefaultThreadCurrentCulture = CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
+// No pattern goes on for longer, whatever it is given; RequestFaults says which limit it was.
+AppContext.SetData("REGEX_DEFAULT_MATCH_TIMEOUT", TimeSpan.FromMilliseconds(500));
+
+// Until the server listens to signals itself, a stop breaks the start off in good order.
+using var stopped = new CancellationTokenSource();
+using var interrupt = Stops.On(PosixSignal.SIGINT, stopped);
+using var terminate = Stops.On(PosixSignal.SIGTERM, stopped);
 
 var builder = WebApplication.CreateBuilder(args);
 var services = builder.Services;
@@ -21,21 +33,26 @@ services.Configure<JsonOptions>(o =>
 {
     o.SerializerOptions.NumberHandling = JsonNumberHandling.Strict;
     o.SerializerOptions.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
+    o.SerializerOptions.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
 });
 services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
 services.AddSingleton(SetClock.Or(TimeProvider.System, builder.Configuration));
 services.AddSingleton(PulseCatalogue.Shipped);
 services.AddSingleton(s => new Simulator(s.GetRequiredService<PulseCatalogue>().Constants));
-services.AddSingleton<Planner>();
-services.AddSingleton<Forecaster>();
-services.AddSingleton<WayFinder>();
-services.AddSingleton<PlanMemory>();
+services.AddSingleton<WorkLimits>();
+services.AddSingleton<WorkScheduler>();
+services.AddSingleton<SharedPlans>();
+services.AddHttpContextAccessor();
+services.AddScoped<RequestWork>();
+services.AddScoped<PlanDesk>();
+services.AddSingleton<EveningStore>();
 services.AddSingleton<StoveDesk>();
 services.AddSingleton<StoveBell>();
+services.AddSingleton<OpenStreams>();
 services.AddSingleton<PairingCode>();
+services.AddSingleton<OwnPage>();
 services.AddSingleton<CatalogueNames>();
 services.AddSingleton<DishLine>();
-services.AddSingleton<VagueWords>();
 services.AddSingleton<NotesReader>();
 services.AddSingleton<NotesCheck>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
@@ -49,18 +66,21 @@ if (builder.Configuration.GetValue($"{KettleOptions.Section}:{nameof(KettleOptio
 }
 
 services.AddOpenApi();
-services.AddProblemDetails();
-services.AddExceptionHandler<MalformedRequests>();
+services.AddExceptionHandler<RequestFaults>();
 services.AddResponseCompression();
 
+builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = WorkLimits.MostBodyBytes);
 Lan.Listen(builder);
 
 var app = builder.Build();
-app.UseExceptionHandler();
-app.UseStatusCodePages();
-app.UseResponseCompression();
 app.Use(LocalOnly.Headers);
+app.UseExceptionHandler(new ExceptionHandlerOptions { SuppressDiagnosticsCallback = _ => true, ExceptionHandler = _ => Task.CompletedTask });
+app.UseStatusCodePages(StatusAnswers.Answer);
+app.UseResponseCompression();
+app.Use(Utf8Only.Check);
 app.UseMiddleware<PairedOnly>();
+app.Use(PageAddresses.Answer);
+app.UseRouting();
 app.MapOpenApi();
 // Tests start this program from their own folder and name the manifest; published, it lies beside the program.
 app.MapStaticAssets(app.Configuration["staticAssets"]);
@@ -72,16 +92,31 @@ CookEndpoints.Map(app);
 StoveEndpoints.Map(app);
 PairEndpoints.Map(app);
 SetClock.Map(app);
-app.Map("/api/{**rest}", () => TypedResults.NotFound());
-app.MapFallbackToFile("index.html");
 
 // The build starts this program only to read the interface's description: it has no database then.
 if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
 {
-    await Startup.PrepareAsync(app.Services);
+    try
+    {
+        await Startup.PrepareAsync(app.Services, stopped.Token);
+    }
+    catch (DataFaultException fault)
+    {
+        Console.Error.WriteLine($"Bright Kettle: {StartSentences.For(fault)}");
+        await app.DisposeAsync();
+        return Stops.CannotStart;
+    }
+    catch (OperationCanceledException) when (stopped.IsCancellationRequested)
+    {
+        await app.DisposeAsync();
+        return Stops.Asked;
+    }
 }
 
+interrupt.Dispose();
+terminate.Dispose();
 await app.RunAsync();
+return Stops.Asked;
 
 /// <summary>Named so that tests can start the real server.</summary>
 public partial class Program;

@@ -29,9 +29,9 @@ public sealed class CookApiTests : IDisposable
     [Fact]
     public async Task The_demo_household_has_five_dinners_of_its_own()
     {
-        var list = await _http.GetFromJsonAsync<List<CookLineDto>>("/api/cooks", Cancel);
+        var list = (await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners;
         Assert.Equal(5, list!.Count);
-        Assert.Equal(list.OrderBy(c => c.ServeAt), list);
+        Assert.Equal(list.OrderByDescending(c => c.ServeAt), list);
     }
 
     [Fact]
@@ -42,7 +42,7 @@ public sealed class CookApiTests : IDisposable
         var read = await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel);
         Assert.Equal(saved.Dish, read!.Dish);
         Assert.False(read.ModelMoved);
-        Assert.Contains((await _http.GetFromJsonAsync<List<CookLineDto>>("/api/cooks", Cancel))!, c => c.Id == id && c.Title == "Test dinner");
+        Assert.Contains((await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners, c => c.Id == id && c.Title == "Test dinner");
         var cook = await _http.GetFromJsonAsync<CookDocument>($"/api/cooks/{id}/cook.json", Cancel);
         Assert.Equal("chickpea", cook!.Ingredients[0].CatalogueId);
     }

@@ -16,6 +16,7 @@ public sealed class DataTests : IDisposable
 
     public void Dispose()
     {
+        _directory.Dispose();
         Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
         if (Directory.Exists(_directory.Path))
         {
@@ -28,21 +29,31 @@ public sealed class DataTests : IDisposable
         .AddInterceptors(new DurableConnection())
         .Options);
 
+    private const UnixFileMode OwnerOnly = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute;
+
     [Fact]
-    public void The_folder_belongs_to_its_owner_alone()
+    public void A_folder_made_here_is_its_owners_alone_and_one_that_was_there_keeps_its_rights()
     {
-        Directory.CreateDirectory(_directory.Path);
-        File.SetUnixFileMode(_directory.Path, (UnixFileMode)0b111_111_111);
-        _directory.Create();
-        Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute, File.GetUnixFileMode(_directory.Path));
+        _directory.Claim();
+        Assert.Equal(OwnerOnly, File.GetUnixFileMode(_directory.Path));
+        Assert.False(_directory.OpenToOthers);
+        var shared = _directory.Path + "-shared";
+        Directory.CreateDirectory(shared);
+        File.SetUnixFileMode(shared, (UnixFileMode)0b111_101_101);
+        using (var there = new DataDirectory(shared))
+        {
+            there.Claim();
+            Assert.Equal((UnixFileMode)0b111_101_101, File.GetUnixFileMode(shared));
+            Assert.True(there.OpenToOthers);
+        }
+
+        Directory.Delete(shared, recursive: true);
     }
 
     [Fact]
     public async Task Every_connection_is_durable_and_keeps_its_references()
     {
-        _directory.Create();
-        await using var db = Open();
-        await _directory.MigrateAsync(db, DateTimeOffset.UnixEpoch, Cancel);
+        await using var db = await Ready();
         await using var other = Open();
         foreach (var context in new[] { db, other })
         {
@@ -60,22 +71,86 @@ public sealed class DataTests : IDisposable
         }
     }
 
+    /// <summary>A database of this version in a folder that is claimed.</summary>
+    private async Task<KettleDb> Ready()
+    {
+        _directory.Claim();
+        var db = Open();
+        Assert.Null(await _directory.OpenAsync(db, DateTimeOffset.UnixEpoch, Cancel));
+        return db;
+    }
+
+    /// <summary>As it was before the last migration, with a pot in it.</summary>
+    private async Task Older()
+    {
+        await using var db = await Ready();
+        var migrations = db.Database.GetMigrations().ToList();
+        await db.GetInfrastructure().GetRequiredService<IMigrator>().MigrateAsync(migrations[^2], Cancel);
+        await db.Database.ExecuteSqlAsync($"INSERT INTO vessels (id, name, diameter_centimetres, brim_millilitres, position) VALUES ('a', 'kept', 20, 3000, 1)", Cancel);
+    }
+
     [Fact]
     public async Task A_database_with_something_to_lose_is_copied_before_it_is_migrated()
     {
-        _directory.Create();
+        await Older();
         await using var db = Open();
-        Assert.Null(await _directory.MigrateAsync(db, DateTimeOffset.UnixEpoch, Cancel));
-        db.Vessels.Add(new VesselRow { Id = "a", Name = "kept", DiameterCentimetres = 20, BrimMillilitres = 3000 });
-        await db.SaveChangesAsync(Cancel);
-        // As if a later version brought a migration that this database has not seen.
-        await db.Database.ExecuteSqlAsync($"DELETE FROM __EFMigrationsHistory WHERE MigrationId > (SELECT min(MigrationId) FROM __EFMigrationsHistory)", Cancel);
-        await db.Database.ExecuteSqlAsync($"UPDATE __EFMigrationsHistory SET MigrationId = '20000101000000_Earlier'", Cancel);
-        await db.Database.ExecuteSqlAsync($"DROP TABLE cook_events", Cancel);
-        var copy = await Assert.ThrowsAnyAsync<Exception>(() => _directory.MigrateAsync(db, DateTimeOffset.UnixEpoch, Cancel))
-            .ContinueWith(_ => Directory.GetFiles(_directory.Path, "before-*.db").Single(), Cancel);
-        await using var saved = new KettleDb(new DbContextOptionsBuilder<KettleDb>().UseSqlite($"Data Source={copy}").Options);
-        Assert.Equal("kept", (await saved.Vessels.SingleAsync(Cancel)).Name);
+        var copy = await _directory.OpenAsync(db, DateTimeOffset.UnixEpoch, Cancel);
+        Assert.NotNull(copy);
+        Assert.Empty(await db.Database.GetPendingMigrationsAsync(Cancel));
+        await using var saved = new Microsoft.Data.Sqlite.SqliteConnection($"Data Source={copy};Mode=ReadOnly");
+        await saved.OpenAsync(Cancel);
+        await using var command = saved.CreateCommand();
+        command.CommandText = "SELECT name FROM vessels";
+        Assert.Equal("kept", await command.ExecuteScalarAsync(Cancel));
+        Assert.Equal("kept", (await db.Vessels.SingleAsync(Cancel)).Name);
+    }
+
+    [Fact]
+    public async Task A_copy_that_was_broken_off_is_no_copy_and_is_cleared_away()
+    {
+        await Older();
+        var half = Path.Combine(_directory.Path, "before-half.db.partial");
+        await File.WriteAllTextAsync(half, "half a copy", Cancel);
+        await using var db = Open();
+        await _directory.OpenAsync(db, DateTimeOffset.UnixEpoch, Cancel);
+        Assert.False(File.Exists(half));
+        Assert.Single(Directory.GetFiles(_directory.Path, "before-*"));
+    }
+
+    /// <summary>Left behind by every kill within a third of a second of a start: the next start waited for it for ever.</summary>
+    [Fact]
+    public async Task What_a_process_left_that_was_ended_while_it_migrated_keeps_nobody_out()
+    {
+        await Older();
+        await using var db = Open();
+        await db.Database.ExecuteSqlRawAsync("""CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER PRIMARY KEY, "Timestamp" TEXT NOT NULL)""", Cancel);
+        await db.Database.ExecuteSqlRawAsync("""INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-11-24')""", Cancel);
+        Assert.NotNull(await _directory.OpenAsync(db, DateTimeOffset.UnixEpoch, Cancel).WaitAsync(TimeSpan.FromMinutes(2), Cancel));
+    }
+
+    [Fact]
+    public async Task Nothing_is_locked_where_nothing_is_to_be_migrated()
+    {
+        await using var db = await Ready();
+        await db.Database.ExecuteSqlRawAsync("""INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-11-24')""", Cancel);
+        Assert.Null(await _directory.OpenAsync(db, DateTimeOffset.UnixEpoch, Cancel).WaitAsync(TimeSpan.FromMinutes(2), Cancel));
+        Assert.Equal(1, await db.Database.SqlQuery<int>($"SELECT count(*) AS Value FROM __EFMigrationsLock").SingleAsync(Cancel));
+    }
+
+    [Fact]
+    public void A_folder_has_one_server_and_is_free_when_that_is_gone()
+    {
+        _directory.Claim();
+        using (var second = new DataDirectory(_directory.Path))
+        {
+            var fault = Assert.Throws<DataFaultException>(second.Claim);
+            Assert.Equal(DataFaultKind.InUse, fault.Kind);
+            Assert.Equal($"{Environment.ProcessId}", fault.Detail);
+        }
+
+        _directory.Dispose();
+        using var third = new DataDirectory(_directory.Path);
+        third.Claim();
     }
 
     [Fact]

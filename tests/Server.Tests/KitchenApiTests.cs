@@ -26,7 +26,7 @@ public sealed class KitchenApiTests : IDisposable
         var kitchen = await Kitchen();
         Assert.Equal(3, kitchen.Vessels.Count);
         Assert.Equal(_server.Clock.GetUtcNow(), kitchen.Now);
-        Assert.Empty((await _http.GetFromJsonAsync<List<CookLineDto>>("/api/cooks", Cancel))!);
+        Assert.Empty((await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners);
         // 22 cm: 380 cm², so a centimetre is 380 mL.
         Assert.Equal(380, kitchen.Vessels.Single(v => v.DiameterCentimetres == 22).MillilitresPerCentimetre);
     }
@@ -53,7 +53,7 @@ public sealed class KitchenApiTests : IDisposable
     {
         var added = await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("Copper", 20, 3200), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel);
         var copper = added!.Vessels.Single(v => v.Name == "Copper");
-        var changed = await (await _http.PutAsJsonAsync($"/api/kitchen/vessels/{copper.Id}", new VesselChange("Copper", 21, 3200), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel);
+        var changed = await (await _http.PutAsJsonAsync($"/api/kitchen/vessels/{copper.Id}", new VesselChange("Copper", 21, 3200, null, copper.Version), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel);
         Assert.Equal(21, changed!.Vessels.Single(v => v.Id == copper.Id).DiameterCentimetres);
         var drum = await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("Drum", 22, 6000, "electric"), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel);
         Assert.Equal("electric", drum!.Vessels.Single(v => v.Name == "Drum").Cooker);
@@ -62,10 +62,10 @@ public sealed class KitchenApiTests : IDisposable
         Assert.Equal((400, "request.out_of_range", "diameterCentimetres"), await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("Tank", 200, 3200), Cancel)).Problem());
         foreach (var vessel in changed.Vessels.Skip(1))
         {
-            (await _http.DeleteAsync($"/api/kitchen/vessels/{vessel.Id}", Cancel)).EnsureSuccessStatusCode();
+            (await _http.DeleteAsync($"/api/kitchen/vessels/{vessel.Id}?version={vessel.Version}", Cancel)).EnsureSuccessStatusCode();
         }
 
-        Assert.Equal((400, "kitchen.last_vessel", "vesselId"), await (await _http.DeleteAsync($"/api/kitchen/vessels/{changed.Vessels[0].Id}", Cancel)).Problem());
+        Assert.Equal((400, "kitchen.last_vessel", "vesselId"), await (await _http.DeleteAsync($"/api/kitchen/vessels/{changed.Vessels[0].Id}?version={changed.Vessels[0].Version}", Cancel)).Problem());
         Assert.Equal(404, (await (await _http.DeleteAsync("/api/kitchen/vessels/none", Cancel)).Problem()).Status);
     }
 }

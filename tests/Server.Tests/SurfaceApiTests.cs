@@ -130,7 +130,7 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal((400, "catalogue.unknown_pulse", "id"), await (await http.PutAsJsonAsync("/api/kitchen/shelf/pebble", new ShelfChange(100), Cancel)).Problem());
         var kitchen = (await (await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(250), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel))!;
         Assert.Contains(kitchen.Shelf, x => x is { Id: "adzuki", Grams: 250 });
-        kitchen = (await (await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(0), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel))!;
+        kitchen = (await (await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(0, 1), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel))!;
         Assert.DoesNotContain(kitchen.Shelf, x => x.Id == "adzuki");
     }
 

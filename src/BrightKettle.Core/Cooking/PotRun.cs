@@ -71,6 +71,9 @@ public sealed record PotRun(
     double JugGrams,
     double WorstLedgerError)
 {
+    /// <summary>It stalled because it went on for <see cref="WorkBudget.LongestCookHours"/>.</summary>
+    public bool IsEndless { get; init; }
+
     /// <summary>Each time the boil was reached, seconds.</summary>
     public IReadOnlyList<double> BoilsAt => [.. Happenings.Where(h => h.What == PotEvent.Boils).Select(h => h.Seconds)];
 

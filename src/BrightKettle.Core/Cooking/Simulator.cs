@@ -36,8 +36,8 @@ public sealed record RunOptions(bool Sample = false)
     internal bool Audit { get; init; }
 }
 
-/// <summary>Runs cooks on pots. The only place where cooking time is computed.</summary>
-public sealed class Simulator(ModelConstants constants)
+/// <summary>Runs cooks on pots. The only place where cooking time is computed, and so the place where work is counted.</summary>
+public sealed class Simulator
 {
     /// <summary>Names the equations; stored with each saved forecast.</summary>
     public const string ModelVersion = "4";
@@ -47,9 +47,27 @@ public sealed class Simulator(ModelConstants constants)
 
     private static readonly RunOptions Plain = new();
 
-    private readonly StepConstants _shared = new(constants);
+    /// <summary>Steps of a group between two looks at the budget: some tenths of a millisecond.</summary>
+    private const int StepsBetweenLooks = 256;
 
-    public ModelConstants Constants { get; } = constants;
+    private readonly StepConstants _shared;
+    private readonly WorkBudget _budget;
+
+    public Simulator(ModelConstants constants)
+        : this(constants, new StepConstants(constants), WorkBudget.Unlimited)
+    {
+    }
+
+    private Simulator(ModelConstants constants, StepConstants shared, WorkBudget budget) => (Constants, _shared, _budget) = (constants, shared, budget);
+
+    public ModelConstants Constants { get; }
+
+    /// <summary>The same simulator for one request: all that is run with it is paid from this budget.</summary>
+    public Simulator Within(WorkBudget budget) => new(Constants, _shared, budget);
+
+    /// <summary>For searches that place things without running pots: pays for so many tries from the same budget.</summary>
+    /// <inheritdoc cref="WorkBudget.Spend" path="/exception"/>
+    public void Spend(long steps) => _budget.Spend(steps);
 
     /// <summary>Runs every action in turn on one pot.</summary>
     /// <param name="cook">Valid by <see cref="CookRules"/>.</param>
@@ -57,6 +75,8 @@ public sealed class Simulator(ModelConstants constants)
 
     /// <summary>Runs many pots, up to sixteen side by side, on as many threads as there are; the answers do not depend on how many.</summary>
     /// <param name="jobs">Each cook valid by <see cref="CookRules"/>.</param>
+    /// <exception cref="OverBudgetException">The budget of <see cref="Within"/> is spent.</exception>
+    /// <exception cref="OperationCanceledException">The work was called off.</exception>
     public PotRun[] RunMany(IReadOnlyList<PotJob> jobs, RunOptions? options = null)
     {
         // Two pots take less time in eight lanes than one after the other; one alone does not.
@@ -70,7 +90,7 @@ public sealed class Simulator(ModelConstants constants)
         }
         else
         {
-            Parallel.ForEach(groups, group => RunGroup(jobs, scripts, group, options ?? Plain, runs, width));
+            SideBySide.For(groups.Count, i => RunGroup(jobs, scripts, groups[i], options ?? Plain, runs, width));
         }
 
         return runs;
@@ -155,9 +175,17 @@ public sealed class Simulator(ModelConstants constants)
         }
 
         var count = 0;
+        var unpaid = 0;
+        _budget.Spend(0);
         GroupStep<T>.Note(g);
         while (open != 0)
         {
+            if (++unpaid == StepsBetweenLooks)
+            {
+                _budget.Spend(StepsBetweenLooks * lanes.Length);
+                unpaid = 0;
+            }
+
             var attention = GroupStep<T>.Advance(g, ref count) & open;
             if (attention == 0)
             {
@@ -175,6 +203,7 @@ public sealed class Simulator(ModelConstants constants)
             GroupStep<T>.Note(g);
         }
 
+        _budget.Spend(unpaid * lanes.Length);
         for (var lane = 0; lane < lanes.Length; lane++)
         {
             runs[group.Jobs[lane]] = lanes[lane].Result;

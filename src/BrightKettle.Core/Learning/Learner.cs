@@ -30,6 +30,19 @@ public sealed class Learner(Simulator simulator)
             cook.BurnerPower ?? new(1, simulator.Constants.BurnerSpread));
     }
 
+    /// <summary>More looks than this in one evening, the latest of them, tell nothing that these do not.</summary>
+    private const int MostLooks = 240;
+
+    /// <summary>What tells something of bag, pot or burner; of the same look in the same minute the last.</summary>
+    private static List<Observation> Telling(IReadOnlyList<Observation> seen)
+    {
+        var telling = seen.Where(o => o is not Observation.VentClear and not Observation.CountedOut and not Observation.Probed and not Observation.Sticks and not Observation.Checked).ToList();
+        return telling.Count <= MostLooks ? telling :
+        [
+            .. telling.GroupBy(o => (o.GetType(), o.At.ToUnixTimeSeconds() / 60)).Select(same => same.Last()).OrderBy(o => o.At).TakeLast(MostLooks),
+        ];
+    }
+
     /// <param name="past">What was done, at its real times, with a serve at the moment up to which it is told.</param>
     /// <param name="seen">Observations that lie within it.</param>
     public Belief Learn(Cook past, IReadOnlyList<Observation> seen)
@@ -37,7 +50,7 @@ public sealed class Learner(Simulator simulator)
         ArgumentNullException.ThrowIfNull(past);
         ArgumentNullException.ThrowIfNull(seen);
         var prior = Prior(past);
-        var telling = seen.Where(o => o is not Observation.VentClear and not Observation.CountedOut and not Observation.Probed and not Observation.Sticks and not Observation.Checked).ToList();
+        var telling = Telling(seen);
         if (telling.Count == 0)
         {
             return prior;

@@ -37,6 +37,14 @@ public sealed class Forecaster(Simulator simulator)
             pots);
     }
 
+    /// <summary>The forecast of a cook that comes from elsewhere: one that would go on for ever is told so before many pots run through it.</summary>
+    /// <exception cref="OverBudgetException">The reference pot is not done with it after <see cref="WorkBudget.LongestCookHours"/>.</exception>
+    public Forecast RunForeign(Cook cook, bool meltingIsWelcome)
+    {
+        var reference = Reference(cook);
+        return reference.IsEndless ? throw new OverBudgetException(WorkLimit.SimulatedHours) : Run(cook, meltingIsWelcome, known: reference);
+    }
+
     /// <summary>The reference pot with its samples.</summary>
     public PotRun Reference(Cook cook) => simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
 

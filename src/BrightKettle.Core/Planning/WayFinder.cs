@@ -1,4 +1,5 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning.Hands;
 
@@ -30,13 +31,14 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     /// <summary>Every way, those that work first, the surest first among them.</summary>
     /// <param name="dish">Its method, cooker and soak are ignored, and a bowl above for the rice.</param>
     /// <param name="found">Told of each way as it is judged, with how many there are; from any thread.</param>
-    /// <exception cref="OperationCanceledException"><paramref name="cancel"/> was called off.</exception>
-    public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots, Action<WayOffer, int>? found = null, CancellationToken cancel = default)
+    /// <exception cref="OverBudgetException">The planner's simulator has a budget, and it is spent.</exception>
+    /// <exception cref="OperationCanceledException">The budget was called off.</exception>
+    public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots, Action<WayOffer, int>? found = null)
     {
         // The longest cooks first, so that no core waits for the last of them.
         var wishes = Wishes(dish).OrderByDescending(w => w.Method == Method.SlowCooker).ToList();
         var offers = new WayOffer[wishes.Count];
-        Parallel.For(0, wishes.Count, new ParallelOptions { CancellationToken = cancel, MaxDegreeOfParallelism = Environment.ProcessorCount }, i =>
+        SideBySide.For(wishes.Count, i =>
         {
             offers[i] = Offer(wishes[i], null, pots);
             found?.Invoke(offers[i], wishes.Count);

@@ -235,7 +235,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         var light = way.LightAt;
         var cook = (way with { FirstLook = light, LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : _search.Step, Order = Order.PulseAlone }).Build(dish);
         var ready = IndexOf(cook, Marks.Ready);
-        cook = cook with { Actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }] };
+        List<CookAction> actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }];
+        // What comes later has no time yet, so the cook starts with the first of what is left.
+        cook = cook with { Actions = actions, Starts = actions.Min(a => a.When.NotBefore ?? light) };
         var lit = IndexOf(cook, Marks.Light);
         return [.. RunAt(cook, _search, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null)];
     }

@@ -45,7 +45,7 @@ public sealed class Watch(Simulator simulator)
     public static CookFault? Check(Underway evening, Instant now)
     {
         ArgumentNullException.ThrowIfNull(evening);
-        return evening.ServedAt is null ? CookRules.Check(evening.AsOf(now, out _)) : null;
+        return CookRules.Check(evening.ServedAt is { } served ? Past(evening, served) : evening.AsOf(now, out _));
     }
 
     /// <param name="evening">Valid by <see cref="Check"/>.</param>

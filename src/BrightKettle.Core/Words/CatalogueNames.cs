@@ -1,5 +1,3 @@
-using System.Globalization;
-using System.Text;
 using BrightKettle.Core.Catalogue;
 
 namespace BrightKettle.Core.Words;
@@ -67,16 +65,7 @@ public sealed class CatalogueNames
     public static IReadOnlyList<string> WordsOf(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var folded = new StringBuilder(text.Length);
-        foreach (var c in text.Normalize(NormalizationForm.FormD))
-        {
-            if (char.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark)
-            {
-                folded.Append(char.IsLetterOrDigit(c) ? char.ToLowerInvariant(c) : ' ');
-            }
-        }
-
-        return folded.ToString().Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        return PlainText.Folded(text).Split(' ', StringSplitOptions.RemoveEmptyEntries);
     }
 
     /// <summary>All names in the text, in its order.</summary>

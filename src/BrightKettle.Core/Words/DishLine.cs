@@ -36,7 +36,7 @@ public sealed partial class DishLine(CatalogueNames names)
     public DishWish Read(string line)
     {
         ArgumentNullException.ThrowIfNull(line);
-        var text = line.Trim();
+        var text = PlainText.Of(line).Trim();
         var time = Time(ref text);
         var people = People(ref text);
         var noRice = Cut(ref text, NoRice());

@@ -8,11 +8,14 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
 {
     private const int MostLines = 120;
 
+    /// <summary>A line longer than this is read in pieces: nobody writes one amount or one step of so many letters, and no pattern has to go through more.</summary>
+    private const int LongestLine = 300;
+
     /// <summary>Pasted text: lines that begin with an amount are ingredients, the others are steps.</summary>
     public Notes Read(string text, double cupMillilitres)
     {
         ArgumentNullException.ThrowIfNull(text);
-        var lines = text.ReplaceLineEndings("\n").Split('\n').SelectMany(Sentences).Select(l => Bullet().Replace(l.Trim(), string.Empty)).Where(l => l.Length > 1).Take(MostLines).ToList();
+        var lines = PlainText.Of(text).ReplaceLineEndings("\n").Split('\n').SelectMany(Pieces).SelectMany(Sentences).Select(l => Bullet().Replace(l.Trim(), string.Empty)).Where(l => l.Length > 1).Take(MostLines).ToList();
         var amounts = lines.Where(IsAmount).ToList();
         var title = lines.FirstOrDefault(l => !IsAmount(l) && l.Length < 70 && ActOf(l) == "other" && People(l) is null && !Heading().IsMatch(l));
         return Of(title, lines.Select(People).FirstOrDefault(p => p is not null), amounts, lines.Where(l => !IsAmount(l) && l != title && !Heading().IsMatch(l) && (People(l) is null || ActOf(l) != "other")), cupMillilitres);
@@ -21,8 +24,8 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
     /// <summary>Notes whose ingredients and steps are told apart already, as in a schema.org Recipe.</summary>
     public Notes Of(string? title, int? people, IEnumerable<string> ingredients, IEnumerable<string> steps, double cupMillilitres)
     {
-        var amounts = ingredients.Take(MostLines).Select(l => Amount(l.Trim(), cupMillilitres)).ToList();
-        var all = steps.ToList();
+        var amounts = ingredients.SelectMany(l => Pieces(PlainText.Of(l))).Take(MostLines).Select(l => Amount(l.Trim(), cupMillilitres)).ToList();
+        var all = steps.SelectMany(l => Pieces(PlainText.Of(l))).Take(MostLines).ToList();
         var told = all.SelectMany(Sentences).SelectMany(s => NextAct().Split(s)).Select(s => s.Trim()).Where(s => s.Length > 1).Take(MostLines).Select(Step).ToList();
         foreach (var kind in new[] { "pulse", "rice" })
         {
@@ -43,6 +46,21 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
     }
 
     private static IEnumerable<string> Sentences(string line) => SentenceEnd().Split(line);
+
+    /// <summary>A long line, cut between two words where it has some.</summary>
+    private static IEnumerable<string> Pieces(string line)
+    {
+        var rest = line;
+        while (rest.Length > LongestLine)
+        {
+            var cut = rest.LastIndexOf(' ', LongestLine);
+            cut = cut > 0 ? cut : LongestLine;
+            yield return rest[..cut];
+            rest = rest[cut..].TrimStart();
+        }
+
+        yield return rest;
+    }
 
     private static bool IsAmount(string line) => (Numbers.At(line, out var rest) is not null && UnitOf(rest.TrimStart()) is not null && ActOf(line) == "other") || BareAmount().IsMatch(line);
 

@@ -43,11 +43,12 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
     {
         ArgumentNullException.ThrowIfNull(phrase);
         ArgumentNullException.ThrowIfNull(kitchen);
-        var text = phrase.Trim().ToLowerInvariant();
-        if (text.Length > MostLetters)
+        if (phrase.Length > MostLetters)
         {
             return [];
         }
+
+        var text = PlainText.Of(phrase).Trim().ToLowerInvariant();
 
         if (Slow().IsMatch(text))
         {

@@ -19,6 +19,7 @@ internal sealed class VesselConfiguration : IEntityTypeConfiguration<VesselRow>
     public void Configure(EntityTypeBuilder<VesselRow> builder)
     {
         builder.ToTable("vessels");
+        builder.Property(r => r.Version).IsConcurrencyToken().HasDefaultValue(1);
     }
 }
 
@@ -27,6 +28,7 @@ internal sealed class ShelfConfiguration : IEntityTypeConfiguration<ShelfRow>
     public void Configure(EntityTypeBuilder<ShelfRow> builder)
     {
         builder.ToTable("shelf");
+        builder.Property(r => r.Version).IsConcurrencyToken().HasDefaultValue(1);
     }
 }
 
@@ -35,6 +37,7 @@ internal sealed class BurnerConfiguration : IEntityTypeConfiguration<BurnerRow>
     public void Configure(EntityTypeBuilder<BurnerRow> builder)
     {
         builder.ToTable("burners");
+        builder.Property(r => r.Version).IsConcurrencyToken().HasDefaultValue(1);
     }
 }
 
@@ -46,5 +49,15 @@ internal sealed class PairedDeviceConfiguration : IEntityTypeConfiguration<Paire
         builder.Property(d => d.Id).ValueGeneratedNever();
         builder.Property(d => d.Name).HasMaxLength(60);
         builder.HasIndex(d => d.TokenHash).IsUnique();
+    }
+}
+
+internal sealed class PairingAttemptConfiguration : IEntityTypeConfiguration<PairingAttempt>
+{
+    public void Configure(EntityTypeBuilder<PairingAttempt> builder)
+    {
+        builder.ToTable("pairing_attempts");
+        builder.Property(a => a.From).HasMaxLength(60);
+        builder.Property(a => a.Code).HasMaxLength(40);
     }
 }

@@ -44,6 +44,13 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("INTEGER")
                         .HasColumnName("position");
 
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasDefaultValue(1)
+                        .HasColumnName("version");
+
                     b.HasKey("Id");
 
                     b.ToTable("burners", (string)null);
@@ -272,6 +279,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("TEXT")
                         .HasColumnName("id");
 
+                    b.Property<long>("LastSeenAt")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("last_seen_at");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasMaxLength(60)
@@ -295,6 +306,34 @@ namespace BrightKettle.Data.Migrations
                     b.ToTable("paired_devices", (string)null);
                 });
 
+            modelBuilder.Entity("BrightKettle.Data.Records.PairingAttempt", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("id");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("at");
+
+                    b.Property<string>("Code")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("TEXT")
+                        .HasColumnName("code");
+
+                    b.Property<string>("From")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("TEXT")
+                        .HasColumnName("from");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("pairing_attempts", (string)null);
+                });
+
             modelBuilder.Entity("BrightKettle.Data.Records.ShelfRow", b =>
                 {
                     b.Property<string>("Id")
@@ -304,6 +343,13 @@ namespace BrightKettle.Data.Migrations
                     b.Property<double>("Grams")
                         .HasColumnType("REAL")
                         .HasColumnName("grams");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasDefaultValue(1)
+                        .HasColumnName("version");
 
                     b.HasKey("Id");
 
@@ -336,6 +382,17 @@ namespace BrightKettle.Data.Migrations
                     b.Property<int>("Position")
                         .HasColumnType("INTEGER")
                         .HasColumnName("position");
+
+                    b.Property<bool>("Removed")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("removed");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasDefaultValue(1)
+                        .HasColumnName("version");
 
                     b.HasKey("Id");
 

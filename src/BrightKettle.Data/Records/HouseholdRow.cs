@@ -65,6 +65,12 @@ public sealed class VesselRow
 
     /// <summary>Sorted by this, then by name.</summary>
     public int Position { get; set; }
+
+    /// <summary>Gone from the kitchen's list, and kept for the dinners that use it.</summary>
+    public bool Removed { get; set; }
+
+    /// <summary>A change that knows an older one is a conflict.</summary>
+    public int Version { get; set; } = 1;
 }
 
 /// <summary>What is left of a pulse or a rice.</summary>
@@ -74,6 +80,9 @@ public sealed class ShelfRow
     public required string Id { get; init; }
 
     public double Grams { get; set; }
+
+    /// <summary>A change that knows an older one is a conflict.</summary>
+    public int Version { get; set; } = 1;
 }
 
 /// <summary>A burner of the household, by what reaches the pot.</summary>
@@ -91,4 +100,7 @@ public sealed class BurnerRow
     public bool Gas { get; set; }
 
     public int Position { get; set; }
+
+    /// <summary>A change that knows an older one is a conflict.</summary>
+    public int Version { get; set; } = 1;
 }

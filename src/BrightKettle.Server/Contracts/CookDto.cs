@@ -35,3 +35,8 @@ public sealed record CookDto(
     bool Deleted,
     bool Started,
     long Version);
+
+/// <summary>A page of kept dinners, the latest hour first.</summary>
+/// <param name="Next">To ask for the next page with; null on the last.</param>
+/// <param name="Count">Of all that are kept.</param>
+public sealed record CookPageDto(IReadOnlyList<CookLineDto> Dinners, Guid? Next, int Count);

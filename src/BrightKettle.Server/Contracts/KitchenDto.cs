@@ -4,6 +4,7 @@ namespace BrightKettle.Server.Contracts;
 /// <param name="Now">The server's time: pages ask nothing of the phone's clock.</param>
 /// <param name="NowLocal">The same on the kitchen's clock, as 2026-11-25T19:00.</param>
 /// <param name="StorageRule">cautious, uk, us, au_nz or ca.</param>
+/// <param name="RemovedVessels">Gone from the kitchen, and kept for the dinners that use them.</param>
 /// <param name="Version">To be sent back with a change.</param>
 public sealed record KitchenDto(
     string Name,
@@ -25,26 +26,33 @@ public sealed record KitchenDto(
     string StorageRule,
     int Version,
     IReadOnlyList<VesselDto> Vessels,
+    IReadOnlyList<VesselDto> RemovedVessels,
     IReadOnlyList<BurnerDto> Burners,
     IReadOnlyList<ShelfDto> Shelf,
     DateTimeOffset Now,
     string NowLocal);
 
-public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre, string? Cooker);
+/// <param name="Version">To be sent back with a change.</param>
+public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre, string? Cooker, int Version);
 
 /// <summary>What is left of a pulse or a rice.</summary>
-public sealed record ShelfDto(string Id, string Name, double Grams);
+/// <param name="Version">To be sent back with a change.</param>
+public sealed record ShelfDto(string Id, string Name, double Grams, int Version);
 
 /// <summary>What is left now, g; 0 takes it off the shelf.</summary>
-public sealed record ShelfChange(double Grams);
+/// <param name="Version">Of what was shown; 0 where nothing of it was on the shelf.</param>
+public sealed record ShelfChange(double Grams, int Version = 0);
 
-public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts, bool Gas);
+/// <param name="Version">To be sent back with a change.</param>
+public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts, bool Gas, int Version);
 
-public sealed record BurnerChange(bool Gas);
+/// <param name="Version">Of what was shown.</param>
+public sealed record BurnerChange(bool Gas, int Version = 0);
 
 /// <summary>A pot as it is entered.</summary>
 /// <param name="Cooker">weight, spring, electric or slow; null for a plain pot.</param>
-public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres, string? Cooker = null);
+/// <param name="Version">Of what was shown; ignored for a new pot.</param>
+public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres, string? Cooker = null, int Version = 0);
 
 /// <summary>The settings as they are entered. Times as 21:30.</summary>
 public sealed record KitchenChange(

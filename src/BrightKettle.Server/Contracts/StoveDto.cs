@@ -6,7 +6,7 @@ namespace BrightKettle.Server.Contracts;
 /// <param name="EventId">UUIDv7 made by the client; sent again, it changes nothing.</param>
 /// <param name="OccurredAt">When it was so, which may lie in the past.</param>
 /// <param name="BasedOn">The version that the page showed.</param>
-/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, later, came_out, sticks, checked, vent_clear, probed, chose, put_away or undo.</param>
+/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, later, came_out, sticks, checked, vent_clear, probed, chose, put_away, still_on or undo.</param>
 /// <param name="By">Which screen it was told on.</param>
 /// <param name="MomentId">For did.</param>
 /// <param name="Millilitres">For did (poured in), liquor, water and pour_off.</param>
@@ -50,7 +50,8 @@ public sealed record StoveReceipt(long Version, IReadOnlyList<EntryReceipt> Entr
 public sealed record EntryReceipt(Guid EventId, string? Code, string? Text);
 
 /// <summary>An evening at the stove in a list.</summary>
-public sealed record StoveLine(Guid Id, string Title, DateTimeOffset StartedAt, DateTimeOffset ServeAt, bool Served);
+/// <param name="SetAside">Nobody touched it for hours after its last moment.</param>
+public sealed record StoveLine(Guid Id, string Title, DateTimeOffset StartedAt, DateTimeOffset ServeAt, bool Served, bool SetAside);
 
 /// <summary>How an evening stands.</summary>
 /// <param name="Now">The server's clock.</param>
@@ -60,6 +61,9 @@ public sealed record StoveLine(Guid Id, string Title, DateTimeOffset StartedAt, 
 /// <param name="Changes">What the last entry changed.</param>
 /// <param name="ToppedUpMillilitres">All top-ups together.</param>
 /// <param name="LateMinutes">Table after the hour that was wanted; 0 when not.</param>
+/// <param name="Told">The latest of what was told; all of it stands in the record.</param>
+/// <param name="ToldCount">How much was told in all.</param>
+/// <param name="SetAsideFrom">Since when nobody is taken to stand at this stove; null while somebody is. All else is as it was then.</param>
 public sealed record StoveDto(
     Guid Id,
     string Title,
@@ -90,7 +94,9 @@ public sealed record StoveDto(
     IReadOnlyList<CautionDto> Cautions,
     AfterDto? After,
     string? Course,
-    SeriesDto? Series);
+    SeriesDto? Series,
+    int ToldCount,
+    DateTimeOffset? SetAsideFrom);
 
 public sealed record SpanOfTimeDto(DateTimeOffset Early, DateTimeOffset At, DateTimeOffset Late);
 

@@ -11,7 +11,6 @@ using BrightKettle.Server.Problems;
 using BrightKettle.Server.Stove;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
-using NodaTime;
 
 namespace BrightKettle.Server.Endpoints;
 
@@ -31,14 +30,42 @@ public static class CookEndpoints
         routes.MapPost("/api/cooks/{id:guid}/restoration", Restore);
     }
 
-    public static async Task<Ok<IReadOnlyList<CookLineDto>>> List(KettleDb db, CancellationToken cancel)
+    private const int PageLength = 50;
+    private const int LongestPage = 200;
+
+    /// <summary>Kept dinners, the latest hour first, a page at a time.</summary>
+    /// <param name="after">The last of the page before, as that page names it; null for the first page.</param>
+    /// <param name="take">1 to 200; 50 when it is not said.</param>
+    public static async Task<Results<Ok<CookPageDto>, ProblemHttpResult>> List(KettleDb db, CancellationToken cancel, Guid? after = null, int take = PageLength)
     {
-        var rows = await db.Cooks.AsNoTracking().Where(c => !c.Deleted).OrderBy(c => c.ServeAt).Take(500).ToListAsync(cancel);
-        return TypedResults.Ok<IReadOnlyList<CookLineDto>>([.. rows.Select(row =>
+        var checks = new FieldChecks();
+        take = (int)checks.Within(take, 1, LongestPage, "take");
+        if (checks.Any)
         {
-            var saved = SavedDinner.Read(row);
-            return new CookLineDto(row.Id, row.Title, saved.PulseName, saved.RiceName, row.ServeAt, saved.Summary, row.StartedAt is not null, row.FinishedAt is not null, row.Version);
-        })]);
+            return KettleProblems.Invalid(checks);
+        }
+
+        var kept = db.Cooks.AsNoTracking().Where(c => !c.Deleted);
+        var all = await kept.CountAsync(cancel);
+        if (after is { } id)
+        {
+            // The place is known by the row even when it was deleted meanwhile.
+            if (await db.Cooks.AsNoTracking().Where(c => c.Id == id).Select(c => (DateTimeOffset?)c.ServeAt).SingleOrDefaultAsync(cancel) is not { } from)
+            {
+                return KettleProblems.Missing();
+            }
+
+            kept = kept.Where(c => c.ServeAt < from || (c.ServeAt == from && c.Id.CompareTo(id) < 0));
+        }
+
+        var rows = await kept.OrderByDescending(c => c.ServeAt).ThenByDescending(c => c.Id).Take(take + 1).ToListAsync(cancel);
+        return TypedResults.Ok(new CookPageDto([.. rows.Take(take).Select(Line)], rows.Count > take ? rows[take - 1].Id : null, all));
+    }
+
+    private static CookLineDto Line(CookRow row)
+    {
+        var saved = SavedDinner.Read(row);
+        return new(row.Id, row.Title, saved.PulseName, saved.RiceName, row.ServeAt, saved.Summary, row.StartedAt is not null, row.FinishedAt is not null, row.Version);
     }
 
     public static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Get(Guid id, KettleDb db, CancellationToken cancel) =>
@@ -52,13 +79,13 @@ public static class CookEndpoints
             ? TypedResults.Ok(SavedDinner.Read(row).Cook)
             : KettleProblems.Missing();
 
-    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Save(
-        Guid id, CookChange change, KettleDb db, PulseCatalogue catalogue, Planner planner, TimeProvider clock, CancellationToken cancel) =>
-        Write(id, CookProjection.Saved, change, db, catalogue, planner, clock, cancel);
+    /// <summary>Keeps a new dinner; 409 when there is one of this id.</summary>
+    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Save(Guid id, CookChange change, KettleDb db, PlanDesk desk, TimeProvider clock, CancellationToken cancel) =>
+        Write(id, CookProjection.Saved, change, db, desk, clock, cancel);
 
-    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Change(
-        Guid id, CookChange change, KettleDb db, PulseCatalogue catalogue, Planner planner, TimeProvider clock, CancellationToken cancel) =>
-        Write(id, CookProjection.Changed, change, db, catalogue, planner, clock, cancel);
+    /// <summary>Changes a kept dinner that is neither deleted nor at the stove.</summary>
+    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Change(Guid id, CookChange change, KettleDb db, PlanDesk desk, TimeProvider clock, CancellationToken cancel) =>
+        Write(id, CookProjection.Changed, change, db, desk, clock, cancel);
 
     public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Delete(
         Guid id, CookMark mark, KettleDb db, TimeProvider clock, CancellationToken cancel) =>
@@ -69,51 +96,39 @@ public static class CookEndpoints
         Mark(id, CookProjection.Restored, mark, db, clock, cancel);
 
     private static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Write(
-        Guid id, string kind, CookChange change, KettleDb db, PulseCatalogue catalogue, Planner planner, TimeProvider clock, CancellationToken cancel)
+        Guid id, string kind, CookChange change, KettleDb db, PlanDesk desk, TimeProvider clock, CancellationToken cancel)
     {
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
         var checks = new FieldChecks();
         if (change.EventId == Guid.Empty)
         {
             checks.Add("request.event_id", "eventId");
         }
 
-        if (string.IsNullOrWhiteSpace(change.Title) || change.Title.Length > LongestTitle)
-        {
-            checks.Add("request.missing", "title");
-        }
-
-        if (change.Dish is null)
-        {
-            checks.Add("request.missing", "dish");
-            return KettleProblems.Invalid(checks);
-        }
+        checks.Text(change.Title, LongestTitle, "title");
 
         // A retry of what is written already must not be planned and refused anew when its hour has passed meanwhile.
-        if (await db.CookEvents.AsNoTracking().AnyAsync(e => e.Id == change.EventId, cancel))
+        if (await db.CookEvents.AsNoTracking().SingleOrDefaultAsync(e => e.Id == change.EventId, cancel) is { } written)
         {
-            return await Get(id, db, cancel);
+            return written.CookId == id && written.Kind == kind && change.Dish is not null && SavedDinner.Read(written).IsOf(change) ? await Get(id, db, cancel) : KettleProblems.IdTaken();
         }
 
-        if (kind == CookProjection.Changed && await db.Cooks.AsNoTracking().AnyAsync(c => c.Id == id && c.StartedAt != null, cancel))
+        if (await db.Cooks.AsNoTracking().AnyAsync(c => c.Id == id && c.StartedAt != null, cancel))
         {
-            return KettleProblems.Invalid("cook.under_way", "dish");
+            return KettleProblems.Conflict("cook.under_way");
         }
 
-        var dish = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(change.Dish, checks);
-        if (dish is null || checks.Any)
+        var asked = await desk.ReadAsync(change.Dish, cancel, checks);
+        if (asked.Dish is not { } dish || checks.Any)
         {
-            return KettleProblems.Invalid(checks);
+            return asked.Problem;
         }
 
-        var answer = planner.Plan(dish);
-        if (answer is PlanAnswer.Refused { Refusal: var refusal })
+        if (await desk.PlanAsync(asked) is not PlanAnswer.Planned { Plan: var plan })
         {
-            return KettleProblems.Refused(refusal, dish);
+            return KettleProblems.Refused(((PlanAnswer.Refused)await desk.PlanAsync(asked)).Refusal, dish);
         }
 
-        var plan = ((PlanAnswer.Planned)answer).Plan;
-        var saved = new SavedDinner(change.Title.Trim(), change.Dish, dish.Pulse.Said, dish.Rice?.Said, PlanMapper.Summary(plan), CookWriter.Write(plan.Cook));
+        var saved = SavedDinner.Of(change.Title.Trim(), change.Dish, plan);
         var happened = StoveEvents.Make(id, kind, change.EventId, change.OccurredAt, change.BasedOn, clock, saved.Json(), dish.Seed);
         return Answer(await new CookJournal(db).AppendAsync(happened, saved.Title, dish.ServeAt.ToDateTimeOffset(), cancel));
     }
@@ -138,10 +153,15 @@ public static class CookEndpoints
         return Answer(await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel));
     }
 
-    private static Results<Ok<CookDto>, ProblemHttpResult> Answer(Recorded recorded) => recorded switch
+    private static Results<Ok<CookDto>, ProblemHttpResult> Answer(Recorded recorded) => recorded is Recorded.Done done ? TypedResults.Ok(Dto(done.Cook)) : Refused(recorded);
+
+    /// <summary>Why an event of a cook was not written.</summary>
+    internal static ProblemHttpResult Refused(Recorded recorded) => recorded switch
     {
-        Recorded.Done done => TypedResults.Ok(Dto(done.Cook)),
         Recorded.Conflict conflict => KettleProblems.Conflict("cook.conflict", Dto(conflict.Cook)),
+        Recorded.Exists exists => KettleProblems.Conflict("cook.exists", Dto(exists.Cook)),
+        Recorded.Gone gone => KettleProblems.Conflict("cook.deleted", Dto(gone.Cook)),
+        Recorded.IdTaken => KettleProblems.IdTaken(),
         _ => KettleProblems.Missing(),
     };
 
@@ -168,11 +188,33 @@ public sealed record SavedDinner(string Title, DishDto Dish, string PulseName, s
 {
     private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web);
 
+    public static SavedDinner Of(string title, DishDto dish, Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return new(title, dish, plan.Dish.Pulse.Said, plan.Dish.Rice?.Said, PlanMapper.Summary(plan), CookWriter.Write(plan.Cook));
+    }
+
     public static SavedDinner Read(CookRow row)
     {
         ArgumentNullException.ThrowIfNull(row);
-        return JsonSerializer.Deserialize<SavedDinner>(row.Payload, Options)
-            ?? throw new InvalidOperationException($"The payload of cook {row.Id} is empty.");
+        return Read(row.Payload, row.Id);
+    }
+
+    /// <summary>What an event of saving or changing carries.</summary>
+    public static SavedDinner Read(CookEvent happened)
+    {
+        ArgumentNullException.ThrowIfNull(happened);
+        return Read(happened.Payload, happened.CookId);
+    }
+
+    private static SavedDinner Read(string payload, Guid id) =>
+        JsonSerializer.Deserialize<SavedDinner>(payload, Options) ?? throw new InvalidOperationException($"The payload of cook {id} is empty.");
+
+    /// <summary>Whether it was made from this request.</summary>
+    public bool IsOf(CookChange change)
+    {
+        ArgumentNullException.ThrowIfNull(change);
+        return Title == change.Title?.Trim() && JsonSerializer.Serialize(Dish, Options) == JsonSerializer.Serialize(change.Dish, Options);
     }
 
     public string Json() => JsonSerializer.Serialize(this, Options);

@@ -19,7 +19,7 @@ internal sealed class DishExtras(PulseCatalogue catalogue, double cupMillilitres
             return [];
         }
 
-        if (wishes.Count > Most || wishes.Select(w => w.ExtraId).Distinct().Count() != wishes.Count)
+        if (wishes.Count > Most || wishes.Any(w => w is null) || wishes.Select(w => w.ExtraId).Distinct().Count() != wishes.Count)
         {
             checks.Add("dish.extras", "extras");
             return [];

@@ -31,7 +31,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         ArgumentNullException.ThrowIfNull(checks);
         var pulse = catalogue.FindPulse(dto.PulseId ?? string.Empty) ?? checks.Refuse<Pulse>("catalogue.unknown_pulse", "pulseId");
         var rice = dto.RiceId is null ? null : catalogue.FindRice(dto.RiceId) ?? checks.Refuse<Rice>("catalogue.unknown_rice", "riceId");
-        var vessel = kitchen.Vessels.FirstOrDefault(v => v.Id == dto.VesselId) ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "vesselId");
+        var vessel = kitchen.Find(dto.VesselId) ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "vesselId");
         var burner = dto.BurnerId is null
             ? (kitchen.Burners.Count > 0 ? kitchen.Burners[0] : null)
             : kitchen.Burners.FirstOrDefault(b => b.Id == dto.BurnerId);
@@ -107,8 +107,9 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         var slow = method == Method.SlowCooker;
-        return kitchen.Vessels.FirstOrDefault(v => v.Id == dto.CookerId && v.Cooker is { } c && c.UnderPressure != slow)
-            ?? checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
+        return kitchen.Find(dto.CookerId) is { Cooker: { } c } named && c.UnderPressure != slow
+            ? named
+            : checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
     }
 
     public static Pull Pull(PullDto pull, string field, FieldChecks checks)
@@ -129,7 +130,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     {
         var list = new List<OtherPulse>();
         var wishes = dto.Others ?? [];
-        if (wishes.Count > MostOthers || wishes.Select(o => o.PulseId).Append(first.Id).Distinct().Count() != wishes.Count + 1)
+        if (wishes.Count > MostOthers || wishes.Any(o => o is null) || wishes.Select(o => o.PulseId).Append(first.Id).Distinct().Count() != wishes.Count + 1)
         {
             checks.Add("dish.others", "others");
             return list;
@@ -166,20 +167,23 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             return cooker is null || first is null ? checks.Refuse<CookVessel>("dish.bowl_above", "riceVesselId") : new(RiceBowl.For(cooker), first, Above: true);
         }
 
-        var pot = kitchen.Vessels.FirstOrDefault(v => v.Id == vesselId && v.Cooker is null && v.Id != pulses?.Id) ?? checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
+        var pot = kitchen.Find(vesselId) is { Cooker: null } own && own.Id != pulses?.Id ? own : checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
         var burner = kitchen.Burners.FirstOrDefault(b => b.Id != first?.Id) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
         return pot is null || burner is null ? null : new(pot, burner);
     }
 
+    /// <summary>More goings out than anybody's day has.</summary>
+    private const int MostAway = 8;
+
     private List<Interval> Away(IReadOnlyList<AwayDto>? spans, FieldChecks checks)
     {
         var list = new List<Interval>();
-        foreach (var span in (spans ?? []).Take(8))
+        foreach (var span in spans ?? [])
         {
-            if (ReadLocal(span.FromLocal) is not { } from || ReadLocal(span.ToLocal) is not { } to)
+            if (list.Count >= MostAway || span is null || ReadLocal(span.FromLocal) is not { } from || ReadLocal(span.ToLocal) is not { } to)
             {
                 checks.Add("request.time", "away");
-                continue;
+                return list;
             }
 
             var (leave, back) = (kitchen.Household.InstantOf(from), kitchen.Household.InstantOf(to));
@@ -282,6 +286,17 @@ public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWa
 {
     /// <summary>Ids of the burners with a flame of gas.</summary>
     public IReadOnlySet<string> GasBurners { get; init; } = new HashSet<string>();
+
+    /// <summary>Pots that are gone from the kitchen and kept for the dinners that use them.</summary>
+    public IReadOnlyList<Vessel> RemovedVessels { get; init; } = [];
+
+    /// <summary>By vessel, burner or shelf, and the id of the row.</summary>
+    public IReadOnlyDictionary<(string Kind, string Id), int> Versions { get; init; } = new Dictionary<(string, string), int>();
+
+    public int VersionOf(string kind, string id) => Versions.GetValueOrDefault((kind, id));
+
+    /// <summary>A pot that a dinner names: one of the kitchen, or one that is kept for it; null when there is none.</summary>
+    public Vessel? Find(string? id) => Vessels.Concat(RemovedVessels).FirstOrDefault(v => v.Id == id);
 
     /// <summary>Whether this burner, or the first where none is named, is gas.</summary>
     public bool IsGas(string? burnerId) => (burnerId ?? (Burners.Count > 0 ? Burners[0].Id : null)) is { } id && GasBurners.Contains(id);

@@ -5,6 +5,7 @@ using BrightKettle.Data;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
+using BrightKettle.Server.Hosting.Work;
 using BrightKettle.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
@@ -41,12 +42,12 @@ public static class KitchenEndpoints
         checks.Within(change.CupMillilitres, 150, 300, "cupMillilitres");
         checks.Within(change.HardnessMilligramsPerLitre, 0, 1000, "hardnessMilligramsPerLitre");
         checks.Within(change.SaltPercent, 0, 2, "saltPercent");
-        if (KitchenStore.SaltOf(change.Salt) is null)
+        if (KitchenStore.SaltOf(change.Salt ?? string.Empty) is null)
         {
             checks.Add("request.unknown_word", "salt");
         }
 
-        if (StorageRule.Find(change.StorageRule) is null)
+        if (StorageRule.Find(change.StorageRule ?? string.Empty) is null)
         {
             checks.Add("request.unknown_word", "storageRule");
         }
@@ -74,21 +75,31 @@ public static class KitchenEndpoints
         row.SoaksAt = soaksAt;
         row.Cautious = change.Cautious;
         row.HardnessMilligramsPerLitre = change.HardnessMilligramsPerLitre;
-        row.SaltSchool = change.Salt;
+        row.SaltSchool = change.Salt!;
         row.SaltPercent = change.SaltPercent;
         row.KeepsSoakWater = change.KeepsSoakWater;
         row.StirsAtJoin = change.StirsAtJoin;
-        row.StorageRule = change.StorageRule;
+        row.StorageRule = change.StorageRule!;
         row.Version++;
         await db.SaveChangesAsync(cancel);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
     }
+
+    /// <summary>More pots than any kitchen has: all ways of a dinner look at each of them.</summary>
+    private const int MostVessels = 60;
+
+    private const int LongestName = 60;
 
     public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> AddVessel(VesselChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
     {
         if (Check(change) is { } problem)
         {
             return problem;
+        }
+
+        if (await db.Vessels.CountAsync(v => !v.Removed, cancel) >= MostVessels)
+        {
+            return KettleProblems.Invalid("kitchen.too_many", "name");
         }
 
         var last = await db.Vessels.MaxAsync(v => (int?)v.Position, cancel) ?? 0;
@@ -101,8 +112,7 @@ public static class KitchenEndpoints
             CookerKind = change.Cooker,
             Position = last + 1,
         });
-        await db.SaveChangesAsync(cancel);
-        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+        return await SavedAsync(db, clock, cancel);
     }
 
     public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeVessel(string id, VesselChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
@@ -112,34 +122,63 @@ public static class KitchenEndpoints
             return problem;
         }
 
-        if (await db.Vessels.FindAsync([id], cancel) is not { } row)
+        if (await db.Vessels.SingleOrDefaultAsync(v => v.Id == id && !v.Removed, cancel) is not { } row)
         {
             return KettleProblems.Missing("kitchen.unknown_vessel");
+        }
+
+        if (change.Version != row.Version)
+        {
+            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
         }
 
         row.Name = change.Name.Trim();
         row.DiameterCentimetres = change.DiameterCentimetres;
         row.BrimMillilitres = change.BrimMillilitres;
         row.CookerKind = change.Cooker;
-        await db.SaveChangesAsync(cancel);
-        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+        row.Version++;
+        return await SavedAsync(db, clock, cancel);
     }
 
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> RemoveVessel(string id, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    /// <summary>Takes a pot from the list. Where dinners use it that are still to come, it asks first, and keeps it for them.</summary>
+    /// <param name="version">Of the pot, as it was shown.</param>
+    /// <param name="keep">Yes, it may go from the list; the dinners that use it keep it.</param>
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> RemoveVessel(string id, KettleDb db, TimeProvider clock, CancellationToken cancel, int version = 0, bool keep = false)
     {
-        if (await db.Vessels.FindAsync([id], cancel) is not { } row)
+        if (await db.Vessels.SingleOrDefaultAsync(v => v.Id == id && !v.Removed, cancel) is not { } row)
         {
             return KettleProblems.Missing("kitchen.unknown_vessel");
         }
 
-        if (await db.Vessels.CountAsync(cancel) == 1)
+        if (version != row.Version)
+        {
+            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
+        }
+
+        if (await db.Vessels.CountAsync(v => !v.Removed, cancel) == 1)
         {
             return KettleProblems.Invalid("kitchen.last_vessel", "vesselId");
         }
 
-        db.Vessels.Remove(row);
-        await db.SaveChangesAsync(cancel);
-        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+        var quoted = $"\"{id}\"";
+        var users = db.Cooks.Where(c => c.Payload.Contains(quoted));
+        var coming = await users.Where(c => !c.Deleted && c.FinishedAt == null).OrderBy(c => c.ServeAt).Select(c => c.Title).ToListAsync(cancel);
+        if (coming.Count > 0 && !keep)
+        {
+            return KettleProblems.Conflict("kitchen.vessel_in_use", new { dinners = coming.Take(WorkLimits.MostFaultsNamed), count = coming.Count });
+        }
+
+        if (await users.AnyAsync(cancel))
+        {
+            row.Removed = true;
+            row.Version++;
+        }
+        else
+        {
+            db.Vessels.Remove(row);
+        }
+
+        return await SavedAsync(db, clock, cancel);
     }
 
     /// <summary>Sets what is left of a pulse or a rice; 0 takes it off.</summary>
@@ -161,37 +200,49 @@ public static class KitchenEndpoints
             return KettleProblems.Invalid(checks);
         }
 
-        var row = await db.Shelf.FindAsync([id], cancel);
-        if (change.Grams == 0)
+        var row = await db.Shelf.SingleOrDefaultAsync(s => s.Id == id, cancel);
+        if (change.Version != (row?.Version ?? 0))
         {
-            if (row is not null)
-            {
-                db.Shelf.Remove(row);
-            }
+            return KettleProblems.Conflict("kitchen.stale", new { version = row?.Version ?? 0 });
         }
-        else if (row is null)
+
+        if (row is null && change.Grams > 0)
         {
             db.Shelf.Add(new ShelfRow { Id = id, Grams = change.Grams });
         }
-        else
+        else if (row is not null && change.Grams == 0)
+        {
+            db.Shelf.Remove(row);
+        }
+        else if (row is not null)
         {
             row.Grams = change.Grams;
+            row.Version++;
         }
 
-        await db.SaveChangesAsync(cancel);
-        return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
+        return await SavedAsync(db, clock, cancel);
     }
 
     /// <summary>Says whether a burner is a flame of gas.</summary>
     public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeBurner(string id, BurnerChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
     {
-        if (await db.Burners.FindAsync([id], cancel) is not { } row)
+        if (await db.Burners.SingleOrDefaultAsync(b => b.Id == id, cancel) is not { } row)
         {
             return KettleProblems.Missing("kitchen.unknown_burner");
         }
 
+        if (change.Version != row.Version)
+        {
+            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
+        }
+
         row.Gas = change.Gas;
-        (await db.Households.SingleAsync(cancel)).Version++;
+        row.Version++;
+        return await SavedAsync(db, clock, cancel);
+    }
+
+    private static async Task<Ok<KitchenDto>> SavedAsync(KettleDb db, TimeProvider clock, CancellationToken cancel)
+    {
         await db.SaveChangesAsync(cancel);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
     }
@@ -199,11 +250,7 @@ public static class KitchenEndpoints
     private static ProblemHttpResult? Check(VesselChange change)
     {
         var checks = new FieldChecks();
-        if (string.IsNullOrWhiteSpace(change.Name) || change.Name.Length > 60)
-        {
-            checks.Add("request.missing", "name");
-        }
-
+        checks.Text(change.Name, LongestName, "name");
         checks.Within(change.DiameterCentimetres, 10, 50, "diameterCentimetres");
         checks.Within(change.BrimMillilitres, 500, 40_000, "brimMillilitres");
         if (change.Cooker is not null && KitchenStore.KindOf(change.Cooker) is null)
@@ -248,10 +295,21 @@ public static class KitchenEndpoints
             row.StirsAtJoin,
             row.StorageRule,
             row.Version,
-            [.. state.Vessels.Select(v => new VesselDto(v.Id, v.Name, v.Diameter.Centimetres, v.Brim.Millilitres, Math.Round(v.HeightCentimetres, 1), Math.Round(v.AreaSquareCentimetres / 10) * 10, v.Cooker is { } c ? CookWriter.Word(c.Kind) : null))],
-            [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts, state.GasBurners.Contains(b.Id)))],
-            [.. state.ShelfGrams.Select(s => new ShelfDto(s.Key, PulseCatalogue.Shipped.FindPulse(s.Key)?.Said ?? PulseCatalogue.Shipped.FindRice(s.Key)?.Name ?? s.Key, s.Value)).OrderBy(s => s.Name, StringComparer.Ordinal)],
+            [.. state.Vessels.Select(v => Vessel(v, state))],
+            [.. state.RemovedVessels.Select(v => Vessel(v, state))],
+            [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts, state.GasBurners.Contains(b.Id), state.VersionOf("burner", b.Id)))],
+            [.. state.ShelfGrams.Select(s => new ShelfDto(s.Key, PulseCatalogue.Shipped.FindPulse(s.Key)?.Said ?? PulseCatalogue.Shipped.FindRice(s.Key)?.Name ?? s.Key, s.Value, state.VersionOf("shelf", s.Key))).OrderBy(s => s.Name, StringComparer.Ordinal)],
             now,
             DishMapper.Local(state.Household.LocalOf(Instant.FromDateTimeOffset(now))));
     }
+
+    private static VesselDto Vessel(Vessel v, KitchenState state) => new(
+        v.Id,
+        v.Name,
+        v.Diameter.Centimetres,
+        v.Brim.Millilitres,
+        Math.Round(v.HeightCentimetres, 1),
+        Math.Round(v.AreaSquareCentimetres / 10) * 10,
+        v.Cooker is { } c ? CookWriter.Word(c.Kind) : null,
+        state.VersionOf("vessel", v.Id));
 }

@@ -18,10 +18,12 @@ public static class KitchenStore
         var row = await db.Households.AsNoTracking().SingleAsync(cancel);
         var vessels = await db.Vessels.AsNoTracking().OrderBy(v => v.Position).ThenBy(v => v.Name).ToListAsync(cancel);
         var burners = await db.Burners.AsNoTracking().OrderBy(b => b.Position).ToListAsync(cancel);
-        var shelf = await db.Shelf.AsNoTracking().ToDictionaryAsync(s => s.Id, s => s.Grams, cancel);
-        return new(row, HouseholdOf(row), HouseWaysOf(row), vessels.ConvertAll(VesselOf), burners.ConvertAll(BurnerOf), shelf)
+        var shelf = await db.Shelf.AsNoTracking().ToListAsync(cancel);
+        return new(row, HouseholdOf(row), HouseWaysOf(row), [.. vessels.Where(v => !v.Removed).Select(VesselOf)], burners.ConvertAll(BurnerOf), shelf.ToDictionary(s => s.Id, s => s.Grams))
         {
             GasBurners = burners.Where(b => b.Gas).Select(b => b.Id).ToHashSet(),
+            RemovedVessels = [.. vessels.Where(v => v.Removed).Select(VesselOf)],
+            Versions = vessels.Select(v => (("vessel", v.Id), v.Version)).Concat(burners.Select(b => (("burner", b.Id), b.Version))).Concat(shelf.Select(s => (("shelf", s.Id), s.Version))).ToDictionary(v => v.Item1, v => v.Version),
         };
     }
 

@@ -1,7 +1,6 @@
-using System.Globalization;
-using System.Text;
+using BrightKettle.Core.Words;
 using BrightKettle.Server.Contracts;
-using FuzzySharp;
+using Quickenshtein;
 
 namespace BrightKettle.Server.Endpoints;
 
@@ -39,29 +38,23 @@ public static class NameSearch
             return 120;
         }
 
-        var words = name.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        var words = name.Split(' ');
         if (wanted.Split(' ').All(w => words.Any(n => n.StartsWith(w, StringComparison.Ordinal))))
         {
             return 110;
         }
 
-        var whole = Fuzz.TokenSortRatio(wanted, name);
-        var word = wanted.Length >= 4 ? words.Where(w => w.Length >= 4).Select(w => Fuzz.Ratio(wanted, w)).DefaultIfEmpty(0).Max() : 0;
+        var whole = Alike(Sorted(wanted), Sorted(name));
+        var word = wanted.Length >= 4 ? words.Where(w => w.Length >= 4).Select(w => Alike(wanted, w)).DefaultIfEmpty(0).Max() : 0;
         return Math.Max(whole, ((4 * word) + whole) / 5);
     }
 
-    /// <summary>Small letters without accents and marks.</summary>
-    private static string Fold(string text)
-    {
-        var folded = new StringBuilder(text.Length);
-        foreach (var c in text[..Math.Min(text.Length, MostAsked)].Normalize(NormalizationForm.FormD))
-        {
-            if (char.GetUnicodeCategory(c) != UnicodeCategory.NonSpacingMark)
-            {
-                folded.Append(char.IsLetterOrDigit(c) ? char.ToLowerInvariant(c) : ' ');
-            }
-        }
+    /// <summary>100 for the same, less for each letter that is wrong, missing or too many, by the longer of both.</summary>
+    private static int Alike(string one, string other) => 100 - (100 * Levenshtein.GetDistance(one, other) / Math.Max(1, Math.Max(one.Length, other.Length)));
 
-        return string.Join(' ', folded.ToString().Split(' ', StringSplitOptions.RemoveEmptyEntries));
-    }
+    /// <summary>The words in an order of their own, so that theirs does not matter.</summary>
+    private static string Sorted(string text) => string.Join(' ', text.Split(' ').Order(StringComparer.Ordinal));
+
+    private static string Fold(string text) =>
+        string.Join(' ', PlainText.Folded(text[..Math.Min(text.Length, MostAsked)]).Split(' ', StringSplitOptions.RemoveEmptyEntries));
 }

@@ -5,9 +5,9 @@ using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Words;
-using BrightKettle.Data;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
+using BrightKettle.Server.Hosting.Work;
 using BrightKettle.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
 using NodaTime;
@@ -20,8 +20,9 @@ public static class NotesEndpoint
     private const int MostLetters = 40_000;
 
     public static async Task<Results<Ok<NotesDto>, ProblemHttpResult>> Read(
-        NotesRequest request, KettleDb db, PulseCatalogue catalogue, NotesReader reader, NotesCheck check, Forecaster forecaster, TimeProvider clock, CancellationToken cancel)
+        NotesRequest request, PlanDesk desk, NotesReader reader, NotesCheck check, CancellationToken cancel)
     {
+        var catalogue = desk.Catalogue;
         if (string.IsNullOrWhiteSpace(request.Text) || request.Dish is null)
         {
             return KettleProblems.Invalid("request.missing", request.Dish is null ? "dish" : "text");
@@ -34,7 +35,7 @@ public static class NotesEndpoint
 
         var checks = new FieldChecks();
         var answers = Answers(request.Answers ?? new(), catalogue, checks);
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
+        var kitchen = await desk.KitchenAsync(cancel);
         var vessel = kitchen.Vessels.FirstOrDefault(v => v.Id == request.Dish.VesselId) ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "dish.vesselId");
         if (checks.Any || vessel is null)
         {
@@ -43,7 +44,6 @@ public static class NotesEndpoint
 
         var notes = NotesCook.Answered(RecipeReader.Read(request.Text, reader, kitchen.Row.CupMillilitres), answers, catalogue);
         var questions = check.Questions(notes).Where(q => !IsAnswered(q.Code, answers)).ToList();
-        var now = Instant.FromDateTimeOffset(clock.GetUtcNow());
         var complete = questions.Count == 0;
         return TypedResults.Ok(new NotesDto(
             notes.Title,
@@ -52,7 +52,7 @@ public static class NotesEndpoint
             [.. notes.Steps.Select(s => new NoteStepDto(s.Line, s.Act, s.Minutes?.Low, s.Minutes?.High, s.Whistles))],
             [.. questions.Select(Question)],
             [.. check.Doubts(notes).Select(d => new NoteDoubtDto(d.Code, WordSentences.Doubt(d)))],
-            complete ? Gives(notes, answers, catalogue, kitchen, vessel, forecaster, now) : null,
+            complete && Cook(notes, answers, catalogue, kitchen, vessel, desk.Now) is { } cook ? await GivesAsync(cook, kitchen, desk.Work) : null,
             complete ? Dish(notes, request.Dish, kitchen) : null));
     }
 
@@ -104,7 +104,8 @@ public static class NotesEndpoint
         return new(q.Code, text, unit, [.. q.Choices.Select(c => new NoteChoiceDto(c, WordSentences.Choice(c)))]);
     }
 
-    private static NotesGiveDto? Gives(Notes notes, NoteAnswers answers, PulseCatalogue catalogue, KitchenState kitchen, Vessel vessel, Forecaster forecaster, Instant now)
+    /// <summary>The notes as they stand, as a cook of this kitchen; null when they cannot be run here.</summary>
+    private static Cook? Cook(Notes notes, NoteAnswers answers, PulseCatalogue catalogue, KitchenState kitchen, Vessel vessel, Instant now)
     {
         var act = notes.Cooking?.Act;
         var cooker = act is "pressure" or "whistles"
@@ -117,13 +118,13 @@ public static class NotesEndpoint
 
         var home = kitchen.Household;
         var place = new CookKitchen(cooker, kitchen.Burners[0], home.AltitudeMetres, home.Room.Celsius) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre };
-        if (NotesCook.Of(notes, answers, catalogue, place, now) is not { } cook || CookRules.Check(cook) is not null)
-        {
-            return null;
-        }
+        return NotesCook.Of(notes, answers, catalogue, place, now) is { } cook && CookRules.Check(cook) is null ? cook : null;
+    }
 
-        var forecast = forecaster.Run(cook, meltingIsWelcome: true, picture: false);
-        var gates = Gates.Judge(cook, GateHouse.Of(home) with { Attended = null }, forecast.Reference);
+    private static async Task<NotesGiveDto> GivesAsync(Cook cook, KitchenState kitchen, RequestWork work)
+    {
+        var forecast = await work.RunAsync(WorkLength.Lengthy, simulator => new Forecaster(simulator).Run(cook, meltingIsWelcome: true, picture: false));
+        var gates = Gates.Judge(cook, GateHouse.Of(kitchen.Household) with { Attended = null }, forecast.Reference);
         return new(
             Told(cook, forecast),
             forecast.ShareTender,

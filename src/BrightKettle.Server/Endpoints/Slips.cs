@@ -1,7 +1,5 @@
 using System.Globalization;
-using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
-using BrightKettle.Data;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
 using BrightKettle.Server.Problems;
@@ -13,81 +11,75 @@ namespace BrightKettle.Server.Endpoints;
 /// <summary>What went otherwise than planned: the dish is changed as a cook would change it, planned again, and the difference told.</summary>
 public static class Slips
 {
-    public static async Task<Results<Ok<SlipAnswerDto>, ProblemHttpResult>> Mend(
-        SlipRequest request, KettleDb db, PulseCatalogue catalogue, PlanMemory plans, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<SlipAnswerDto>, ProblemHttpResult>> Mend(SlipRequest request, PlanDesk desk, CancellationToken cancel)
     {
-        if (request.Dish is null || request.Slip is null)
+        if (request.Slip is null)
         {
-            return KettleProblems.Invalid("request.missing", request.Dish is null ? "dish" : "slip");
+            return KettleProblems.Invalid("request.missing", "slip");
         }
 
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var now = Instant.FromDateTimeOffset(clock.GetUtcNow());
-        var checks = new FieldChecks();
-        var mapper = new DishMapper(catalogue, kitchen, now);
-        if (mapper.Map(request.Dish, checks) is not { } before)
+        var asked = await desk.ReadAsync(request.Dish, cancel);
+        if (asked.Dish is not { } before)
         {
-            return KettleProblems.Invalid(checks);
+            return asked.Problem;
         }
 
-        var wanted = Wanted(request, before, kitchen, checks).ToList();
+        var checks = asked.Checks;
+        var wanted = Wanted(request, before, asked.Kitchen, checks).ToList();
         if (checks.Any)
         {
             return KettleProblems.Invalid(checks);
         }
 
         // Starting late means that nothing is begun before then.
-        var from = request.Slip.Kind == "start_late" ? now + Duration.FromMinutes(request.Slip.Minutes ?? 0) : now;
-        PlanAnswer.Refused? refused = null;
-        Dish? first = null;
+        var from = request.Slip.Kind == "start_late" ? before.Now + Duration.FromMinutes(request.Slip.Minutes ?? 0) : before.Now;
+        (PlanAnswer.Refused Answer, Dish Dish)? refused = null;
         foreach (var atTheHour in new[] { true, false })
         {
             foreach (var (dto, note) in wanted)
             {
-                if (new DishMapper(catalogue, kitchen, from).Map(dto, checks) is not { } dish)
+                var changed = desk.Map(dto, asked.Kitchen, from, checks);
+                if (changed.Dish is null)
                 {
-                    return KettleProblems.Invalid(checks);
+                    return changed.Problem;
                 }
 
-                var (asked, found) = atTheHour ? (dto, plans.Plan(dto, dish, kitchen)) : Nearest(dto, dish, kitchen, plans);
+                var (taken, found) = atTheHour ? (changed, await desk.PlanAsync(changed)) : await NearestAsync(changed, desk);
                 if (found is PlanAnswer.Planned { Plan: var after })
                 {
-                    var differences = plans.Plan(request.Dish, before, kitchen) is PlanAnswer.Planned { Plan: var old } ? PlanDifference.Between(old, after) : [];
-                    return TypedResults.Ok(new SlipAnswerDto(
-                        asked, note, PlanMapper.Map(after, asked.People, kitchen.Row.CupMillilitres), DifferenceSentences.For(differences)));
+                    var differences = await desk.PlanAsync(asked) is PlanAnswer.Planned { Plan: var old } ? PlanDifference.Between(old, after) : [];
+                    return TypedResults.Ok(new SlipAnswerDto(taken.Asked, note, PlanDesk.Dto(after, taken), DifferenceSentences.For(differences)));
                 }
 
-                refused ??= (PlanAnswer.Refused)found;
-                first ??= dish;
+                refused ??= ((PlanAnswer.Refused)found, changed.Dish);
             }
         }
 
-        return KettleProblems.Refused(refused!.Refusal, first!);
+        return KettleProblems.Refused(refused!.Value.Answer.Refusal, refused.Value.Dish);
     }
 
     /// <summary>The dish, or the first offer that makes it possible: a bigger pot, or a later hour.</summary>
-    private static (DishDto Asked, PlanAnswer Answer) Nearest(DishDto dto, Dish dish, KitchenState kitchen, PlanMemory plans)
+    private static async Task<(AskedDish Asked, PlanAnswer Answer)> NearestAsync(AskedDish asked, PlanDesk desk)
     {
-        var answer = plans.Plan(dto, dish, kitchen);
-        if (answer is not PlanAnswer.Refused { Refusal.Alternatives: var offers })
+        var answer = await desk.PlanAsync(asked);
+        var dish = asked.Dish!;
+        foreach (var offer in answer is PlanAnswer.Refused { Refusal.Alternatives: var offers } ? offers : [])
         {
-            return (dto, answer);
-        }
-
-        foreach (var offer in offers)
-        {
-            switch (offer)
+            AskedDish? nearest = offer switch
             {
-                case { Kind: "serve_at", Soak: null, ServeAt: { } at }:
-                    var moved = dto with { ServeAtLocal = DishMapper.Local(dish.Household.LocalOf(at)) };
-                    return (moved, plans.Plan(moved, dish with { ServeAt = at }, kitchen));
-                case { Kind: "vessel", VesselId: { } id }:
-                    var bigger = dto with { VesselId = id };
-                    return (bigger, plans.Plan(bigger, dish with { Vessel = kitchen.Vessels.First(v => v.Id == id) }, kitchen));
+                { Kind: "serve_at", Soak: null, ServeAt: { } at } =>
+                    asked with { Asked = asked.Asked with { ServeAtLocal = DishMapper.Local(dish.Household.LocalOf(at)) }, Dish = dish with { ServeAt = at } },
+                { Kind: "vessel", VesselId: { } id } =>
+                    asked with { Asked = asked.Asked with { VesselId = id }, Dish = dish with { Vessel = asked.Kitchen.Vessels.First(v => v.Id == id) } },
+                _ => null,
+            };
+            if (nearest is not null)
+            {
+                return (nearest, await desk.PlanAsync(nearest));
             }
         }
 
-        return (dto, answer);
+        return (asked, answer);
     }
 
     /// <summary>What a cook would try, in this order; the first that can be had is taken.</summary>

@@ -1,13 +1,10 @@
 using System.Net.ServerSentEvents;
-using System.Runtime.CompilerServices;
-using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
-using BrightKettle.Core.Stove;
 using BrightKettle.Data;
 using BrightKettle.Data.Events;
-using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Formats;
+using BrightKettle.Server.Hosting;
+using BrightKettle.Server.Hosting.Work;
 using BrightKettle.Server.Problems;
 using BrightKettle.Server.Stove;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -33,15 +30,19 @@ public static class StoveEndpoints
         routes.MapPost("/api/stove/{id:guid}/finish", Finish);
     }
 
+    private const int MostEvenings = 20;
+
     /// <summary>Evenings that are not closed, the latest first.</summary>
-    public static async Task<Ok<IReadOnlyList<StoveLine>>> List(KettleDb db, PulseCatalogue catalogue, CancellationToken cancel)
+    public static async Task<Ok<IReadOnlyList<StoveLine>>> List(KettleDb db, StoveDesk desk, CancellationToken cancel)
     {
-        var rows = await db.Cooks.AsNoTracking().Where(c => !c.Deleted && c.StartedAt != null && c.FinishedAt == null).OrderByDescending(c => c.StartedAt).Take(20).ToListAsync(cancel);
+        var rows = await db.Cooks.AsNoTracking().Where(c => !c.Deleted && c.StartedAt != null && c.FinishedAt == null).OrderByDescending(c => c.StartedAt).Take(MostEvenings).Select(c => c.Id).ToListAsync(cancel);
         var lines = new List<StoveLine>();
-        foreach (var row in rows)
+        foreach (var id in rows)
         {
-            var stored = await StoredEvening.ReadAsync(db, catalogue, row.Id, cancel);
-            lines.Add(new(row.Id, row.Title, row.StartedAt!.Value, row.ServeAt, stored?.Evening.ServedAt is not null));
+            if (await desk.ReadAsync(db, id, cancel) is { Row: var row } stored)
+            {
+                lines.Add(new(row.Id, row.Title, row.StartedAt!.Value, row.ServeAt, stored.Evening.ServedAt is not null, desk.IsSetAside(stored)));
+            }
         }
 
         return TypedResults.Ok<IReadOnlyList<StoveLine>>(lines);
@@ -49,7 +50,7 @@ public static class StoveEndpoints
 
     /// <summary>Takes a kept dinner to the stove, as it was planned when it was kept; started twice, it is started once.</summary>
     public static async Task<Results<Ok<StoveDto>, ProblemHttpResult>> Start(
-        Guid id, StoveStart start, KettleDb db, PulseCatalogue catalogue, Planner planner, StoveDesk desk, StoveBell bell, TimeProvider clock, CancellationToken cancel)
+        Guid id, StoveStart start, KettleDb db, PlanDesk plans, StoveDesk desk, StoveBell bell, TimeProvider clock, CancellationToken cancel)
     {
         if (start.EventId == Guid.Empty)
         {
@@ -64,14 +65,13 @@ public static class StoveEndpoints
         if (row.StartedAt is null)
         {
             var saved = SavedDinner.Read(row);
-            var kitchen = await KitchenStore.ReadAsync(db, cancel);
-            var checks = new FieldChecks();
-            if (new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(row.ChangedAt)).Map(saved.Dish, checks) is not { } dish || checks.Any)
+            var asked = plans.Map(saved.Dish, await plans.KitchenAsync(cancel), Instant.FromDateTimeOffset(row.ChangedAt), new());
+            if (asked.Dish is not { } dish)
             {
-                return KettleProblems.Invalid(checks);
+                return asked.Problem;
             }
 
-            var answer = planner.Plan(dish);
+            var answer = await plans.PlanAsync(asked);
             if (answer is PlanAnswer.Refused { Refusal: var refusal })
             {
                 return KettleProblems.Refused(refusal, dish);
@@ -79,46 +79,51 @@ public static class StoveEndpoints
 
             var plan = ((PlanAnswer.Planned)answer).Plan;
             var happened = StoveEvents.Make(id, CookProjection.Started, start.EventId, start.OccurredAt, start.BasedOn, clock, StartedCook.Of(row.Title, saved.Dish, plan).Json(), dish.Seed);
-            switch (await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel))
+            var recorded = await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel);
+            // Somebody else started it meanwhile: it is started.
+            if (recorded is not Recorded.Done and not Recorded.Conflict { Cook.StartedAt: not null })
             {
-                case Recorded.Conflict { Cook.StartedAt: null } conflict:
-                    return KettleProblems.Conflict("cook.conflict", new { version = conflict.Cook.Version });
-                case Recorded.Missing:
-                    return KettleProblems.Missing();
+                return CookEndpoints.Refused(recorded);
             }
 
             bell.Ring(id);
         }
 
-        return await Get(id, db, desk, cancel);
+        return await Get(id, db, plans, desk, cancel);
     }
 
-    public static async Task<Results<Ok<StoveDto>, ProblemHttpResult>> Get(Guid id, KettleDb db, StoveDesk desk, CancellationToken cancel) =>
-        await desk.StateAsync(db, id, cancel) is { } state ? TypedResults.Ok(state) : KettleProblems.Missing("stove.missing");
+    public static async Task<Results<Ok<StoveDto>, ProblemHttpResult>> Get(Guid id, KettleDb db, PlanDesk plans, StoveDesk desk, CancellationToken cancel) =>
+        await desk.StateAsync(db, id, plans.Work, cancel) is { } state ? TypedResults.Ok(state) : KettleProblems.Missing("stove.missing");
 
     /// <summary>The state as it changes, and each minute. Ids are the stored sequences; a page that comes back gets the state as it is now.</summary>
     public static async Task<Results<ServerSentEventsResult<StoveDto>, ProblemHttpResult>> Follow(
-        Guid id, IServiceScopeFactory scopes, KettleDb db, StoveDesk desk, StoveBell bell, IHostApplicationLifetime life, CancellationToken cancel)
+        Guid id, IServiceScopeFactory scopes, KettleDb db, PlanDesk plans, StoveDesk desk, StoveBell bell, OpenStreams streams, IHostApplicationLifetime life, CancellationToken cancel)
     {
-        if (await desk.StateAsync(db, id, cancel) is null)
+        if (await desk.StateAsync(db, id, plans.Work, cancel) is null)
         {
             return KettleProblems.Missing("stove.missing");
         }
 
-        return TypedResults.ServerSentEvents(States(id, scopes, desk, bell, life.ApplicationStopping, cancel));
+        return streams.Open(plans.Work.Who, cancel, life.ApplicationStopping) is { } stream
+            ? TypedResults.ServerSentEvents(States(id, scopes, plans.Work, desk, bell, stream))
+            : KettleProblems.Busy("stream.too_many");
     }
 
-    private static async IAsyncEnumerable<SseItem<StoveDto>> States(
-        Guid id, IServiceScopeFactory scopes, StoveDesk desk, StoveBell bell, CancellationToken stopping, [EnumeratorCancellation] CancellationToken cancel)
+    private static async IAsyncEnumerable<SseItem<StoveDto>> States(Guid id, IServiceScopeFactory scopes, RequestWork work, StoveDesk desk, StoveBell bell, StreamPlace stream)
     {
-        using var either = CancellationTokenSource.CreateLinkedTokenSource(cancel, stopping);
-        while (!either.IsCancellationRequested)
+        using var open = stream;
+        while (!stream.Ended.IsCancellationRequested)
         {
             var (heard, minuteEnds) = (bell.Listen(id), bell.MinuteEnds());
             StoveDto? state;
-            await using (var scope = scopes.CreateAsyncScope())
+            try
             {
-                state = await desk.StateAsync(scope.ServiceProvider.GetRequiredService<KettleDb>(), id, either.Token);
+                await using var scope = scopes.CreateAsyncScope();
+                state = await desk.StateAsync(scope.ServiceProvider.GetRequiredService<KettleDb>(), id, work, stream.Ended);
+            }
+            catch (OperationCanceledException) when (stream.Ended.IsCancellationRequested)
+            {
+                yield break;
             }
 
             if (state is null)
@@ -129,9 +134,9 @@ public static class StoveEndpoints
             yield return new SseItem<StoveDto>(state, "state") { EventId = state.Version.ToString(System.Globalization.CultureInfo.InvariantCulture), ReconnectionInterval = TimeSpan.FromSeconds(2) };
             try
             {
-                await bell.WaitAsync(heard, minuteEnds, either.Token);
+                await bell.WaitAsync(heard, minuteEnds, stream.Ended);
             }
-            catch (OperationCanceledException) when (either.IsCancellationRequested)
+            catch (OperationCanceledException) when (stream.Ended.IsCancellationRequested)
             {
                 yield break;
             }
@@ -140,29 +145,32 @@ public static class StoveEndpoints
 
     /// <summary>Entries in their order; each is stored or refused by itself, and what is confirmed is on the disk.</summary>
     public static async Task<Results<Ok<StoveReceipt>, ProblemHttpResult>> Tell(
-        Guid id, StoveEntries told, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, StoveBell bell, TimeProvider clock, CancellationToken cancel)
+        Guid id, StoveEntries told, KettleDb db, PlanDesk plans, StoveDesk desk, StoveBell bell, TimeProvider clock, CancellationToken cancel)
     {
-        if (told.Entries is not { Count: > 0 and <= StoveTeller.MostAtOnce })
+        if (told.Entries is not { Count: > 0 and <= StoveTeller.MostAtOnce } || told.Entries.Any(e => e is null))
         {
             return KettleProblems.Invalid("stove.entries", "entries");
         }
 
-        if (await StoredEvening.ReadAsync(db, catalogue, id, cancel) is not { } stored)
+        if (await desk.ReadAsync(db, id, cancel) is not { } stored)
         {
             return KettleProblems.Missing("stove.missing");
         }
 
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var (events, receipts) = new StoveTeller(catalogue, desk, kitchen, clock).Read(stored, told.Entries);
+        var kitchen = await plans.KitchenAsync(cancel);
+        var ids = told.Entries.Select(e => e.EventId).Distinct().ToList();
+        var elsewhere = (await db.CookEvents.AsNoTracking().Where(e => ids.Contains(e.Id) && (e.CookId != id || (e.Kind != CookProjection.Told && e.Kind != CookProjection.Undone))).Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
+        var (events, receipts) = await plans.Work.RunAsync(WorkLength.Quick, simulator => new StoveTeller(plans.Catalogue, desk, kitchen, simulator, clock).Read(stored, told.Entries, elsewhere));
         var version = stored.Row.Version;
         if (events.Count > 0)
         {
-            if (await new CookJournal(db).TellAsync(id, events, cancel) is not { } row)
+            if (await new CookJournal(db).TellAsync(id, events, ToldPayload.TellTheSame, cancel) is not { } written)
             {
                 return KettleProblems.Missing("stove.missing");
             }
 
-            version = row.Version;
+            receipts = [.. receipts.Select(r => written.Taken.Contains(r.EventId) ? r with { Code = "stove.id_taken", Text = Sentences.For("stove.id_taken") } : r)];
+            version = written.Cook.Version;
             bell.Ring(id);
         }
 
@@ -170,24 +178,22 @@ public static class StoveEndpoints
     }
 
     /// <summary>All that was told, as it is stored, with nothing worked out from it.</summary>
-    public static async Task<Results<Ok<IReadOnlyList<ToldDto>>, ProblemHttpResult>> Record(Guid id, KettleDb db, PulseCatalogue catalogue, CancellationToken cancel) =>
-        await StoredEvening.ReadAsync(db, catalogue, id, cancel) is { } stored
+    public static async Task<Results<Ok<IReadOnlyList<ToldDto>>, ProblemHttpResult>> Record(Guid id, KettleDb db, StoveDesk desk, CancellationToken cancel) =>
+        await desk.ReadAsync(db, id, cancel) is { } stored
             ? TypedResults.Ok<IReadOnlyList<ToldDto>>([.. stored.Told.Select(t => new ToldDto(t.Entry, t.RecordedAt, t.Undone, null))])
             : KettleProblems.Missing("stove.missing");
 
     /// <summary>What can be done when the table is in danger, the quickest first.</summary>
-    public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Late(
-        Guid id, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel) =>
-        Answer(id, null, null, null, db, catalogue, desk, cancel);
+    public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Late(Guid id, KettleDb db, PlanDesk plans, StoveDesk desk, CancellationToken cancel) =>
+        Answer(id, null, null, null, db, plans, desk, cancel);
 
     /// <summary>What a look under a lid that is locked, or is to be locked next, costs; empty where no lid is in the way.</summary>
-    public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Look(
-        Guid id, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel) =>
-        Answer(id, StoveDesk.Look, null, null, db, catalogue, desk, cancel);
+    public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Look(Guid id, KettleDb db, PlanDesk plans, StoveDesk desk, CancellationToken cancel) =>
+        Answer(id, StoveDesk.Look, null, null, db, plans, desk, cancel);
 
     /// <summary>What can be done about what is seen, the best first.</summary>
     public static Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Help(
-        Guid id, StoveTrouble seen, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel)
+        Guid id, StoveTrouble seen, KettleDb db, PlanDesk plans, StoveDesk desk, CancellationToken cancel)
     {
         var checks = new FieldChecks();
         if (StoveTeller.TroubleOf(seen.Trouble) is null)
@@ -207,19 +213,25 @@ public static class StoveEndpoints
 
         return checks.Any
             ? Task.FromResult<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>>(KettleProblems.Invalid(checks))
-            : Answer(id, seen.Trouble, seen.Minutes, seen.Percent, db, catalogue, desk, cancel);
+            : Answer(id, seen.Trouble, seen.Minutes, seen.Percent, db, plans, desk, cancel);
     }
 
     private static async Task<Results<Ok<IReadOnlyList<StoveAnswerDto>>, ProblemHttpResult>> Answer(
-        Guid id, string? about, double? minutes, double? percent, KettleDb db, PulseCatalogue catalogue, StoveDesk desk, CancellationToken cancel)
+        Guid id, string? about, double? minutes, double? percent, KettleDb db, PlanDesk plans, StoveDesk desk, CancellationToken cancel)
     {
-        if (await StoredEvening.ReadAsync(db, catalogue, id, cancel) is not { } stored)
+        if (await desk.ReadAsync(db, id, cancel) is not { } stored)
         {
             return KettleProblems.Missing("stove.missing");
         }
 
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var (now, answers) = desk.Answers(stored, kitchen, about, minutes, percent);
+        // Nobody stands at this stove: there is nothing to be done there.
+        if (desk.IsSetAside(stored))
+        {
+            return TypedResults.Ok<IReadOnlyList<StoveAnswerDto>>([]);
+        }
+
+        var kitchen = await plans.KitchenAsync(cancel);
+        var (now, answers) = await plans.Work.RunAsync(WorkLength.Quick, simulator => desk.Answers(stored, kitchen, about, minutes, percent, simulator));
         return TypedResults.Ok<IReadOnlyList<StoveAnswerDto>>([.. answers.Select(a => StoveSentences.For(a, now))]);
     }
 
@@ -233,12 +245,17 @@ public static class StoveEndpoints
         }
 
         var happened = StoveEvents.Make(id, CookProjection.Finished, mark.EventId, mark.OccurredAt, mark.BasedOn, clock, string.Empty, 0);
-        if (await new CookJournal(db).TellAsync(id, [happened], cancel) is not { } row)
+        if (await new CookJournal(db).TellAsync(id, [happened], static (_, _) => true, cancel) is not { } written)
         {
             return KettleProblems.Missing("stove.missing");
         }
 
+        if (written.Taken.Count > 0)
+        {
+            return KettleProblems.IdTaken();
+        }
+
         bell.Ring(id);
-        return TypedResults.Ok(new StoveReceipt(row.Version, []));
+        return TypedResults.Ok(new StoveReceipt(written.Cook.Version, []));
     }
 }

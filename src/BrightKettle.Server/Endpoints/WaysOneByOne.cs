@@ -1,13 +1,13 @@
 using System.Text.Json;
 using System.Threading.Channels;
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
-using BrightKettle.Data;
 using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Hosting.Work;
 using BrightKettle.Server.Problems;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
-using NodaTime;
 
 namespace BrightKettle.Server.Endpoints;
 
@@ -16,52 +16,44 @@ public static class WaysOneByOne
 {
     private static readonly byte[] NewLine = [(byte)'\n'];
 
-    public static async Task<IResult> Run(
-        DishDto dish, KettleDb db, PulseCatalogue catalogue, WayFinder finder, TimeProvider clock, IOptions<JsonOptions> json, CancellationToken cancel)
+    public static async Task<IResult> Run(DishDto dish, PlanDesk desk, IOptions<JsonOptions> json, CancellationToken cancel)
     {
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var checks = new FieldChecks();
-        if (new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(dish, checks) is not { } wanted)
+        var asked = await desk.ReadAsync(dish, cancel);
+        if (asked.Dish is not { } wanted)
         {
-            return KettleProblems.Invalid(checks);
+            return asked.Problem;
         }
 
-        return TypedResults.Stream(body => Write(body, wanted, catalogue, finder, json.Value.SerializerOptions, cancel), "application/x-ndjson");
+        var lines = Channel.CreateUnbounded<WayEventDto>();
+        var judging = desk.Work.RunAsync(WorkLength.Lengthy, simulator => Judge(wanted, simulator, desk.Catalogue, lines.Writer));
+        // Before the first line an error can still be an answer of its own; the lines end with the work, however it ended.
+        _ = judging.ContinueWith(ended => lines.Writer.TryComplete(ended.Exception?.InnerException), CancellationToken.None, TaskContinuationOptions.ExecuteSynchronously, TaskScheduler.Default);
+        await lines.Reader.WaitToReadAsync(cancel);
+        return TypedResults.Stream(body => Write(body, lines.Reader, json.Value.SerializerOptions, cancel), "application/x-ndjson");
     }
 
-    private static async Task Write(Stream body, Dish dish, PulseCatalogue catalogue, WayFinder finder, JsonSerializerOptions json, CancellationToken cancel)
+    private static bool Judge(Dish dish, Simulator simulator, PulseCatalogue catalogue, ChannelWriter<WayEventDto> lines)
     {
-        var lines = Channel.CreateUnbounded<WayEventDto>();
-        var work = Task.Run(
-            () =>
+        var finder = new WayFinder(new Planner(simulator), catalogue);
+        var of = 0;
+        var all = finder.For(
+            dish,
+            found: (way, count) =>
             {
-                try
-                {
-                    var of = 0;
-                    var all = finder.For(
-                        dish,
-                        found: (way, count) =>
-                        {
-                            of = count;
-                            lines.Writer.TryWrite(new(count, WayMapper.Map(way, dish, catalogue), null, null));
-                        },
-                        cancel: cancel);
-                    var refused = finder.Doubled(dish) is { } refusal ? Sentences.For(refusal, dish).Detail : null;
-                    lines.Writer.TryWrite(new(of, null, [.. all.Select(w => WayMapper.Map(w, dish, catalogue))], refused));
-                }
-                finally
-                {
-                    lines.Writer.Complete();
-                }
-            },
-            cancel);
-        await foreach (var line in lines.Reader.ReadAllAsync(cancel))
+                of = count;
+                lines.TryWrite(new(count, WayMapper.Map(way, dish, catalogue), null, null));
+            });
+        var refused = finder.Doubled(dish) is { } refusal ? Sentences.For(refusal, dish).Detail : null;
+        return lines.TryWrite(new(of, null, [.. all.Select(w => WayMapper.Map(w, dish, catalogue))], refused));
+    }
+
+    private static async Task Write(Stream body, ChannelReader<WayEventDto> lines, JsonSerializerOptions json, CancellationToken cancel)
+    {
+        await foreach (var line in lines.ReadAllAsync(cancel))
         {
             await JsonSerializer.SerializeAsync(body, line, json, cancel);
             await body.WriteAsync(NewLine, cancel);
             await body.FlushAsync(cancel);
         }
-
-        await work;
     }
 }

@@ -1,12 +1,9 @@
-using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Kitchen;
-using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
-using BrightKettle.Data;
 using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Hosting.Work;
 using BrightKettle.Server.Problems;
 using Microsoft.AspNetCore.Http.HttpResults;
-using NodaTime;
 
 namespace BrightKettle.Server.Endpoints;
 
@@ -21,21 +18,20 @@ public static class WordsEndpoints
     }
 
     /// <summary>A vague word in, figures for this pot and this bag out; an empty list when it means nothing here.</summary>
-    public static async Task<Results<Ok<IReadOnlyList<WordAnswerDto>>, ProblemHttpResult>> Words(
-        WordsRequest request, KettleDb db, PulseCatalogue catalogue, VagueWords words, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<IReadOnlyList<WordAnswerDto>>, ProblemHttpResult>> Words(WordsRequest request, PlanDesk desk, CatalogueNames names, CancellationToken cancel)
     {
-        if (request.Phrase is null || request.Dish is null)
+        if (request.Phrase is null)
         {
-            return KettleProblems.Invalid("request.missing", request.Phrase is null ? "phrase" : "dish");
+            return KettleProblems.Invalid("request.missing", "phrase");
         }
 
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var checks = new FieldChecks();
-        if (new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(request.Dish, checks) is not { } dish)
+        var asked = await desk.ReadAsync(request.Dish, cancel);
+        if (asked.Dish is not { } dish)
         {
-            return KettleProblems.Invalid(checks);
+            return asked.Problem;
         }
 
+        var kitchen = asked.Kitchen;
         var against = new WordsKitchen(
             dish.Vessel,
             dish.Pulse,
@@ -45,20 +41,21 @@ public static class WordsEndpoints
             kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Slow),
             kitchen.Row.CupMillilitres,
             kitchen.Household.Room.Celsius);
+        var answers = await desk.Work.RunAsync(WorkLength.Quick, simulator => new VagueWords(desk.Catalogue, names, simulator).Answer(request.Phrase, against));
         return TypedResults.Ok<IReadOnlyList<WordAnswerDto>>(
-            [.. words.Answer(request.Phrase, against).Select(a => new WordAnswerDto(a.Code, WordSentences.For(a), a.Low, a.Typical, a.High, a.Unit, a.Confidence))]);
+            [.. answers.Select(a => new WordAnswerDto(a.Code, WordSentences.For(a), a.Low, a.Typical, a.High, a.Unit, a.Confidence))]);
     }
 
+    private const int LongestLine = 400;
+
     /// <summary>A dinner in one line; what it does not say stays as it is.</summary>
-    public static async Task<Results<Ok<LineAnswerDto>, ProblemHttpResult>> Line(
-        LineRequest request, KettleDb db, PulseCatalogue catalogue, DishLine lines, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<LineAnswerDto>, ProblemHttpResult>> Line(LineRequest request, PlanDesk desk, DishLine lines, CancellationToken cancel)
     {
-        if (request.Line is null || request.Dish is null || request.Line.Length > 400)
+        if (request.Line is null || request.Dish is null || request.Line.Length > LongestLine)
         {
-            return KettleProblems.Invalid(request.Line is { Length: > 400 } ? "words.too_long" : "request.missing", request.Dish is null ? "dish" : "line");
+            return KettleProblems.Invalid(request.Line is { Length: > LongestLine } ? "words.too_long" : "request.missing", request.Dish is null ? "dish" : "line");
         }
 
-        var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        return TypedResults.Ok(new LineMapper(catalogue, kitchen, Instant.FromDateTimeOffset(clock.GetUtcNow())).Map(lines.Read(request.Line), request.Dish));
+        return TypedResults.Ok(new LineMapper(desk.Catalogue, await desk.KitchenAsync(cancel), desk.Now).Map(lines.Read(request.Line), request.Dish));
     }
 }

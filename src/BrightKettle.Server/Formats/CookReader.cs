@@ -12,6 +12,10 @@ namespace BrightKettle.Server.Formats;
 /// <summary>From the exchange form to a cook that can be run; anything wrong is named by its place.</summary>
 public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
 {
+    /// <summary>Cooks are of this age: a time that a clock without a battery shows, or none that comes, is a slip.</summary>
+    private static readonly DateTimeOffset Earliest = new(1970, 1, 1, 0, 0, 0, TimeSpan.Zero);
+    private static readonly DateTimeOffset Latest = new(2200, 1, 1, 0, 0, 0, TimeSpan.Zero);
+
     /// <summary>The cook, or null with the faults in the checks; a field is a path such as actions[3].grams.</summary>
     public Cook? Read(CookDocument document)
     {
@@ -24,6 +28,17 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
         if (document.Kitchen is null || document.Ingredients is null || document.Actions is null)
         {
             return checks.Refuse<Cook>("request.missing", document.Kitchen is null ? "kitchen" : document.Ingredients is null ? "ingredients" : "actions");
+        }
+
+        // What is longer than any cook is not gone through: each of its parts could be a fault.
+        if (document.Actions.Count > CookRules.MostActions || document.Ingredients.Count > CookRules.MostIngredients)
+        {
+            return document.Actions.Count > CookRules.MostActions ? checks.Refuse<Cook>("cook.actions", "actions") : checks.Refuse<Cook>("cook.ingredients", "ingredients");
+        }
+
+        if (document.Starts < Earliest || document.Starts > Latest)
+        {
+            return checks.Refuse<Cook>("cook.starts", "starts");
         }
 
         var kitchen = Kitchen(document.Kitchen);
@@ -62,7 +77,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldChecks checks)
         checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius"))
     {
         HardnessMilligramsPerLitre = checks.Within(k.HardnessMilligramsPerLitre ?? 0, 0, 1000, "kitchen.hardnessMilligramsPerLitre"),
-        Others = k.Others is not { Count: > 0 } others ? [] : [.. others.Select((o, i) => Other(o, $"kitchen.others[{i}]")).OfType<CookVessel>()],
+        Others = k.Others is not { Count: > 0 } others ? [] : [.. others.Take(CookRules.MostVessels).Select((o, i) => Other(o, $"kitchen.others[{i}]")).OfType<CookVessel>()],
     };
 
     private CookVessel? Other(OtherVesselDocument? o, string at) => o?.Id is null

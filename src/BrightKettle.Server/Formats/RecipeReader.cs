@@ -56,17 +56,30 @@ public static partial class RecipeReader
                 return element.EnumerateArray().Select(e => Find(e, depth + 1)).FirstOrDefault(f => f is not null);
             case JsonValueKind.Object:
                 var isRecipe = element.TryGetProperty("@type", out var type)
-                    && (type.ValueKind == JsonValueKind.Array ? type.EnumerateArray().Any(t => t.ValueEquals("Recipe")) : type.ValueKind == JsonValueKind.String && type.ValueEquals("Recipe"));
+                    && (type.ValueKind == JsonValueKind.Array ? type.EnumerateArray().Any(t => t.ValueKind == JsonValueKind.String && t.ValueEquals("Recipe")) : type.ValueKind == JsonValueKind.String && type.ValueEquals("Recipe"));
                 return isRecipe ? element : element.TryGetProperty("@graph", out var graph) ? Find(graph, depth + 1) : null;
             default:
                 return null;
         }
     }
 
-    private static string? Text(JsonElement of, string name) => of.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.String ? value.GetString() : null;
+    private static string? Text(JsonElement of, string name) => of.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.String ? Said(value) : null;
+
+    /// <summary>The string of an element; null when half a letter stands in it, which JSON can write and no text can hold.</summary>
+    private static string? Said(JsonElement element)
+    {
+        try
+        {
+            return element.GetString();
+        }
+        catch (InvalidOperationException)
+        {
+            return null;
+        }
+    }
 
     private static IEnumerable<string> Texts(JsonElement of, string name) => of.TryGetProperty(name, out var list) && list.ValueKind == JsonValueKind.Array
-        ? list.EnumerateArray().Where(e => e.ValueKind == JsonValueKind.String).Select(e => e.GetString()!)
+        ? list.EnumerateArray().Where(e => e.ValueKind == JsonValueKind.String).Select(Said).OfType<string>()
         : Text(of, name) is { } one ? one.Split('\n') : [];
 
     private static int? People(JsonElement recipe)
@@ -77,7 +90,7 @@ public static partial class RecipeReader
         }
 
         var first = yield.ValueKind == JsonValueKind.Array && yield.GetArrayLength() > 0 ? yield[0] : yield;
-        var text = first.ValueKind is JsonValueKind.String or JsonValueKind.Number ? first.ToString() : string.Empty;
+        var text = first.ValueKind == JsonValueKind.String ? Said(first) ?? string.Empty : first.ValueKind == JsonValueKind.Number ? first.ToString() : string.Empty;
         return Digits().Match(text) is { Success: true } digits && int.TryParse(digits.Value, out var people) && people is >= 1 and <= 40 ? people : null;
     }
 
@@ -86,7 +99,7 @@ public static partial class RecipeReader
     private static IEnumerable<string> StepsOf(JsonElement element, int depth) => element.ValueKind switch
     {
         _ when depth > MostDepth => [],
-        JsonValueKind.String => element.GetString()!.Split('\n'),
+        JsonValueKind.String => (Said(element) ?? string.Empty).Split('\n'),
         JsonValueKind.Array => element.EnumerateArray().SelectMany(e => StepsOf(e, depth + 1)),
         JsonValueKind.Object when element.TryGetProperty("itemListElement", out var inner) => StepsOf(inner, depth + 1),
         JsonValueKind.Object => Text(element, "text") is { } text ? [text] : [],

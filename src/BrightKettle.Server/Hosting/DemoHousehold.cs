@@ -1,9 +1,13 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Data;
+using BrightKettle.Data.Events;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Endpoints;
+using BrightKettle.Server.Problems;
+using BrightKettle.Server.Stove;
 using NodaTime;
 
 namespace BrightKettle.Server.Hosting;
@@ -13,7 +17,7 @@ public static class DemoHousehold
 {
     private const string Zone = "Europe/Lisbon";
 
-    public static async Task SeedAsync(KettleDb db, PulseCatalogue catalogue, Planner planner, TimeProvider clock)
+    public static async Task SeedAsync(KettleDb db, PulseCatalogue catalogue, Simulator simulator, TimeProvider clock, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(db);
         db.Households.Add(new HouseholdRow { Name = "Quince Lane", Zone = Zone, AltitudeMetres = 120, RoomCelsius = 19, HardnessMilligramsPerLitre = 60 });
@@ -31,7 +35,7 @@ public static class DemoHousehold
             new ShelfRow { Id = "borlotti", Grams = 500 },
             new ShelfRow { Id = "lentil_french", Grams = 220 },
             new ShelfRow { Id = "brown_basmati", Grams = 900 });
-        await db.SaveChangesAsync();
+        await db.SaveChangesAsync(cancel);
 
         var now = Instant.FromDateTimeOffset(clock.GetUtcNow());
         var today = now.InZone(DateTimeZoneProviders.Tzdb[Zone]).Date;
@@ -43,15 +47,22 @@ public static class DemoHousehold
             ("Sunday borlotti broth", Dish("borlotti", 400, null, 0, 6, "overnight", "soup", "wide-pot", today.PlusDays(4), "13:00")),
             ("Copper-lid yellow peas", Dish("split_pea_yellow", 300, null, 0, 4, "none", "saucy", "wide-pot", today.PlusDays(5), "18:45")),
         ];
-        foreach (var (title, dish) in dinners)
+        var kitchen = await KitchenStore.ReadAsync(db, cancel);
+        var planner = new Planner(simulator);
+        foreach (var (title, dto) in dinners)
         {
-            var made = clock.GetUtcNow();
-            var change = new CookChange(Guid.CreateVersion7(made), made, title, dish, null);
-            var answer = await CookEndpoints.Save(Guid.CreateVersion7(made), change, db, catalogue, planner, clock, CancellationToken.None);
-            if (answer.Result is not Microsoft.AspNetCore.Http.HttpResults.Ok<CookDto>)
+            var dish = new DishMapper(catalogue, kitchen, now).Map(dto, new FieldChecks());
+            if (dish is null || planner.Plan(dish) is not PlanAnswer.Planned { Plan: var plan })
             {
                 throw new InvalidOperationException($"The demo dinner {title} cannot be planned.");
             }
+
+            var made = clock.GetUtcNow();
+            var saved = StoveEvents.Make(Guid.CreateVersion7(made), CookProjection.Saved, Guid.CreateVersion7(made), made, null, clock, SavedDinner.Of(title, dto, plan).Json(), dish.Seed);
+            db.CookEvents.Add(saved);
+            await db.SaveChangesAsync(cancel);
+            db.Cooks.Add(CookProjection.Start(saved, title, dish.ServeAt.ToDateTimeOffset()));
+            await db.SaveChangesAsync(cancel);
         }
     }
 

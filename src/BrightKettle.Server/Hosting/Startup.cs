@@ -1,7 +1,8 @@
 using BrightKettle.Core.Catalogue;
-using BrightKettle.Core.Planning;
+using BrightKettle.Core.Cooking;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
+using BrightKettle.Server.Pairing;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
@@ -11,32 +12,57 @@ namespace BrightKettle.Server.Hosting;
 /// <summary>Before the first request: the database is up to date and holds a household.</summary>
 public static class Startup
 {
-    public static async Task PrepareAsync(IServiceProvider services)
+    /// <param name="cancel">The start is broken off: what is half done is undone.</param>
+    /// <exception cref="DataFaultException">The folder cannot be used; nothing in it was changed.</exception>
+    public static async Task PrepareAsync(IServiceProvider services, CancellationToken cancel = default)
     {
         await using var scope = services.CreateAsyncScope();
         var options = scope.ServiceProvider.GetRequiredService<IOptions<KettleOptions>>().Value;
         var directory = scope.ServiceProvider.GetRequiredService<DataDirectory>();
         var db = scope.ServiceProvider.GetRequiredService<KettleDb>();
         var clock = scope.ServiceProvider.GetRequiredService<TimeProvider>();
-        directory.Create();
-        await directory.MigrateAsync(db, clock.GetUtcNow());
-        if (await db.Households.AnyAsync())
+        directory.Claim();
+        if (directory.OpenToOthers)
+        {
+            Console.WriteLine(StartSentences.OpenToOthers(directory.Path));
+        }
+
+        await directory.OpenAsync(db, clock.GetUtcNow(), cancel);
+        // Made here when phones are let in, so that a damaged one is said now.
+        _ = scope.ServiceProvider.GetService<LanCertificate>();
+        try
+        {
+            await SeedAsync(scope.ServiceProvider, db, options.Demo, clock, cancel);
+        }
+        catch (Exception failed) when (DataDirectory.KindOf(failed) is { } kind)
+        {
+            throw new DataFaultException(kind, directory.DatabaseFile, inner: failed);
+        }
+    }
+
+    /// <summary>The first household, all of it or nothing.</summary>
+    private static async Task SeedAsync(IServiceProvider services, KettleDb db, bool demo, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await db.Households.AnyAsync(cancel))
         {
             return;
         }
 
-        if (options.Demo)
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        if (demo)
         {
-            await DemoHousehold.SeedAsync(db, scope.ServiceProvider.GetRequiredService<PulseCatalogue>(), scope.ServiceProvider.GetRequiredService<Planner>(), clock);
+            await DemoHousehold.SeedAsync(db, services.GetRequiredService<PulseCatalogue>(), services.GetRequiredService<Simulator>(), clock, cancel);
         }
         else
         {
-            await SeedOwnAsync(db);
+            await SeedOwnAsync(db, cancel);
         }
+
+        await transaction.CommitAsync(cancel);
     }
 
     /// <summary>Three common pots and a middling burner to begin with; all of it can be changed.</summary>
-    private static async Task SeedOwnAsync(KettleDb db)
+    private static async Task SeedOwnAsync(KettleDb db, CancellationToken cancel)
     {
         var zone = DateTimeZoneProviders.Tzdb.GetZoneOrNull(TimeZoneInfo.Local.Id)?.Id ?? "UTC";
         db.Households.Add(new HouseholdRow { Name = "My kitchen", Zone = zone });
@@ -45,6 +71,6 @@ public static class Startup
             new VesselRow { Id = "middle", Name = "22 cm pot", DiameterCentimetres = 22, BrimMillilitres = 4500, Position = 2 },
             new VesselRow { Id = "large", Name = "26 cm pot", DiameterCentimetres = 26, BrimMillilitres = 7500, Position = 3 });
         db.Burners.Add(new BurnerRow { Id = "hob", Name = "Hob", MostWatts = 1400, LeastWatts = 120, Position = 1 });
-        await db.SaveChangesAsync();
+        await db.SaveChangesAsync(cancel);
     }
 }

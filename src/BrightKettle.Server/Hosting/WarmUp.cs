@@ -8,7 +8,7 @@ using NodaTime;
 namespace BrightKettle.Server.Hosting;
 
 /// <summary>Plans a few dinners that nobody asked for, so that the first real one meets compiled code.</summary>
-internal sealed class WarmUp(PulseCatalogue catalogue, Planner planner) : BackgroundService
+internal sealed class WarmUp(PulseCatalogue catalogue, Simulator simulator) : BackgroundService
 {
     private const int Rounds = 12;
 
@@ -19,6 +19,7 @@ internal sealed class WarmUp(PulseCatalogue catalogue, Planner planner) : Backgr
         var home = new Household(DateTimeZone.Utc, 0, Celsius(20), Celsius(5), new(7, 0), new(23, 0), new(21, 30), false);
         var pot = new Vessel("w", "w", Length.FromCentimetres(24), Volume.FromMillilitres(6000));
         var burner = new Burner("w", "w", Power.FromWatts(1400), Power.FromWatts(120));
+        var planner = new Planner(simulator.Within(new WorkBudget(long.MaxValue, stop)));
         var now = Instant.FromUtc(2026, 1, 1, 12, 0);
         for (var i = 0; i < Rounds && !stop.IsCancellationRequested; i++)
         {

@@ -17,10 +17,7 @@ public static class Lan
             return;
         }
 
-        var folder = new DataDirectory(options.Data);
-        folder.Create();
-        var certificate = LanCertificate.In(folder.Path, TimeProvider.System.GetUtcNow());
-        builder.Services.AddSingleton(certificate);
+        builder.Services.AddSingleton(s => LanCertificate.In(s.GetRequiredService<DataDirectory>().Path, s.GetRequiredService<TimeProvider>().GetUtcNow()));
         // Phones come by addresses that change; names that only point here are turned away by PairedOnly.
         builder.Configuration["AllowedHosts"] = "*";
         var own = new Uri((builder.Configuration["urls"] ?? "http://127.0.0.1:5270").Split(';')[0]);
@@ -28,7 +25,7 @@ public static class Lan
         {
             // Endpoints set here replace those of --urls, so this machine's own is set again.
             kestrel.Listen(IPAddress.Loopback, own.Port);
-            kestrel.ListenAnyIP(options.LanPort, listen => listen.UseHttps(certificate.Server));
+            kestrel.ListenAnyIP(options.LanPort, listen => listen.UseHttps(kestrel.ApplicationServices.GetRequiredService<LanCertificate>().Server));
         });
     }
 }

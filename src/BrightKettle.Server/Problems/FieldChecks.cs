@@ -22,6 +22,31 @@ public sealed class FieldChecks
         return null;
     }
 
+    /// <summary>A name that people give: some letters, not too many, and nothing in it that cannot be shown.</summary>
+    /// <returns>The text without blanks around it; empty with a fault.</returns>
+    public string Text(string? text, int longest, string field)
+    {
+        var trimmed = text?.Trim() ?? string.Empty;
+        if (trimmed.Length == 0)
+        {
+            Add("request.missing", field);
+        }
+        else if (trimmed.Length > longest)
+        {
+            _faults.Add(new("request.too_long", field, null, longest));
+        }
+        else if (!Showable.Is(trimmed))
+        {
+            Add("request.letters", field);
+        }
+        else
+        {
+            return trimmed;
+        }
+
+        return string.Empty;
+    }
+
     /// <summary>The value, or the low end with a fault when it is not between the ends, both included.</summary>
     public double Within(double value, double low, double high, string field)
     {

@@ -10,6 +10,24 @@ public static class Sentences
     private static readonly Dictionary<string, string> Fields = new()
     {
         ["request.missing"] = "This is missing.",
+        ["request.too_long"] = "This is too long.",
+        ["request.letters"] = "This has a character in it that cannot be shown.",
+        ["request.not_found"] = "There is nothing at this address.",
+        ["request.method"] = "This address does not take that kind of request.",
+        ["request.type"] = "This address takes JSON, as application/json in UTF-8.",
+        ["request.too_large"] = "This is more than is taken at once.",
+        ["request.too_slow"] = "This came too slowly and was given up.",
+        ["request.id_taken"] = "Something else was stored under this id before. Nothing of this was saved.",
+        ["request.changed_elsewhere"] = "This was changed elsewhere at the same moment. Nothing of this change was saved: look at it again and repeat it.",
+        ["limit.simulated_hours"] = "This cook would go on for longer than a week. Look for an action that waits for something that does not come.",
+        ["limit.steps"] = "This would take more computing than one request may. Try it with fewer or shorter actions.",
+        ["limit.milliseconds"] = "This took too long and was called off. Try again when the machine has less to do.",
+        ["server.busy"] = "Too much is being computed just now. Try again in a moment.",
+        ["server.stopping"] = "The kettle is being stopped. Nothing was saved.",
+        ["server.fault"] = "Something went wrong here. Nothing was saved.",
+        ["storage.full"] = "The disk is full, so nothing was saved. Make room and try again.",
+        ["storage.damaged"] = "The database cannot be read or written. Stop the kettle, start it again and see what it says.",
+        ["stream.too_many"] = "This device follows too many dinners at once. Close a page or two.",
         ["request.malformed"] = "This could not be read.",
         ["request.unknown_word"] = "This word is not known here.",
         ["request.time"] = "Please give a date and a time, such as 2026-11-25T19:00.",
@@ -21,6 +39,8 @@ public static class Sentences
         ["kitchen.unknown_burner"] = "No such burner is in the kitchen.",
         ["kitchen.unknown_cooker"] = "No such cooker is in the kitchen.",
         ["kitchen.last_vessel"] = "The kitchen needs one pot at least.",
+        ["kitchen.vessel_in_use"] = "Dinners that are still to come use this pot. It can go from the list; those dinners keep it.",
+        ["kitchen.too_many"] = "A kitchen has at most 60 pots. Remove one that is not used.",
         ["kitchen.stale"] = "The kitchen was changed elsewhere meanwhile. Nothing of this change was saved.",
         ["plan.nothing_to_pull"] = "This dinner has no plan to pull at.",
         ["words.too_long"] = "This is too long to be read at once.",
@@ -36,6 +56,7 @@ public static class Sentences
         ["dish.away"] = "You come back after you leave, within a day.",
         ["dish.past"] = "This time has passed.",
         ["dish.too_far"] = "Plans reach a fortnight ahead.",
+        ["cook.starts"] = "A cook starts between 1970 and 2200.",
         ["cook.format"] = "This is not a cook of version 1.",
         ["catalogue.unknown_extra"] = "Nothing of this name is in the kitchen's vocabulary.",
         ["cook.ingredients"] = "A cook has one to sixteen ingredients.",
@@ -73,6 +94,8 @@ public static class Sentences
         ["pair.off"] = "The kettle was started for this machine alone. Start it with ./kettle serve --lan to let phones in.",
         ["pair.here_only"] = "Only the machine on which the kettle runs may do that.",
         ["pair.wrong"] = "That is not the code. Look at the kettle's own screen.",
+        ["pair.wait"] = "Too many tries. Wait a while, then type the code again.",
+        ["request.origin"] = "This came from a page of another site, so nothing was done.",
         ["pair.spent"] = "The code is used up or too old. Make a new one on the kettle's own screen.",
         ["stove.missing"] = "This dinner is not at the stove.",
         ["stove.entries"] = "One to 200 entries at a time.",
@@ -80,9 +103,15 @@ public static class Sentences
         ["stove.unknown_moment"] = "The plan has changed: this step is no longer in it.",
         ["stove.nothing_to_undo"] = "There is nothing of that kind to take back.",
         ["stove.not_inside"] = "No more of these are inside.",
+        ["stove.id_taken"] = "Something else was stored under this entry's id before.",
+        ["stove.after_the_table"] = "The dinner was on the table by then.",
+        ["stove.undo_later_first"] = "What was told later does not fit without this. Take the later ones back first.",
+        ["stove.too_old"] = "This dinner was started more than four days ago. Close it; what was told is kept.",
         ["stove.impossible"] = "That does not go with what was told before it. Take the other back first.",
         ["stove.no_such_answer"] = "That can no longer be done as it was offered. Ask again.",
         ["cook.under_way"] = "This dinner is at the stove: change it there.",
+        ["cook.exists"] = "This dinner is kept already. Open it to change it.",
+        ["cook.deleted"] = "This dinner was deleted. Bring it back first.",
         ["cook.missing"] = "This dinner is not here.",
         ["cook.conflict"] = "This dinner was changed elsewhere meanwhile. Nothing of this change was saved.",
     };
@@ -90,6 +119,17 @@ public static class Sentences
     public static string For(FieldFault fault) => fault is { Code: "request.out_of_range", Low: { } low, High: { } high }
         ? string.Create(CultureInfo.InvariantCulture, $"From {low:0.##} to {high:0.##}, please.")
         : For(fault.Code);
+
+    /// <summary>A short word for a status, where no better one is known.</summary>
+    public static string TitleOf(int status) => status switch
+    {
+        StatusCodes.Status400BadRequest => "This could not be read",
+        StatusCodes.Status404NotFound => "Not here",
+        StatusCodes.Status503ServiceUnavailable => "Not just now",
+        StatusCodes.Status507InsufficientStorage => "No room",
+        >= 500 => "Our fault",
+        _ => "That did not work",
+    };
 
     public static string For(string code) => Fields.TryGetValue(code, out var text)
         ? text

@@ -69,7 +69,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             "came_out" => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
             "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(d.EventId, at, read),
             "later" when Later(d, checks) => null,
-            "chose" or "put_away" => null,
+            "chose" or "put_away" or StoveTeller.StillOn => null,
             _ => checks.Refuse<Entry>("request.unknown_word", "kind"),
         };
         return checks.Any ? null : entry;

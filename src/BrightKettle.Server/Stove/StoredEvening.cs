@@ -1,48 +1,68 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Stove;
-using BrightKettle.Data;
 using BrightKettle.Data.Events;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Formats;
 using BrightKettle.Server.Problems;
-using Microsoft.EntityFrameworkCore;
+using NodaTime;
 
 namespace BrightKettle.Server.Stove;
 
 /// <summary>Something told, as it is stored.</summary>
 public sealed record StoredEntry(long Sequence, StoveEntry Entry, CourseDocument? Course, DateTimeOffset RecordedAt, bool Undone);
 
-/// <summary>An evening as its events tell it.</summary>
-/// <param name="Undoings">Ids of what took something back: can be taken back in turn.</param>
-public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planned, IReadOnlyList<StoredEntry> Told, IReadOnlySet<Guid> Undoings, Underway Evening)
-{
-    /// <summary>Reads all events of a cook that was started; null when it was not, or is not here.</summary>
-    public static async Task<StoredEvening?> ReadAsync(KettleDb db, PulseCatalogue catalogue, Guid id, CancellationToken cancel)
-    {
-        ArgumentNullException.ThrowIfNull(db);
-        var row = await db.Cooks.AsNoTracking().SingleOrDefaultAsync(c => c.Id == id && !c.Deleted && c.StartedAt != null, cancel);
-        if (row is null)
-        {
-            return null;
-        }
+/// <summary>Something taken back: an entry, or another taking back.</summary>
+public sealed record StoredUndoing(Guid Id, Guid Target);
 
-        var events = await db.CookEvents.AsNoTracking().Where(e => e.CookId == id).OrderBy(e => e.Sequence).ToListAsync(cancel);
+/// <summary>An evening as its events tell it.</summary>
+/// <param name="Undoings">In their order; each can be taken back in turn.</param>
+public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planned, IReadOnlyList<StoredEntry> Told, IReadOnlyList<StoredUndoing> Undoings, Underway Evening)
+{
+    /// <summary>From all events of a cook that was started.</summary>
+    /// <param name="events">In their order.</param>
+    public static StoredEvening Of(CookRow row, IReadOnlyList<CookEvent> events, PulseCatalogue catalogue)
+    {
+        ArgumentNullException.ThrowIfNull(row);
         var started = StartedCook.Read(events.Last(e => e.Kind == CookProjection.Started).Payload);
-        var planned = new CookReader(catalogue, new FieldChecks()).Read(started.Cook) ?? throw new InvalidOperationException($"The cook {id} was stored and cannot be read.");
-        var undone = Undone(events);
+        var planned = new CookReader(catalogue, new FieldChecks()).Read(started.Cook) ?? throw new InvalidOperationException($"The cook {row.Id} was stored and cannot be read.");
+        return new StoredEvening(row, started, planned, [], [], new Underway(planned, [])).After(row, events, catalogue);
+    }
+
+    /// <summary>The same evening with what was told since: what is known already is not read again.</summary>
+    /// <param name="since">Later events, in their order.</param>
+    public StoredEvening After(CookRow row, IReadOnlyList<CookEvent> since, PulseCatalogue catalogue)
+    {
+        ArgumentNullException.ThrowIfNull(since);
+        List<StoredUndoing> undoings = [.. Undoings, .. since.Where(e => e is { Kind: CookProjection.Undone, Supersedes: not null }).Select(e => new StoredUndoing(e.Id, e.Supersedes!.Value))];
         List<StoredEntry> told =
         [
-            .. events.Where(e => e.Kind == CookProjection.Told)
-                .Select(e => (e, Payload: ToldPayload.Read(e.Payload)))
-                .Select(p => new StoredEntry(p.e.Sequence, p.Payload.Entry, p.Payload.Course, p.e.RecordedAt, undone.Contains(p.e.Id))),
+            .. Told,
+            .. since.Where(e => e.Kind == CookProjection.Told).Select(e => (e, Payload: ToldPayload.Read(e.Payload)))
+                .Select(p => new StoredEntry(p.e.Sequence, p.Payload.Entry, p.Payload.Course, p.e.RecordedAt, false)),
         ];
-        return new(row, started, planned, told, events.Where(e => e.Kind == CookProjection.Undone).Select(e => e.Id).ToHashSet(), EveningOf(catalogue, planned, told.Where(t => !t.Undone)));
+        return (this with { Row = row }).With(told, undoings, catalogue);
+    }
+
+    /// <summary>The same evening as if this had been taken back; to be tried before it is stored.</summary>
+    public StoredEvening Without(StoredUndoing undoing, PulseCatalogue catalogue) => With(Told, [.. Undoings, undoing], catalogue);
+
+    private StoredEvening With(IReadOnlyList<StoredEntry> told, IReadOnlyList<StoredUndoing> undoings, PulseCatalogue catalogue)
+    {
+        var undone = Undone(undoings);
+        List<StoredEntry> marked = [.. told.Select(t => undone.Contains(t.Entry.EventId) == t.Undone ? t : t with { Undone = !t.Undone })];
+        return this with { Told = marked, Undoings = undoings, Evening = EveningOf(catalogue, Planned, marked.Where(t => !t.Undone)) };
     }
 
     /// <summary>Without the last thing that was told or taken back: to say what it changed.</summary>
     public Underway Before(PulseCatalogue catalogue) => EveningOf(catalogue, Planned, Told.Where(t => !t.Undone).SkipLast(1));
+
+    /// <summary>An evening that nobody touched for so long after its last moment is set aside.</summary>
+    private static readonly Duration Forgotten = Duration.FromHours(8);
+
+    /// <summary>From when on nobody is taken to stand at this stove any more: some hours after the hour that was wanted, or after the last thing that was told.</summary>
+    public Instant SetAsideFrom => Told.Select(t => Instant.FromDateTimeOffset(t.Entry.OccurredAt)).Append(Instant.FromDateTimeOffset(Started.WantedAt)).Append(Instant.FromDateTimeOffset(Row.StartedAt ?? Started.PlannedAt)).Max() + Forgotten;
 
     /// <summary>Two dones of one moment, the later told by somebody who did not know of the first.</summary>
     public IEnumerable<(StoredEntry Holds, StoredEntry Other)> Conflicts()
@@ -74,12 +94,12 @@ public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planne
     }
 
     /// <summary>Ids that an undoing names which holds itself: an undoing that was taken back undoes nothing.</summary>
-    private static HashSet<Guid> Undone(List<CookEvent> events)
+    private static HashSet<Guid> Undone(IReadOnlyList<StoredUndoing> undoings)
     {
         var undone = new HashSet<Guid>();
-        foreach (var e in Enumerable.Reverse(events))
+        foreach (var (id, target) in undoings.Reverse())
         {
-            if (e is { Kind: CookProjection.Undone, Supersedes: { } target } && !undone.Contains(e.Id))
+            if (!undone.Contains(id))
             {
                 undone.Add(target);
             }

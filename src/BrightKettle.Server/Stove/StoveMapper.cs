@@ -22,6 +22,9 @@ public static class StoveMapper
     /// <summary>What is due within this may ring before the state is asked for again.</summary>
     private static readonly Duration Soon = Duration.FromMinutes(15);
 
+    /// <summary>What was told is shown back so far; a page that wants all of it asks for the record.</summary>
+    private const int MostTold = 60;
+
     private const double Low = 0.1;
     private const double High = 0.9;
 
@@ -69,13 +72,15 @@ public static class StoveMapper
             stored.Told.Where(t => t is { Undone: false, Entry.Kind: "water" }).Sum(t => t.Entry.Millilitres ?? 0),
             changes,
             Learned(standing),
-            [.. stored.Told.Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
+            [.. stored.Told.TakeLast(MostTold).Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
             VisitsOf(stored, standing, kitchen),
             [.. started.Cautions.Select(CautionTexts.For)],
             served is { } at ? After(stored, standing, at, kitchen) : null,
             evening.Course,
-            standing.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(standing.Forecast, [], []).Series : null);
+            standing.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(standing.Forecast, [], []).Series : null,
+            stored.Told.Count,
+            SetAsideFrom: null);
     }
 
     private static List<VisitDto> VisitsOf(StoredEvening stored, Standing standing, KitchenState kitchen)

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Data.Events;
@@ -12,7 +13,7 @@ using NodaTime;
 namespace BrightKettle.Server.Stove;
 
 /// <summary>Decides of each entry whether it is stored, and says why not. A refusal of one does not touch the others.</summary>
-public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, KitchenState kitchen, TimeProvider clock)
+public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, KitchenState kitchen, Simulator simulator, TimeProvider clock)
 {
     public const int MostAtOnce = 200;
 
@@ -27,52 +28,90 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
 
     public static Trouble? TroubleOf(string? word) => Enum.GetValues<Trouble>().Where(t => CookWriter.Word(t) == word).Select(t => (Trouble?)t).FirstOrDefault();
 
-    public (IReadOnlyList<CookEvent> Events, IReadOnlyList<EntryReceipt> Receipts) Read(StoredEvening stored, IReadOnlyList<StoveEntry> told)
+    /// <param name="elsewhere">Of the ids that are told, those that belong to another evening.</param>
+    public (IReadOnlyList<CookEvent> Events, IReadOnlyList<EntryReceipt> Receipts) Read(StoredEvening stored, IReadOnlyList<StoveEntry> told, IReadOnlySet<Guid> elsewhere)
     {
         ArgumentNullException.ThrowIfNull(stored);
         ArgumentNullException.ThrowIfNull(told);
+        ArgumentNullException.ThrowIfNull(elsewhere);
         var events = new List<CookEvent>();
         var receipts = new List<EntryReceipt>();
-        var known = stored.Told.Select(t => t.Entry.EventId).Concat(stored.Undoings).ToHashSet();
-        var evening = stored.Evening;
         foreach (var entry in told)
         {
-            var (code, text, made) = known.Contains(entry.EventId) ? (null, null, []) : One(stored, entry, known, ref evening);
+            var (code, text, made) = One(ref stored, entry, elsewhere);
             receipts.Add(new(entry.EventId, code, text));
             events.AddRange(made);
-            known.UnionWith(made.Select(e => e.Id));
         }
 
         return (events, receipts);
     }
 
-    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) One(StoredEvening stored, StoveEntry entry, HashSet<Guid> known, ref Underway evening)
+    private static (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Refuse(string code, string? text = null) => (code, text ?? Sentences.For(code), []);
+
+    /// <param name="stored">Goes on with the entry in it, so that the next one of the batch finds it.</param>
+    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) One(ref StoredEvening stored, StoveEntry entry, IReadOnlySet<Guid> elsewhere)
     {
-        (string?, string?, IReadOnlyList<CookEvent>) Refuse(string code, string? text = null) => (code, text ?? Sentences.For(code), []);
-        var at = Instant.FromDateTimeOffset(entry.OccurredAt);
         if (entry.EventId == Guid.Empty)
         {
             return Refuse("request.event_id");
         }
 
+        if (Known(stored, entry.EventId) is { } known)
+        {
+            return known == entry || (entry.Kind == "undo" && stored.Undoings.Any(u => u.Id == entry.EventId && u.Target == entry.EventUndone)) ? (null, null, []) : Refuse("stove.id_taken");
+        }
+
+        if (elsewhere.Contains(entry.EventId))
+        {
+            return Refuse("stove.id_taken");
+        }
+
+        var at = Instant.FromDateTimeOffset(entry.OccurredAt);
         if (at > desk.Now + FutureAllowed || at < desk.Now - LongestAgo)
         {
             return Refuse("stove.time");
         }
 
-        if (entry.Kind == "undo")
+        return entry.Kind switch
         {
-            return entry.EventUndone is { } target && known.Contains(target)
-                ? (null, null, [Event(stored, CookProjection.Undone, entry, string.Empty, target)])
-                : Refuse("stove.nothing_to_undo");
-        }
-
-        return entry.Kind == "chose" ? Chosen(stored, entry) : Told(stored, entry, at, ref evening);
+            "undo" => Undone(ref stored, entry),
+            "chose" => Chosen(ref stored, entry),
+            _ => Told(ref stored, entry, at),
+        };
     }
 
-    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Told(StoredEvening stored, StoveEntry entry, Instant at, ref Underway evening)
+    /// <summary>What an id stands for in this evening; for an undoing an entry without anything in it.</summary>
+    private static StoveEntry? Known(StoredEvening stored, Guid id) =>
+        stored.Told.FirstOrDefault(t => t.Entry.EventId == id)?.Entry
+        ?? (stored.Undoings.Any(u => u.Id == id) ? new StoveEntry(id, default, 0, string.Empty) : null);
+
+    /// <summary>Taken back only when what was told since still makes sense without it.</summary>
+    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Undone(ref StoredEvening stored, StoveEntry entry)
     {
-        (string?, string?, IReadOnlyList<CookEvent>) Refuse(string code, string? text = null) => (code, text ?? Sentences.For(code), []);
+        if (entry.EventUndone is not { } target || Known(stored, target) is null)
+        {
+            return Refuse("stove.nothing_to_undo");
+        }
+
+        var without = stored.Without(new(entry.EventId, target), catalogue);
+        if (!MakesSense(without, desk.Now) && MakesSense(stored, desk.Now))
+        {
+            return Refuse("stove.undo_later_first");
+        }
+
+        var made = Event(stored, CookProjection.Undone, entry, string.Empty, target);
+        stored = without;
+        return (null, null, [made]);
+    }
+
+    /// <summary>Whether the evening can be run, and every step that was done is one of its plan.</summary>
+    private static bool MakesSense(StoredEvening stored, Instant now) =>
+        Watch.Check(stored.Evening, now) is null
+        && stored.Told.All(t => t.Undone || t.Entry is not { Kind: "did", MomentId: { } moment } || stored.Evening.Find(moment) is not null);
+
+    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Told(ref StoredEvening stored, StoveEntry entry, Instant at)
+    {
+        var evening = stored.Evening;
         var payload = new ToldPayload(entry);
         var checks = new FieldChecks();
         var read = new EntryReader(catalogue, evening.Cook).Read(payload, checks);
@@ -90,12 +129,20 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
                 return Refuse(gate.Code, gate.Text);
             case Entry.CameOut came when evening.ComesOut().All(i => i.IngredientId != came.IngredientId || i.Left < came.Pieces):
                 return Refuse("stove.not_inside");
+            case Entry.WentIn when evening.ServedAt is { } served && at > served:
+                return Refuse("stove.after_the_table");
+        }
+
+        // Nothing new is learned of a pot that nobody has touched for days: it can only be closed.
+        if (entry.Kind == StillOn && desk.Now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt)) > LongestAgo)
+        {
+            return Refuse("stove.too_old");
         }
 
         if (read is not null)
         {
             var with = evening.With(read);
-            if (with.ServedAt is null && evening.ServedAt is null && Watch.Check(with, Instant.Max(at, desk.Now)) is not null)
+            if (Watch.Check(with, Instant.Max(at, desk.Now)) is not null && Watch.Check(evening, Instant.Max(at, desk.Now)) is null)
             {
                 return Refuse("stove.impossible");
             }
@@ -103,22 +150,30 @@ public sealed class StoveTeller(PulseCatalogue catalogue, StoveDesk desk, Kitche
             evening = with;
         }
 
-        return (null, null, [Event(stored, CookProjection.Told, entry, payload.Json())]);
+        var made = Event(stored, CookProjection.Told, entry, payload.Json());
+        stored = stored with { Told = [.. stored.Told, new(0, entry, null, clock.GetUtcNow(), false)], Evening = evening };
+        return (null, null, [made]);
     }
 
+    /// <summary>Told when somebody still stands at a stove that was set aside.</summary>
+    public const string StillOn = "still_on";
+
     /// <summary>What was chosen is worked out and stored as it is, so that a later model changes nothing of it.</summary>
-    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Chosen(StoredEvening stored, StoveEntry entry)
+    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Chosen(ref StoredEvening stored, StoveEntry entry)
     {
-        var (_, answers) = desk.Answers(stored, kitchen, entry.State, entry.Count, entry.Grams);
+        var (_, answers) = desk.Answers(stored, kitchen, entry.State, entry.Count, entry.Grams, simulator);
         if (answers.FirstOrDefault(a => a.Code == entry.What) is not { } answer)
         {
-            return ("stove.no_such_answer", Sentences.For("stove.no_such_answer"), []);
+            return Refuse("stove.no_such_answer");
         }
 
         // What it takes for granted has ids of its own, which follow from the choice: sent twice, it is stored once.
         var before = answer.Before.Select((e, i) => EntryReader.Write(e, Derived(entry.EventId, i), entry.By, entry.BasedOn)).ToList();
-        List<CookEvent> made = [.. before.Select(e => Event(stored, CookProjection.Told, e, new ToldPayload(e).Json()))];
-        made.Add(Event(stored, CookProjection.Told, entry, new ToldPayload(entry, answer.Course is { } course ? CookWriter.Write(course) : null).Json()));
+        var course = answer.Course is { } chosen ? CookWriter.Write(chosen) : null;
+        var evening = stored;
+        List<CookEvent> made = [.. before.Select(e => Event(evening, CookProjection.Told, e, new ToldPayload(e).Json()))];
+        made.Add(Event(stored, CookProjection.Told, entry, new ToldPayload(entry, course).Json()));
+        stored = stored.After(stored.Row, made, catalogue);
         return (null, null, made);
     }
 

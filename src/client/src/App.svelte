@@ -7,7 +7,18 @@
   import { theme } from './lib/state/theme.svelte';
   import { p, route } from './router';
 
-  onMount(() => void household.load());
+  /** A page that is left open knows the day, and what was changed elsewhere. */
+  const refreshEvery = 5 * 60_000;
+  onMount(() => {
+    void household.load();
+    const refresh = () => document.visibilityState === 'visible' && void household.refresh();
+    const timer = setInterval(refresh, refreshEvery);
+    document.addEventListener('visibilitychange', refresh);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', refresh);
+    };
+  });
   $effect(() => {
     document.documentElement.dataset.theme = theme.current;
   });

@@ -58,6 +58,22 @@ public class HandsSolverTests
         Assert.Equal(M(38), start);
     }
 
+    /// <summary>Factorial before: seven tasks took 17 s. The effort is counted, so this needs no clock.</summary>
+    [Fact]
+    public void Many_tasks_are_placed_with_bounded_effort_and_none_is_left_out_that_plainly_fits()
+    {
+        foreach (var count in new[] { 5, 7, 12, 40 })
+        {
+            List<SideTask> tasks = [.. Enumerable.Range(0, count).Select(i => new SideTask($"t{i}", "task", Duration.FromMinutes(3 + (i % 4)), i % 3 != 0, i % 2 == 0, M(-400), M(20 + (i * 7 % 60)), null))];
+            var solver = new HandsSolver(tasks, [(M(0), M(3)), (M(30), M(32)), (M(55), M(60))], [(M(0), M(70))], 2, M(0));
+            var starts = solver.Solve();
+            Assert.All(starts, s => Assert.NotNull(s));
+            Assert.InRange(solver.Tries, count, HandsSolver.MostTries + 1);
+            var c = new Case(tasks, [(M(0), M(3)), (M(30), M(32)), (M(55), M(60))], [(M(0), M(70))], 2, M(0));
+            Assert.True(Valid(c, [.. starts.Select(Minute)]));
+        }
+    }
+
     /// <summary>Minutes as the solver counts them: from a day before the flame.</summary>
     private static int? Minute(Instant? at) => at is { } t ? (int)Math.Round((t - Zero).TotalMinutes) : null;
 

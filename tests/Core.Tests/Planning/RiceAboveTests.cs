@@ -77,13 +77,13 @@ public sealed class RiceAboveTests
     public void It_is_among_the_ways_of_a_kitchen_with_a_pressure_cooker_whatever_is_shown_now()
     {
         var dish = Dish("toor_split", 200, "long_white", 250, style: Style.Saucy) with { OtherVessels = [Pot(), Hill] };
-        var ways = new WayFinder(Plans, Kitchens.Catalogue).For(dish, 32, cancel: TestContext.Current.CancellationToken);
+        var ways = new WayFinder(Plans, Kitchens.Catalogue).For(dish, 32);
         var above = ways.Single(w => w.RiceAbove && w.Soak == SoakChoice.None);
         Assert.NotNull(above.Plan);
         Assert.Equal(Hill.Id, above.CookerId);
-        var again = new WayFinder(Plans, Kitchens.Catalogue).For(above.Plan.Dish, 32, cancel: TestContext.Current.CancellationToken);
+        var again = new WayFinder(Plans, Kitchens.Catalogue).For(above.Plan.Dish, 32);
         static IEnumerable<(Method, SoakChoice, bool)> Kinds(IReadOnlyList<WayOffer> list) => list.Select(w => (w.Method, w.Soak, w.RiceAbove)).Order();
         Assert.Equal(Kinds(ways), Kinds(again));
-        Assert.DoesNotContain(new WayFinder(Plans, Kitchens.Catalogue).For(dish with { Rice = null, RiceDry = Mass.Zero }, 32, cancel: TestContext.Current.CancellationToken), w => w.RiceAbove);
+        Assert.DoesNotContain(new WayFinder(Plans, Kitchens.Catalogue).For(dish with { Rice = null, RiceDry = Mass.Zero }, 32), w => w.RiceAbove);
     }
 }

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
@@ -70,19 +71,19 @@ public class WayFactsTests
         var finder = new WayFinder(Plans, Kitchens.Catalogue);
         var dish = Dish("chickpea", 200, "long_white", 250);
         var told = new System.Collections.Concurrent.ConcurrentBag<WayOffer>();
-        var all = finder.For(dish, 16, (way, _) => told.Add(way), TestContext.Current.CancellationToken);
+        var all = finder.For(dish, 16, (way, _) => told.Add(way));
         Assert.Equal(all.Count(w => w.PulseId is null), told.Count);
         using var cancel = CancellationTokenSource.CreateLinkedTokenSource(TestContext.Current.CancellationToken);
         var seen = 0;
-        Assert.ThrowsAny<OperationCanceledException>(() => finder.For(
+        var called = new WayFinder(new Planner(Kitchens.Model.Within(new WorkBudget(long.MaxValue, cancel.Token))), Kitchens.Catalogue);
+        Assert.ThrowsAny<OperationCanceledException>(() => called.For(
             dish,
             16,
             (_, _) =>
             {
                 Interlocked.Increment(ref seen);
                 cancel.Cancel();
-            },
-            cancel.Token));
+            }));
         Assert.True(seen < told.Count);
     }
 

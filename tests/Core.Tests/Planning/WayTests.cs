@@ -29,7 +29,7 @@ public class WayTests
     [Fact]
     public void Five_past_five_dry_kidney_beans_wanted_at_seven()
     {
-        var ways = Ways.For(Kidneys(), 32, cancel: TestContext.Current.CancellationToken);
+        var ways = Ways.For(Kidneys(), 32);
         // A slow cooker and an unsoaked simmer take hours more: refused for the hour.
         Assert.Equal(PlanRefusal.TooSoon, One(ways, Method.OpenPot, SoakChoice.None).Refusal?.Code);
         var slow = One(ways, Method.SlowCooker, SoakChoice.None).Refusal;
@@ -80,7 +80,7 @@ public class WayTests
     [Fact]
     public void Where_nothing_dry_works_a_quick_pulse_is_offered()
     {
-        var ways = Ways.For(Kidneys() with { ServeAt = Kidneys().ServeAt - Duration.FromMinutes(60) }, 32, cancel: TestContext.Current.CancellationToken);
+        var ways = Ways.For(Kidneys() with { ServeAt = Kidneys().ServeAt - Duration.FromMinutes(60) }, 32);
         var quick = ways.Single(w => w.PulseId is not null);
         Assert.Equal("lentil_red_split", quick.PulseId);
         Assert.NotNull(quick.Plan);

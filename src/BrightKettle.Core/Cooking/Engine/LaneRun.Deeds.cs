@@ -93,7 +93,7 @@ internal sealed partial class LaneRun
                 _pot.SetLid(v, a.Lid);
                 break;
             case CookAction.Pressurise a:
-                _tracks[v].Lock();
+                _tracks[v].Lock(_happenings.Count);
                 _pot.Lock(v, a.High);
                 break;
             case CookAction.Release { Kind: ReleaseKind.Natural }:

@@ -34,6 +34,13 @@ internal sealed partial class LaneRun
             return;
         }
 
+        if (_samples.Count >= MostSamples)
+        {
+            // A long cook is drawn no finer than a short one: what it costs to keep does not grow with it.
+            _sampleEvery *= 2;
+            _samples.RemoveAll(s => s.Seconds % _sampleEvery > 1);
+        }
+
         _lastSample = _pot.Now;
         var shown = Math.Max(0, Enumerable.Range(0, _script.Ingredients.Length).Select(_pot.PlaceOf).FirstOrDefault(v => v >= 0, 0));
         var beds = new double[_script.Ingredients.Length];

@@ -98,13 +98,27 @@ internal sealed partial class LaneRun
             case PotEvent.PressureUp:
                 return track.PressureSince;
             case PotEvent.Whistle:
-                return track.Whistles >= count ? track.WhistledAt : null;
+                return track.Whistles >= count ? WhistledAt(v, track.LockedAfter, count) : null;
             case PotEvent.PinDown:
                 return track.PinDownAt;
             default:
                 track.DrySince = _pot.SurfaceIsDry(v) ? track.DrySince ?? _pot.Now : null;
                 return track.DrySince;
         }
+    }
+
+    /// <summary>When the how-manieth whistle of this locking came: a weight goes on letting steam go, and what waits for the second does not wait for the last.</summary>
+    private double WhistledAt(int vessel, int lockedAfter, int count)
+    {
+        for (var i = lockedAfter; i < _happenings.Count; i++)
+        {
+            if (_happenings[i] is { What: PotEvent.Whistle } whistle && whistle.Vessel == vessel && --count == 0)
+            {
+                return whistle.Seconds;
+            }
+        }
+
+        throw new InvalidOperationException("Fewer whistles were noted than counted.");
     }
 
     /// <summary>Of actions that carry one mark, when the first that is done was.</summary>

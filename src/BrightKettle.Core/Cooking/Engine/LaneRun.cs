@@ -17,6 +17,12 @@ internal sealed partial class LaneRun
 
     private const double SampleSeconds = 60;
 
+    /// <summary>A cook of more samples than this, a day of minutes, keeps every second one, and then every fourth.</summary>
+    private const int MostSamples = 1440;
+
+    /// <summary>No pot goes on for longer: what is not done by then stalls.</summary>
+    private const double EndlessSeconds = WorkBudget.LongestCookHours * 3600;
+
     /// <summary>Steps of a cold pot with something in it.</summary>
     private const float QuietStep = 300;
 
@@ -33,6 +39,7 @@ internal sealed partial class LaneRun
     private readonly List<Happening> _happenings = [];
     private readonly List<PotSample>? _samples;
     private int _bowl;
+    private double _sampleEvery = SampleSeconds;
     private double _nextSample;
     private double _lastSample = double.NegativeInfinity;
     private double _worst;
@@ -73,7 +80,10 @@ internal sealed partial class LaneRun
         _pot.DrySeconds,
         _pot.WaterAdded,
         _pot.JugGrams,
-        _worst);
+        _worst)
+    {
+        IsEndless = _stalled is not null && _pot.Now >= EndlessSeconds,
+    };
 
     /// <summary>Called when the lane's due time has come or a vessel has met its ceiling.</summary>
     public void Attend()
@@ -87,6 +97,13 @@ internal sealed partial class LaneRun
             {
                 changed |= Progress(v);
             }
+        }
+
+        if (!IsOver && _pot.Now >= EndlessSeconds)
+        {
+            // It stalls at what it waits for; the last vessel that has something to do is named.
+            _stalled = _tracks.Max(t => t.Next);
+            IsOver = true;
         }
 
         for (var v = 0; v < _tracks.Length; v++)
@@ -115,7 +132,7 @@ internal sealed partial class LaneRun
                 NotePeaks();
             }
 
-            _nextSample = (Math.Floor((_pot.Now + 1e-3) / SampleSeconds) + 1) * SampleSeconds;
+            _nextSample = (Math.Floor((_pot.Now + 1e-3) / _sampleEvery) + 1) * _sampleEvery;
         }
 
         Schedule();
@@ -164,7 +181,6 @@ internal sealed partial class LaneRun
             if (_script.Vessels[v].Vessel.Cooker!.Kind == CookerKind.Weight)
             {
                 track.Whistles++;
-                track.WhistledAt = _pot.Now;
                 Note(v, PotEvent.Whistle);
                 _pot.Whistle(v);
             }
@@ -234,7 +250,6 @@ internal sealed partial class LaneRun
                     continue;
                 }
 
-
                 due = Math.Min(due, _pot.Now + Soon(_pot.UntilVented(v)));
             }
             else if (track.ByItself)
@@ -254,6 +269,7 @@ internal sealed partial class LaneRun
             due = Math.Min(due, _pot.Now + _step);
         }
 
+        due = Math.Min(due, EndlessSeconds);
         Pace(due);
         _g.Wide(Layout.Due, _lane) = due;
     }
@@ -300,8 +316,10 @@ internal sealed partial class LaneRun
         public double? PressureSince;
         public double? PinDownAt;
         public double? DrySince;
-        public double WhistledAt;
         public int Whistles;
+
+        /// <summary>How many happenings were noted when the lid was locked: the whistles of this locking come after them.</summary>
+        public int LockedAfter;
 
         /// <summary>It is left to lose its pressure.</summary>
         public bool ByItself;
@@ -310,9 +328,9 @@ internal sealed partial class LaneRun
         {
         }
 
-        public void Lock()
+        public void Lock(int noted)
         {
-            (PressureSince, PinDownAt, BoilingSince, Whistles, ByItself) = (null, null, null, 0, false);
+            (PressureSince, PinDownAt, BoilingSince, Whistles, ByItself, LockedAfter) = (null, null, null, 0, false, noted);
         }
     }
 }

@@ -15,17 +15,15 @@ public static class HandsPlanner
         var visits = Visits(plan);
         var all = Tasks(plan).ToList();
         var tasks = all.Where(t => !t.DayBefore).Select(t => t.Task).ToList();
-        // What is over the number that can be tried in every order is left to be done ahead.
-        var tried = tasks.Take(HandsSolver.Most).ToList();
         var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).Where(f => !f.Appliance).Select(f => (f.From, f.To)).ToList();
         var opens = plan.Forecast.Find(Marks.Light)!.Reference;
-        var starts = new HandsSolver(tried, [.. visits.Select(v => (v.From, v.To))], flames, burners, opens).Solve();
-        var placed = tried.Zip(starts).Where(p => p.Second is not null).Select(p => new PlacedTask(p.First, p.Second!.Value)).OrderBy(p => p.From).ToList();
+        var starts = new HandsSolver(tasks, [.. visits.Select(v => (v.From, v.To))], flames, burners, opens).Solve();
+        var placed = tasks.Zip(starts).Where(p => p.Second is not null).Select(p => new PlacedTask(p.First, p.Second!.Value)).OrderBy(p => p.From).ToList();
         var outside = placed.Where(p => p.Task.Attended).Sum(p => Math.Clamp((opens - p.From).TotalMinutes, 0, p.Task.Length.TotalMinutes));
         return new(
             visits,
             placed,
-            [.. tried.Zip(starts).Where(p => p.Second is null).Select(p => p.First), .. tasks.Skip(HandsSolver.Most)],
+            [.. tasks.Zip(starts).Where(p => p.Second is null).Select(p => p.First)],
             [.. all.Where(t => t.DayBefore).Select(t => t.Task)],
             placed.Where(p => p.Task.Attended).Sum(p => p.Task.Length.TotalMinutes) - outside,
             outside);

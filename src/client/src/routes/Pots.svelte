@@ -30,7 +30,7 @@
   </div>
   <ShelfList {kitchen} />
   <PhonesCard zone={kitchen.zone} />
-  {#key kitchen.version}<HouseSettings {kitchen} />{/key}
+  <HouseSettings {kitchen} />
 {:else}
   <p class="p-8 text-lg">Looking in the cupboard…</p>
 {/if}

@@ -63,7 +63,7 @@
                 {dayName(dayOf(line.serveAt, kitchen.zone), kitchen.nowLocal.slice(0, 10))}, {clock(
                   line.serveAt,
                   kitchen.zone,
-                )}{line.served ? ', served' : ''}
+                )}{line.served ? ', served' : line.setAside ? ', set aside: what became of it?' : ''}
               </span>
             {/if}
           </a>

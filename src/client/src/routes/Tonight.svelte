@@ -5,6 +5,8 @@
   import RefusalCard from '../lib/features/tonight/RefusalCard.svelte';
   import WayChart from '../lib/features/tonight/WayChart.svelte';
   import { addDays } from '../lib/format/time';
+  import { untrack } from 'svelte';
+  import type { Kitchen } from '../lib/api/client';
   import { kept } from '../lib/state/kept.svelte';
   import { household } from '../lib/state/kitchen.svelte';
   import { Tonight } from '../lib/state/tonight.svelte';
@@ -12,26 +14,42 @@
   import { navigate, route } from '../router';
 
   const tonight = new Tonight();
-  let begun = false;
   let missing = $state(false);
+  /** The address that the page was brought to: a kept dinner's id, or null for the draft. */
+  let shown: string | null | undefined;
 
-  // The page follows its address: a kept dinner, or the draft.
+  // The page follows its address, and nothing else: what is on it may change without being opened anew.
   $effect(() => {
     const kitchen = household.kitchen;
-    const id = (route.params as { id?: string }).id;
-    if (kitchen.state !== 'ready') return;
-    if (id && tonight.open?.id !== id) {
+    const id = (route.params as { id?: string }).id ?? null;
+    if (kitchen.state === 'ready') untrack(() => follow(id, kitchen.value));
+  });
+  $effect(() => void kept.load());
+
+  function follow(id: string | null, kitchen: Kitchen) {
+    if (id === shown) return;
+    const first = shown === undefined;
+    shown = id;
+    missing = false;
+    if (id === null) {
+      if (first || tonight.open) void tonight.begin(kitchen);
+    } else if (tonight.open?.id !== id) {
       void kept.open(id).then((dinner) => {
+        // Another address was gone to while this one was read.
+        if (shown !== id) return;
         missing = !dinner;
         if (dinner) void tonight.show(dinner);
       });
-    } else if (!id && !begun) {
-      void tonight.begin(kitchen.value);
     }
-    begun = true;
-    if (!id) missing = false;
-  });
-  $effect(() => void kept.load());
+  }
+
+  /** To the page without a kept dinner; what stands on it then is for the caller. */
+  function leave() {
+    tonight.open = null;
+    shown = null;
+    missing = false;
+    navigate('/');
+  }
 
   /** A kept dinner as a pattern: the same dish on the next day that its hour comes, to be kept as a new one. */
   async function again(id: string) {
@@ -42,17 +60,19 @@
     const hour = dinner.dish.serveAtLocal.slice(10);
     const today = now.slice(0, 10);
     const day = dinner.dish.soak === 'overnight' || today + hour <= now ? addDays(today, 1) : today;
-    tonight.open = null;
-    begun = true;
-    navigate('/');
+    leave();
     await tonight.change({ ...dinner.dish, serveAtLocal: day + hour });
   }
 
   function fresh() {
-    tonight.open = null;
-    begun = false;
-    navigate('/');
-    if (household.kitchen.state === 'ready') void tonight.begin(household.kitchen.value);
+    leave();
+    if (household.kitchen.state === 'ready') void tonight.begin(household.kitchen.value, true);
+  }
+
+  /** What is kept has an address of its own from now on: a reload opens it, and keeping again changes it. */
+  function keptAs(id: string) {
+    shown = id;
+    navigate('/dinner/:id', { params: { id } });
   }
 </script>
 
@@ -86,6 +106,7 @@
           {tonight}
           plan={tonight.plan}
           {kitchen}
+          onkept={keptAs}
           onstove={(id) => navigate(`/stove/${id}` as '/stove')}
         />
       {:else}

@@ -34,6 +34,7 @@ export type WayEvent = Schemas['WayEventDto'];
 export type Series = Schemas['SeriesDto'];
 export type Pairing = Schemas['PairingDto'];
 export type Device = Schemas['DeviceDto'];
+export type Paired = Schemas['PairedDto'];
 export type Step = Schemas['StepDto'];
 export type StoveState = Schemas['StoveDto'];
 export type StoveMoment = Schemas['StoveMomentDto'];
@@ -115,11 +116,13 @@ export const api = {
   addVessel: (body: VesselChange) => answer(http.POST('/api/kitchen/vessels', { body })),
   changeVessel: (id: string, body: VesselChange) =>
     answer(http.PUT('/api/kitchen/vessels/{id}', { ...at(id), body })),
-  setShelf: (id: string, grams: number) =>
-    answer(http.PUT('/api/kitchen/shelf/{id}', { ...at(id), body: { grams } })),
-  setGas: (id: string, gas: boolean) =>
-    answer(http.PUT('/api/kitchen/burners/{id}', { ...at(id), body: { gas } })),
-  removeVessel: (id: string) => answer(http.DELETE('/api/kitchen/vessels/{id}', at(id))),
+  setShelf: (id: string, grams: number, version: number) =>
+    answer(http.PUT('/api/kitchen/shelf/{id}', { ...at(id), body: { grams, version } })),
+  setGas: (id: string, gas: boolean, version: number) =>
+    answer(http.PUT('/api/kitchen/burners/{id}', { ...at(id), body: { gas, version } })),
+  /** @param keep It may go though dinners use it: they keep it. */
+  removeVessel: (id: string, version: number, keep: boolean) =>
+    answer(http.DELETE('/api/kitchen/vessels/{id}', { params: { path: { id }, query: { version, keep } } })),
   catalogue: () => answer(http.GET('/api/catalogue')),
   findPulses: (q: string, signal: AbortSignal) =>
     answer(http.GET('/api/catalogue/pulses', { params: { query: { q } }, signal })),
@@ -139,7 +142,7 @@ export const api = {
   notes: (text: string, answers: NoteAnswers, dish: Dish) =>
     answer(http.POST('/api/notes', { body: { text, answers, dish } })),
   extras: () => answer(http.GET('/api/catalogue/extras')),
-  pairCode: () => answer(http.POST('/api/pair/code')),
+  pairCode: (pageToken: string) => answer(http.POST('/api/pair/code', { body: { pageToken } })),
   pair: (code: string, name: string) => bare(http.POST('/api/pair', { body: { code, name } })),
   devices: () => answer(http.GET('/api/pair/devices')),
   removeDevice: (id: string) => bare(http.DELETE('/api/pair/devices/{id}', at(id))),
@@ -160,7 +163,9 @@ export const api = {
     answer(http.POST('/api/stove/{id}/trouble', { ...at(id), body })),
   finishStove: (id: string, body: Schemas['CookMark']) =>
     answer(http.POST('/api/stove/{id}/finish', { ...at(id), body })),
-  dinners: () => answer(http.GET('/api/cooks')),
+  /** A page of kept dinners, the latest hour first. */
+  dinners: (after: string | null, take = 50) =>
+    answer(http.GET('/api/cooks', { params: { query: { take, ...(after ? { after } : {}) } } })),
   dinner: (id: string) => answer(http.GET('/api/cooks/{id}', at(id))),
   saveDinner: (id: string, body: Schemas['CookChange']) =>
     answer(http.POST('/api/cooks/{id}', { ...at(id), body })),

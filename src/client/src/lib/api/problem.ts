@@ -17,6 +17,8 @@ export type Problem = {
   field?: string;
   errors?: { code: string; field: string; detail: string }[];
   alternatives?: Alternative[];
+  /** What stands there instead, of a conflict. */
+  current?: unknown;
 };
 
 /** What is told when no answer comes at all. */

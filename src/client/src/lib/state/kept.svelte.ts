@@ -3,20 +3,42 @@ import { api, type Dinner, type DinnerLine, type Dish } from '../api/client';
 import type { Problem } from '../api/problem';
 import type { Load } from './load';
 
+const page = 50;
+const most = 200;
+
 const happened = () => ({ eventId: uuid(), occurredAt: new Date().toISOString() });
 
 /** Dinners that are kept. Each change is one event with an id made here, so that a retry is harmless. */
 class KeptDinners {
   list = $state<Load<DinnerLine[]>>({ state: 'loading' });
+  /** To ask for older ones with; null when all are here. */
+  next = $state<string | null>(null);
   /** The one that was just deleted, while it can be brought back. */
   deleted = $state<{ id: string; title: string; version: number } | null>(null);
   problem = $state<Problem | null>(null);
 
+  /** The latest dinners, as many as were on show. */
   async load() {
-    const answer = await api.dinners();
+    const shown = this.list.state === 'ready' ? this.list.value.length : 0;
+    const answer = await api.dinners(null, Math.min(most, Math.max(page, shown)));
     this.list = answer.ok
-      ? { state: 'ready', value: answer.value }
+      ? { state: 'ready', value: answer.value.dinners }
       : { state: 'failed', problem: answer.problem };
+    this.next = answer.ok ? answer.value.next : null;
+  }
+
+  /** Older ones behind those that are here. */
+  async more() {
+    if (!this.next || this.list.state !== 'ready') return;
+    const answer = await api.dinners(this.next, page);
+    this.problem = answer.ok ? null : answer.problem;
+    if (!answer.ok) return;
+    const here = this.list.value;
+    this.list = {
+      state: 'ready',
+      value: [...here, ...answer.value.dinners.filter((d) => !here.some((h) => h.id === d.id))],
+    };
+    this.next = answer.value.next;
   }
 
   async open(id: string): Promise<Dinner | null> {

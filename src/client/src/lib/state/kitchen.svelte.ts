@@ -27,13 +27,30 @@ class KitchenState {
   change = (change: KitchenChange) => this.#take(api.changeKitchen(change));
   addVessel = (change: VesselChange) => this.#take(api.addVessel(change));
   changeVessel = (id: string, change: VesselChange) => this.#take(api.changeVessel(id, change));
-  setShelf = (id: string, grams: number) => this.#take(api.setShelf(id, grams));
-  setGas = (id: string, gas: boolean) => this.#take(api.setGas(id, gas));
-  removeVessel = (id: string) => this.#take(api.removeVessel(id));
+  setShelf = (id: string, grams: number) =>
+    this.#take(api.setShelf(id, grams, this.#known?.shelf.find((s) => s.id === id)?.version ?? 0));
+  setGas = (id: string, gas: boolean) =>
+    this.#take(api.setGas(id, gas, this.#known?.burners.find((b) => b.id === id)?.version ?? 0));
+  /** @param keep It may go though dinners use it. */
+  removeVessel = (id: string, version: number, keep = false) =>
+    this.#take(api.removeVessel(id, version, keep));
+
+  get #known(): Kitchen | null {
+    return this.kitchen.state === 'ready' ? this.kitchen.value : null;
+  }
+
+  /** A page may be open for days: reads the kettle's clock and the kitchen anew. What is being typed is nobody's but the form's. */
+  async refresh() {
+    if (!this.#known) return this.load();
+    const answer = await api.kitchen();
+    if (answer.ok) this.kitchen = { state: 'ready', value: answer.value };
+  }
 
   /** Takes over the answered kitchen, or hands the problem back. */
   async #take(call: Promise<Answer<Kitchen>>): Promise<Problem | null> {
     const answer = await call;
+    // Changed elsewhere: the form keeps what was typed, and knows from now on what stands there.
+    if (!answer.ok && answer.problem.status === 409) await this.refresh();
     if (!answer.ok) return answer.problem;
     this.kitchen = { state: 'ready', value: answer.value };
     return null;

@@ -70,9 +70,14 @@ export class FromNotes {
     if (this.found?.dish) writeDraft(this.found.dish);
   }
 
+  #asked = 0;
+
   async #ask() {
     if (!this.#dish) return;
+    const mine = ++this.#asked;
     const answer = await api.notes(this.text, { ...this.answers }, { ...this.#dish });
+    // Something was answered meanwhile: the newer question's answer counts, whichever comes last.
+    if (mine !== this.#asked) return;
     this.problem = answer.ok ? null : answer.problem;
     if (answer.ok) this.found = answer.value;
   }

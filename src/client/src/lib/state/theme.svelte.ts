@@ -1,8 +1,10 @@
+import { keepText, keptText } from './storage';
+
 const key = 'bright-kettle.theme';
 export type Theme = 'enamel-day' | 'enamel-night';
 
 function first(): Theme {
-  const kept = localStorage.getItem(key);
+  const kept = keptText(key);
   if (kept === 'enamel-day' || kept === 'enamel-night') return kept;
   return matchMedia('(prefers-color-scheme: dark)').matches ? 'enamel-night' : 'enamel-day';
 }
@@ -13,7 +15,7 @@ class ThemeChoice {
 
   toggle() {
     this.current = this.current === 'enamel-day' ? 'enamel-night' : 'enamel-day';
-    localStorage.setItem(key, this.current);
+    keepText(key, this.current);
   }
 }
 

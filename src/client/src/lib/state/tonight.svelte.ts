@@ -10,6 +10,14 @@ import {
 import type { Alternative, Problem } from '../api/problem';
 import { addDays } from '../format/time';
 import { readDraft, writeDraft } from './draft';
+import { onNewest } from './newest';
+
+/** Only the fields that a dish has today: what an older page wrote down beside them is not asked for. */
+function known(draft: Dish | null, fields: string[]): Partial<Dish> | null {
+  return (
+    draft && (Object.fromEntries(Object.entries(draft).filter(([f]) => fields.includes(f))) as Partial<Dish>)
+  );
+}
 
 /** The dish on the page and the plan that answers it. */
 export class Tonight {
@@ -35,7 +43,10 @@ export class Tonight {
     keepsSoakWater: null,
     littleOnes: 0,
     pull: null,
+    cookedFrom: null,
   });
+  /** As it was at first: what a new dinner begins with. */
+  readonly #first = { ...this.dish };
   /** The last plan that could be made; it stays while a new one is asked for. */
   plan = $state.raw<Plan | null>(null);
   /** Why the dish as it stands has no plan. */
@@ -48,12 +59,13 @@ export class Tonight {
 
   #abort: AbortController | null = null;
 
-  /** Starts with the draft where it still fits this kitchen and its clock, else with a sensible dinner. */
-  begin(kitchen: Kitchen) {
-    const draft = readDraft();
+  /** Starts with the draft where it still fits this kitchen and its clock, else with a sensible dinner; a new one begins anew. */
+  begin(kitchen: Kitchen, anew = false) {
+    this.open = null;
+    const draft = anew ? null : known(readDraft(), Object.keys(this.#first));
     const vessel = kitchen.vessels[Math.min(1, kitchen.vessels.length - 1)];
     const usual: Dish = {
-      ...this.dish,
+      ...this.#first,
       vesselId: vessel?.id ?? '',
       burnerId: kitchen.burners[0]?.id ?? null,
       serveAtLocal: `${addDays(kitchen.nowLocal.slice(0, 10), 1)}T19:00`,
@@ -85,9 +97,15 @@ export class Tonight {
 
   /** Something went otherwise: the server changes the dish, plans it and tells the difference. */
   async slip(slip: Slip) {
-    const before = this.dish;
+    // A plan that is on its way would be of the dish as it was.
+    this.#abort?.abort();
     this.asking = true;
-    const answer = await api.slip({ ...before }, slip);
+    let before = this.dish;
+    const answer = await onNewest(
+      () => this.dish,
+      (dish) => api.slip({ ...(before = dish) }, slip),
+    );
+    this.#abort?.abort();
     this.asking = false;
     if (!answer.ok) {
       this.problem = answer.problem.status === 0 ? answer.problem : this.problem;

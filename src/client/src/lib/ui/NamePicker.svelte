@@ -1,12 +1,13 @@
 <script lang="ts">
   type Named = { id: string; name: string; matched: string | null };
+  type Answer = { ok: true; value: Named[] } | { ok: false; problem: { detail: string } };
   type Props = {
     label: string;
     id: string;
     /** What stands there now. */
     chosen: string;
     /** All that fit what was typed, best first. */
-    find: (asked: string, signal: AbortSignal) => Promise<Named[]>;
+    find: (asked: string, signal: AbortSignal) => Promise<Answer>;
     onchoose: (id: string) => void;
     /** A line before all others, such as "no rice". */
     none?: { id: string; name: string };
@@ -15,40 +16,73 @@
   let { label, id, chosen, find, onchoose, none, error = null }: Props = $props();
 
   let typed = $state<string | null>(null);
-  let found = $state<Named[]>([]);
+  /** What was found, for which letters; null while the answer is on its way. */
+  let found = $state.raw<{ asked: string; names: Named[]; failed: string | null } | null>(null);
   let at = $state(0);
+  /** Enter or Tab came before the answer: the best line is taken when it is there. */
+  let takeFirst = false;
   let abort: AbortController | null = null;
   let input: HTMLInputElement;
   const open = $derived(typed !== null);
+  const answered = $derived(found !== null && found.asked === typed);
   const meant = $derived(!typed || none?.name.toLowerCase().startsWith(typed.toLowerCase()));
-  const lines = $derived([...(none && meant ? [{ ...none, matched: null }] : []), ...found]);
+  /** Never the lines of older letters: what is on show is for what was typed, or nothing is. */
+  const lines = $derived(
+    answered ? [...(none && meant ? [{ ...none, matched: null }] : []), ...(found?.names ?? [])] : [],
+  );
 
   async function look(asked: string) {
     typed = asked;
+    found = null;
+    takeFirst = false;
     abort?.abort();
     const mine = (abort = new AbortController());
     try {
-      const names = await find(asked, mine.signal);
+      const answer = await find(asked, mine.signal);
       if (mine.signal.aborted) return;
-      found = names;
+      found = {
+        asked,
+        names: answer.ok ? answer.value : [],
+        failed: answer.ok ? null : answer.problem.detail,
+      };
       at = 0;
+      if (takeFirst) choose(lines[0]);
     } catch (e) {
       if (!(e instanceof DOMException && e.name === 'AbortError')) throw e;
     }
   }
 
-  function choose(line: Named | undefined) {
-    if (!line) return;
+  function close() {
     typed = null;
+    takeFirst = false;
+    abort?.abort();
+  }
+
+  function choose(line: Named | undefined) {
+    takeFirst = false;
+    if (!line) return;
+    close();
     onchoose(line.id);
+  }
+
+  /** Takes the line on show, now or when the answer is there. */
+  function take() {
+    if (answered) choose(lines[at]);
+    else takeFirst = true;
+  }
+
+  /** Leaving the field takes what was typed; with nothing typed, or nothing found, all stays as it was. */
+  function leave() {
+    if (typed && (!answered || lines.length > 0)) take();
+    else close();
   }
 
   function key(event: KeyboardEvent) {
     if (event.key === 'ArrowDown' && !open) void look('');
     else if (event.key === 'ArrowDown') at = Math.min(at + 1, lines.length - 1);
     else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
-    else if (event.key === 'Enter' && open) choose(lines[at]);
-    else if (event.key === 'Escape') typed = null;
+    else if (event.key === 'Enter' && open) take();
+    else if (event.key === 'Escape') close();
     else return;
     event.preventDefault();
     document.getElementById(`${id}-${at}`)?.scrollIntoView({ block: 'nearest' });
@@ -75,7 +109,7 @@
     onclick={() => typed === null && look('')}
     oninput={(e) => look(e.currentTarget.value)}
     onkeydown={key}
-    onblur={() => (typed = null)}
+    onblur={leave}
   />
   <ul
     id="{id}-list"
@@ -100,8 +134,8 @@
         {#if line.matched}<span class="text-sm opacity-80">{line.matched}</span>{/if}
       </li>
     {/each}
-    {#if open && lines.length === 0}<li class="px-3 py-2" role="option" aria-selected="false">
-        Nothing by that name.
+    {#if open && answered && lines.length === 0}<li class="px-3 py-2" role="option" aria-selected="false">
+        {found?.failed ?? 'Nothing by that name.'}
       </li>{/if}
   </ul>
   {#if error}<p class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Kitchen } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { salts } from '../../format/words';
@@ -7,30 +8,47 @@
   type Props = { kitchen: Kitchen };
   let { kitchen }: Props = $props();
 
+  const settings = (k: Kitchen) => ({
+    zone: k.zone,
+    altitudeMetres: k.altitudeMetres,
+    roomCelsius: k.roomCelsius,
+    wakes: k.wakes,
+    sleeps: k.sleeps,
+    soaksAt: k.soaksAt,
+    cupMillilitres: k.cupMillilitres,
+    cautious: k.cautious,
+    hardnessMilligramsPerLitre: k.hardnessMilligramsPerLitre,
+    salt: k.salt,
+    saltPercent: k.saltPercent,
+    keepsSoakWater: k.keepsSoakWater,
+    stirsAtJoin: k.stirsAtJoin,
+    storageRule: k.storageRule,
+  });
+  type Settings = ReturnType<typeof settings>;
   // svelte-ignore state_referenced_locally
-  let form = $state({
-    zone: kitchen.zone,
-    altitudeMetres: kitchen.altitudeMetres,
-    roomCelsius: kitchen.roomCelsius,
-    wakes: kitchen.wakes,
-    sleeps: kitchen.sleeps,
-    soaksAt: kitchen.soaksAt,
-    cupMillilitres: kitchen.cupMillilitres,
-    cautious: kitchen.cautious,
-    hardnessMilligramsPerLitre: kitchen.hardnessMilligramsPerLitre,
-    salt: kitchen.salt,
-    saltPercent: kitchen.saltPercent,
-    keepsSoakWater: kitchen.keepsSoakWater,
-    stirsAtJoin: kitchen.stirsAtJoin,
-    storageRule: kitchen.storageRule,
+  let form = $state(settings(kitchen));
+  /** What the kettle has, as this form last knew it. */
+  // svelte-ignore state_referenced_locally
+  let known: Settings = settings(kitchen);
+  // What changes elsewhere comes into the fields that nobody has touched here; the others stay as they were typed.
+  $effect(() => {
+    const now = settings(kitchen);
+    untrack(() => {
+      for (const field of Object.keys(now) as (keyof Settings)[])
+        if (form[field] === known[field]) Object.assign(form, { [field]: now[field] });
+      known = now;
+    });
   });
   let problem = $state<Problem | null>(null);
+  let saved = $state(false);
   const zones = Intl.supportedValuesOf('timeZone');
   const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
+    saved = false;
     problem = await household.change({ ...form, version: kitchen.version });
+    saved = !problem;
   }
 </script>
 
@@ -145,4 +163,5 @@
   </div>
   {#if problem && !problem.errors}<p class="text-error mt-2" role="alert">{problem.detail}</p>{/if}
   <button class="btn btn-primary mt-4" type="submit">Save</button>
+  <span class="text-success ml-3" role="status">{saved ? 'Saved.' : ''}</span>
 </form>

@@ -6,6 +6,8 @@
   let code = $state('');
   let name = $state('');
   let said = $state('');
+  /** Dashes and blanks between the letters do not count. */
+  const letters = $derived(code.replace(/[^0-9a-z]/gi, '').length);
 
   async function pair(event: SubmitEvent) {
     event.preventDefault();
@@ -21,10 +23,11 @@
   <label class="mt-4 block font-semibold">
     Code
     <input
-      class="input mt-1 h-16 w-full text-3xl tracking-[0.3em]"
-      inputmode="numeric"
+      class="input mt-1 h-16 w-full text-3xl tracking-[0.15em] uppercase"
       autocomplete="one-time-code"
-      maxlength="6"
+      autocapitalize="characters"
+      spellcheck="false"
+      maxlength="12"
       aria-invalid={said ? true : undefined}
       aria-describedby={said ? 'pair-error' : undefined}
       bind:value={code}
@@ -40,5 +43,5 @@
       bind:value={name}
     />
   </label>
-  <button class="btn btn-primary stove-btn mt-4 w-full" disabled={code.length !== 6}>Pair</button>
+  <button class="btn btn-primary stove-btn mt-4 w-full" disabled={letters < 8}>Pair</button>
 </form>

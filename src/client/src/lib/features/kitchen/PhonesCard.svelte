@@ -1,23 +1,25 @@
 <script lang="ts">
   import { Trash2 } from '@lucide/svelte';
-  import { api, type Device, type Pairing } from '../../api/client';
+  import { api, type Paired, type Pairing } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { clock, dayOf } from '../../format/time';
 
   type Props = { zone: string };
   let { zone }: Props = $props();
   let pairing = $state.raw<Pairing | null>(null);
-  let devices = $state.raw<Device[]>([]);
+  let paired = $state.raw<Paired | null>(null);
   let problem = $state.raw<Problem | null>(null);
 
   async function load() {
     const answer = await api.devices();
-    if (answer.ok) devices = answer.value;
+    if (answer.ok) paired = answer.value;
   }
   $effect(() => void load());
 
   async function make() {
-    const answer = await api.pairCode();
+    // The token is of this start of the kettle: read anew, it fits.
+    await load();
+    const answer = await api.pairCode(paired?.pageToken ?? '');
     problem = answer.ok ? null : answer.problem;
     pairing = answer.ok ? answer.value : null;
   }
@@ -33,7 +35,9 @@
   {#if pairing}
     <div class="mt-2 grid gap-6 md:grid-cols-[auto_1fr]">
       <div>
-        <p class="display text-5xl tracking-[0.2em] tabular-nums" data-code>{pairing.code}</p>
+        <p class="display text-5xl tracking-[0.12em] tabular-nums" data-code>
+          {pairing.code.slice(0, 4)}-{pairing.code.slice(4)}
+        </p>
         <p class="mt-1 text-sm">for one phone, until {clock(pairing.until, zone)}</p>
       </div>
       <ol class="list-decimal pl-5">
@@ -57,11 +61,14 @@
   {/if}
   {#if problem}<p class="mt-2" role="alert">{problem.detail}</p>{/if}
   <button class="btn btn-primary mt-3" onclick={make}>{pairing ? 'Another code' : 'Make a code'}</button>
-  {#if devices.length > 0}
+  {#if paired && paired.devices.length > 0}
     <ul class="mt-3">
-      {#each devices as device (device.id)}
+      {#each paired.devices as device (device.id)}
         <li class="border-base-300 flex items-center justify-between border-t py-1">
-          {device.name}, since {dayOf(device.pairedAt, zone)}
+          {device.name}, since {dayOf(device.pairedAt, zone)}, last here {dayOf(device.lastSeenAt, zone)} at {clock(
+            device.lastSeenAt,
+            zone,
+          )}
           <button
             class="btn btn-ghost btn-sm btn-square"
             aria-label="Remove {device.name}"
@@ -73,8 +80,21 @@
       {/each}
     </ul>
   {/if}
+  {#if paired && paired.attempts.length > 0}
+    <details class="mt-3" data-attempts>
+      <summary class="cursor-pointer">Tries that failed ({paired.attempts.length})</summary>
+      <ul class="mt-1 text-sm">
+        {#each paired.attempts as attempt (attempt.at + attempt.from)}
+          <li>
+            {dayOf(attempt.at, zone)}
+            {clock(attempt.at, zone)}, from {attempt.from}: {attempt.text}
+          </li>
+        {/each}
+      </ul>
+    </details>
+  {/if}
   <p class="mt-3 text-sm opacity-85">
-    A phone that is locked or asleep runs no timer and cannot ring; keep it awake at the stove, or let the
-    laptop ring.
+    A phone that nobody uses for 90 days has to be paired again. One that is locked or asleep runs no timer
+    and cannot ring; keep it awake at the stove, or let the laptop ring.
   </p>
 </section>

@@ -38,6 +38,7 @@
       diameterCentimetres: diameter ?? 0,
       brimMillilitres: (litres ?? 0) * 1000,
       cooker: cooker || null,
+      version: vessel?.version ?? 0,
     };
     problem = vessel ? await household.changeVessel(vessel.id, change) : await household.addVessel(change);
     if (!problem) {
@@ -46,8 +47,15 @@
     }
   }
 
-  async function remove() {
-    if (vessel) problem = await household.removeVessel(vessel.id);
+  /** Dinners that would lose it, where the kettle asks before. */
+  let users = $state<{ dinners: string[]; count: number } | null>(null);
+
+  async function remove(keep = false) {
+    if (!vessel) return;
+    const answer = await household.removeVessel(vessel.id, vessel.version, keep);
+    const asks = answer?.code === 'kitchen.vessel_in_use';
+    users = asks ? (answer.current as { dinners: string[]; count: number }) : null;
+    problem = asks ? null : answer;
   }
 
   /** The pot's outline to one scale for all: 3 px a centimetre. */
@@ -115,10 +123,24 @@
         onclick={() => (editing = true)}>Change</button
       >
       {#if removable}
-        <button class="btn btn-sm btn-ghost" aria-label="Remove {vessel.name}" onclick={remove}>Remove</button
+        <button class="btn btn-sm btn-ghost" aria-label="Remove {vessel.name}" onclick={() => remove()}
+          >Remove</button
         >
       {/if}
     </div>
+    {#if users}
+      <div class="bg-base-200 mt-2 rounded-lg p-3" role="alert" data-in-use>
+        <p>
+          {users.count === 1 ? 'A dinner uses it' : `${users.count} dinners use it`}: {users.dinners
+            .slice(0, 3)
+            .join(', ')}{users.count > 3 ? ' and more' : ''}. They keep it if it goes from the list.
+        </p>
+        <div class="mt-2 flex gap-2">
+          <button class="btn btn-sm btn-primary" onclick={() => remove(true)}>Remove it</button>
+          <button class="btn btn-sm btn-ghost" onclick={() => (users = null)}>Leave it</button>
+        </div>
+      </div>
+    {/if}
     {#if problem}<p class="text-error mt-1 text-sm" role="alert">{problem.detail}</p>{/if}
   {/if}
 </section>

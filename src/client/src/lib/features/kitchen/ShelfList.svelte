@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Trash2 } from '@lucide/svelte';
-  import { api, type Found, type Kitchen } from '../../api/client';
+  import { api, type Answer, type Found, type Kitchen } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { household } from '../../state/kitchen.svelte';
   import NamePicker from '../../ui/NamePicker.svelte';
@@ -12,11 +12,12 @@
   const bag = 500;
   let problem = $state<{ id: string; problem: Problem } | null>(null);
 
-  async function find(q: string, signal: AbortSignal): Promise<Found[]> {
+  async function find(q: string, signal: AbortSignal): Promise<Answer<Found[]>> {
     const [pulses, rices] = await Promise.all([api.findPulses(q, signal), api.findRices(q, signal)]);
-    return [...(pulses.ok ? pulses.value : []), ...(rices.ok ? rices.value : [])].filter(
-      (f) => !kitchen.shelf.some((s) => s.id === f.id),
-    );
+    if (!pulses.ok) return pulses;
+    if (!rices.ok) return rices;
+    const all = [...pulses.value, ...rices.value];
+    return { ok: true, value: all.filter((f) => !kitchen.shelf.some((s) => s.id === f.id)) };
   }
 
   async function set(id: string, grams: number) {

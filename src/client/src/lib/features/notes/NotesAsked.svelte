@@ -37,10 +37,7 @@
             id="note-pulse"
             label={q.text}
             chosen=""
-            find={async (text, signal) => {
-              const answer = await api.findPulses(text, signal);
-              return answer.ok ? answer.value : [];
-            }}
+            find={api.findPulses}
             onchoose={(id) => notes.answer('pulseId', id)}
           />
         {:else if field}

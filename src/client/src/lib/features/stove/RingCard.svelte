@@ -16,9 +16,11 @@
 
 {#each alarms.ringing as ring (ring.id)}
   <div class="ring mb-3 flex flex-wrap items-center justify-between gap-3 rounded-xl px-4 py-2" role="alert">
-    <p class="text-xl font-bold">{ring.id === evening.nowId ? 'Now' : ring.text}</p>
+    <p class="text-xl font-bold">
+      {ring.id === evening.nowId && ring.at <= stove.clock.now ? 'Now' : ring.text}
+    </p>
     <span class="flex flex-wrap gap-3">
-      <button class="btn stove-btn" onclick={() => alarms.hush(ring.id)}>Heard</button>
+      <button class="btn stove-btn" onclick={() => alarms.hush(ring.id, stove.clock.read())}>Heard</button>
       <button class="btn stove-btn" onclick={() => alarms.snooze(ring.id, stove.clock.read(), 3)}
         >{later(ring.id)}</button
       >

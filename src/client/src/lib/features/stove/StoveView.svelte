@@ -7,6 +7,7 @@
   import { clock, range } from '../../format/time';
   import { Alarms } from '../../state/stove/alarms.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
+  import PairForm from '../kitchen/PairForm.svelte';
   import AddPanel from './AddPanel.svelte';
   import AfterPanel from './AfterPanel.svelte';
   import AlarmBar from './AlarmBar.svelte';
@@ -18,6 +19,7 @@
   import PotGlance from './PotGlance.svelte';
   import RingCard from './RingCard.svelte';
   import RoadList from './RoadList.svelte';
+  import SetAsideCard from './SetAsideCard.svelte';
   import ToldList from './ToldList.svelte';
   import TroublePanel from './TroublePanel.svelte';
   import VisitCard from './VisitCard.svelte';
@@ -35,7 +37,9 @@
     evening.moments.find((m) => m.state === 'waiting' && m.id !== evening.nowId && m.join !== null),
   );
   let already = $state(false);
-  const dueVisits = $derived(evening.visits.filter((v) => Date.parse(v.at) <= stove.clock.now));
+  const dueVisits = $derived(
+    evening.setAsideFrom ? [] : evening.visits.filter((v) => Date.parse(v.at) <= stove.clock.now),
+  );
   const last = $derived(
     stove.last && evening.told.some((t) => t.entry.eventId === stove.last?.eventId && !t.undone)
       ? stove.last
@@ -86,20 +90,32 @@
   </p>
   <AlarmBar {alarms} />
   <p class="text-base" role="status" data-live={stove.live}>
-    {#if !stove.live}
+    {#if !stove.live && !stove.unpaired}
       <span class="badge badge-warning badge-lg">The kettle is away: heard {stove.age} min ago</span>
     {/if}
     {#if stove.unsent > 0}<span class="badge badge-lg">{stove.unsent} to send</span>{/if}
   </p>
 </div>
 
+{#if stove.unpaired}
+  <section class="dish border-secondary! mt-3 p-4" role="alert" data-unpaired>
+    <p class="text-2xl font-semibold">Pair this screen again</p>
+    <p class="mt-1 text-lg">
+      The kettle no longer knows it. Nothing is lost: {stove.unsent === 1
+        ? 'the entry that you made waits here.'
+        : `the ${stove.unsent} entries that you made wait here.`}
+    </p>
+    <div class="mt-3"><PairForm onpaired={() => stove.pairedAnew()} /></div>
+  </section>
+{/if}
 <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)]">
   <div class="min-w-0">
+    {#if evening.setAsideFrom}<SetAsideCard {stove} {evening} onfinish={finish} />{/if}
     <RingCard {alarms} {stove} {evening} />
     {#if evening.after}
       <AfterPanel {stove} {evening} after={evening.after} onfinish={finish} />
       {#if failed}<p class="text-error mt-2" role="alert">{failed}</p>{/if}
-    {:else if moment}
+    {:else if moment && !evening.setAsideFrom}
       {#key moment.id}<NowCard {stove} state={evening} {moment} />{/key}
     {/if}
 
@@ -127,7 +143,7 @@
           {evening}
           ontrouble={open}
         />{/each}
-      {#if !evening.table && !evening.after}
+      {#if !evening.table && !evening.after && !evening.setAsideFrom}
         <section class="dish border-secondary! mt-4 p-4" role="alert">
           <p class="text-2xl font-semibold">As it stands it does not get done</p>
           <p class="text-lg">It may have boiled dry or gone cold. Look at it, and say what you see.</p>
@@ -139,7 +155,7 @@
           </div>
         </section>
       {/if}
-      {#if evening.lateMinutes > 5}<LateBar {stove} {evening} />{/if}
+      {#if evening.lateMinutes > 5 && !evening.setAsideFrom}<LateBar {stove} {evening} />{/if}
 
       <div class="mt-4 flex flex-wrap gap-3">
         <button

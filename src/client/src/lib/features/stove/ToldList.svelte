@@ -10,7 +10,8 @@
 </script>
 
 <details class="dish p-4">
-  <summary class="cursor-pointer text-xl">What was told ({told.length})</summary>
+  <summary class="cursor-pointer text-xl">What was told ({Math.max(evening.toldCount, told.length)})</summary>
+  {#if evening.toldCount > told.length}<p class="mt-2 text-base">The latest {told.length} of them:</p>{/if}
   {#if told.length === 0}<p class="mt-2">Nothing yet.</p>{/if}
   <ul class="mt-2">
     {#each told as t (t.entry.eventId)}

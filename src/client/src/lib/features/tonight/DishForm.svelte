@@ -33,7 +33,11 @@
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
   const rice = $derived(catalogue.rices.find((r) => r.id === dish.riceId));
   const cookers = $derived(kitchen.vessels.filter((v) => v.cooker));
-  const pots = $derived(kitchen.vessels.filter((v) => !v.cooker || v.id === dish.vesselId));
+  /** A pot that is gone from the kitchen stays with the dinner that uses it. */
+  const pots = $derived([
+    ...kitchen.vessels.filter((v) => !v.cooker || v.id === dish.vesselId),
+    ...kitchen.removedVessels.filter((v) => v.id === dish.vesselId),
+  ]);
   /** Cooked already, and only warmed. */
   const cookedFrom: Record<string, string> = {
     tin: 'From a tin',
@@ -49,7 +53,7 @@
     if (cooker.cooker === 'slow') return { method: 'slow_cooker', cookerId: id, ...rice };
     return { method: 'pressure', cookerId: id };
   };
-  const vessel = $derived(kitchen.vessels.find((v) => v.id === dish.vesselId));
+  const vessel = $derived(pots.find((v) => v.id === dish.vesselId));
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const day = $derived(dish.serveAtLocal.slice(0, 10));
   const days = $derived(
@@ -63,13 +67,6 @@
     dish.pulse ?? { value: own?.grams ?? tonight.plan?.measureOut.pulseGrams ?? 0, unit: 'g' },
   );
   const riceAmount = $derived(dish.rice ?? { value: tonight.plan?.measureOut.riceGrams ?? 0, unit: 'g' });
-
-  const listed = async <T extends { id: string; name: string; matched: string | null }>(
-    call: Promise<{ ok: true; value: T[] } | { ok: false }>,
-  ): Promise<T[]> => {
-    const answer = await call;
-    return answer.ok ? answer.value : [];
-  };
 
   /** More eaters, more of everything that was weighed; what nobody weighed is the usual amount again. */
   function people(count: number) {
@@ -99,16 +96,35 @@
     if (time) void tonight.change({ serveAtLocal: `${day}T${time}` });
   }
 
-  /** Another unit asks for the same amount said anew: the server's cups and grams, not ours. */
+  /** Another unit says the same amount anew, whether or not there is a plan; one whose grams nobody knows is the usual amount. */
   function amount(what: 'pulse' | 'rice', value: number, unit: string) {
     const before = what === 'pulse' ? pulseAmount : riceAmount;
-    const out = tonight.plan?.measureOut;
-    const grams = out ? (what === 'pulse' ? out.pulseGrams : (out.riceGrams ?? value)) : value;
-    const cups = out ? (what === 'pulse' ? out.pulseCups : (out.riceCups ?? value)) : value;
-    const anew: Record<string, number> = { g: grams, cup: cups, plate: dish.people, packet: 1, shelf: 1 };
-    const same = unit === before.unit || !out ? value : (anew[unit] ?? value);
-    void tonight.change({ [what]: { value: same, unit } });
+    const grain = what === 'pulse' ? pulse : rice;
+    if (unit === before.unit || !grain) {
+      void tonight.change({ [what]: { value, unit } });
+      return;
+    }
+    const cup = (grain.gramsPerCup * kitchen.cupMillilitres) / tableCup;
+    const left = kitchen.shelf.find((s) => s.id === grain.id)?.grams ?? 0;
+    const each = { g: 1, cup, packet, shelf: left, plate: 0 } as Record<string, number>;
+    const grams = dish[what] ? before.value * (each[before.unit] ?? 0) : 0;
+    const anew = inUnit(grams, unit, each);
+    void tonight.change({
+      [what]: anew !== null ? { value: anew, unit } : unit === 'plate' ? { value: dish.people, unit } : null,
+    });
   }
+
+  /** Grams in another unit, as finely as it is filled: whole grams, quarter cups, tenths of a bag; null where that says nothing. */
+  function inUnit(grams: number, unit: string, each: Record<string, number>): number | null {
+    if (unit === 'shelf') return 1;
+    const per = each[unit] ?? 0;
+    if (grams <= 0 || per <= 0) return null;
+    const grain = unit === 'g' ? 1 : unit === 'cup' ? 4 : 10;
+    return Math.max(1 / grain, Math.round((grams / per) * grain) / grain);
+  }
+  /** Table cup of the catalogue, mL, and a bag as most shops sell it, g: the server's own, said here for the unit alone. */
+  const tableCup = 240;
+  const packet = 500;
 </script>
 
 <SayLine {tonight} />
@@ -117,17 +133,17 @@
     id="pulse"
     label="Pulses"
     chosen={pulse?.name ?? ''}
-    find={(q, signal) => listed(api.findPulses(q, signal))}
+    find={api.findPulses}
     onchoose={(id) => tonight.change({ pulseId: id })}
     error={tonight.fault('pulseId')}
   />
-  <OtherPulses {tonight} {catalogue} find={(q, signal) => listed(api.findPulses(q, signal))} />
+  <OtherPulses {tonight} {catalogue} find={api.findPulses} />
   <NamePicker
     id="rice"
     label="Rice"
     chosen={rice?.name ?? 'No rice'}
     none={{ id: noRice, name: 'No rice' }}
-    find={(q, signal) => listed(api.findRices(q, signal))}
+    find={api.findRices}
     onchoose={(id) => tonight.change(id === noRice ? { riceId: null, rice: null } : { riceId: id })}
     error={tonight.fault('riceId')}
   />

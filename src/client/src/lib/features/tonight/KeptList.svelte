@@ -13,6 +13,13 @@
   };
   let { kitchen, openId, onfresh, onagain }: Props = $props();
   const today = $derived(kitchen.nowLocal.slice(0, 10));
+  /** What is to come, the next first; then what is past, the latest first. */
+  const lines = $derived.by(() => {
+    if (kept.list.state !== 'ready') return [];
+    const all = kept.list.value;
+    const coming = all.filter((d) => d.serveAt >= kitchen.now);
+    return [...coming.reverse(), ...all.filter((d) => d.serveAt < kitchen.now)];
+  });
 </script>
 
 <section class="dish p-4" aria-labelledby="kept-title">
@@ -31,7 +38,7 @@
     <p class="mt-2 opacity-85">None yet. Keep a plan and it waits here.</p>
   {:else if kept.list.state === 'ready'}
     <ul class="mt-1">
-      {#each kept.list.value as line (line.id)}
+      {#each lines as line (line.id)}
         <li class="border-base-300 flex items-center gap-2 border-t py-1.5 first:border-t-0">
           <a
             class="hover:text-secondary min-w-0 flex-1"
@@ -65,6 +72,9 @@
         </li>
       {/each}
     </ul>
+    {#if kept.next}
+      <button class="btn btn-ghost btn-sm mt-1 w-full" onclick={() => kept.more()}>Older dinners</button>
+    {/if}
   {/if}
   {#if kept.problem}<p class="text-error mt-2 text-sm" role="alert">{kept.problem.detail}</p>{/if}
   {#if kept.deleted}

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { Plus, X } from '@lucide/svelte';
-  import type { Catalogue, Found } from '../../api/client';
+  import type { Answer, Catalogue, Found } from '../../api/client';
   import type { Tonight } from '../../state/tonight.svelte';
   import NamePicker from '../../ui/NamePicker.svelte';
 
   type Props = {
     tonight: Tonight;
     catalogue: Catalogue;
-    find: (q: string, signal: AbortSignal) => Promise<Found[]>;
+    find: (q: string, signal: AbortSignal) => Promise<Answer<Found[]>>;
   };
   let { tonight, catalogue, find }: Props = $props();
 

@@ -20,8 +20,14 @@
   import StepList from './StepList.svelte';
   import TakeAway from './TakeAway.svelte';
 
-  type Props = { tonight: Tonight; plan: Plan; kitchen: Kitchen; onstove: (id: string) => void };
-  let { tonight, plan, kitchen, onstove }: Props = $props();
+  type Props = {
+    tonight: Tonight;
+    plan: Plan;
+    kitchen: Kitchen;
+    onkept: (id: string) => void;
+    onstove: (id: string) => void;
+  };
+  let { tonight, plan, kitchen, onkept, onstove }: Props = $props();
 
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const table = $derived(plan.steps.find((s) => s.kind === 'table'));
@@ -61,6 +67,7 @@
     problem = null;
     tonight.open = answer;
     saved = `Kept as “${answer.title}”.`;
+    onkept(answer.id);
   }
 
   /** Kept if it was not, started, and over to the stove. */

@@ -12,7 +12,9 @@
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const table = $derived(plan.steps.find((s) => s.kind === 'table'));
   const out = $derived(plan.measureOut);
-  const vessel = $derived(kitchen.vessels.find((v) => v.id === dish.vesselId));
+  const vessel = $derived(
+    [...kitchen.vessels, ...kitchen.removedVessels].find((v) => v.id === dish.vesselId),
+  );
   const comesOut = $derived(out.extras.filter((x) => x.pieces > 0));
 </script>
 

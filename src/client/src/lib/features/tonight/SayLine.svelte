@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, type LineAnswer } from '../../api/client';
   import type { Problem } from '../../api/problem';
+  import { onNewest } from '../../state/newest';
   import type { Tonight } from '../../state/tonight.svelte';
 
   type Props = { tonight: Tonight };
@@ -13,7 +14,11 @@
   async function say(event: SubmitEvent) {
     event.preventDefault();
     if (!line.trim()) return;
-    const told = await api.line(line, { ...tonight.dish });
+    const said = line;
+    const told = await onNewest(
+      () => tonight.dish,
+      (dish) => api.line(said, { ...dish }),
+    );
     problem = told.ok ? null : told.problem;
     answer = told.ok ? told.value : null;
     if (!told.ok) return;

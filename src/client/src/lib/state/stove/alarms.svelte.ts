@@ -1,4 +1,5 @@
 import type { StoveState } from '../../api/client';
+import { keep, kept } from '../storage';
 
 const key = 'bright-kettle.alarms';
 
@@ -10,18 +11,23 @@ export type Ringing = { id: string; text: string; at: number };
 /** A moment rings so long before it is due, in minutes. */
 const before: Record<string, number> = { join: 10, light: 2, table: 5 };
 
+/** What is due so much later than it was heard, ms, was put there by something that was told: it rings again then. */
+const setAnew = 4 * 60_000;
+
 type Waker = { release: () => Promise<void> };
 
 /**
  * Rings when something is due: by sound, light, vibration, title, notification and, if wished, a spoken sentence.
- * What has rung is not rung again until it is put off or its time moves.
+ * What was heard is quiet until something new is due: another thing, or the same one after its time was set anew. A
+ * forecast that moves by a minute with each minute that passes is nothing new.
  */
 export class Alarms {
   wishes = $state<AlarmWishes>(read());
   ringing = $state.raw<Ringing[]>([]);
   /** Whether the screen is kept awake. */
   awake = $state(false);
-  #done: string[] = [];
+  /** When each was heard. */
+  #heard: Record<string, number> = {};
   #later: Record<string, number> = {};
   #sound: AudioContext | null = null;
   #waker: Waker | null = null;
@@ -29,11 +35,18 @@ export class Alarms {
 
   /** Looks at what is due; called as the clock moves on. */
   watch(state: StoveState, now: number, words: (id: string) => string) {
+    // Nobody stands at a stove that was set aside.
+    if (state.setAsideFrom) {
+      this.ringing = [];
+      document.title = `${state.title} · Bright Kettle`;
+      return;
+    }
     const due: Ringing[] = [];
     const take = (id: string, at: number, lead: number) => {
-      const stamp = `${id}@${Math.round(at / 60_000)}`;
       const from = this.#later[id] ?? at - lead * 60_000;
-      if (now >= from && !this.#done.includes(stamp)) due.push({ id, text: words(id), at });
+      const heard = this.#heard[id];
+      if (heard !== undefined && from > Math.max(now, heard) + setAnew) delete this.#heard[id];
+      if (now >= from && this.#heard[id] === undefined) due.push({ id, text: words(id), at });
     };
     for (const m of state.moments) {
       // What waits for an event is only asked for when nearly every pot has come to it.
@@ -55,21 +68,21 @@ export class Alarms {
   }
 
   /** Heard: rings no more for this time. */
-  hush(id: string) {
-    const it = this.ringing.find((r) => r.id === id);
-    if (it) this.#done.push(`${id}@${Math.round(it.at / 60_000)}`);
+  hush(id: string, now: number) {
+    this.#heard[id] = now;
     delete this.#later[id];
     this.ringing = this.ringing.filter((r) => r.id !== id);
   }
 
   snooze(id: string, now: number, minutes: number) {
+    delete this.#heard[id];
     this.#later[id] = now + minutes * 60_000;
     this.ringing = this.ringing.filter((r) => r.id !== id);
   }
 
   set(wishes: Partial<AlarmWishes>) {
     this.wishes = { ...this.wishes, ...wishes };
-    localStorage.setItem(key, JSON.stringify(this.wishes));
+    keep(key, this.wishes);
   }
 
   /** Browsers allow sound, notifications and a screen kept awake only after a tap: this is called by one. */
@@ -130,10 +143,5 @@ export class Alarms {
 }
 
 function read(): AlarmWishes {
-  const usual = { sound: true, speech: false, quiet: false };
-  try {
-    return { ...usual, ...(JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<AlarmWishes>) };
-  } catch {
-    return usual;
-  }
+  return { sound: true, speech: false, quiet: false, ...kept<Partial<AlarmWishes>>(key, {}) };
 }

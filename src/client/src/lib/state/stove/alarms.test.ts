@@ -51,14 +51,35 @@ describe('alarms', () => {
     expect(alarms.ringing).toHaveLength(1);
   });
 
-  it('are silent once heard, and ring again when the time moves', () => {
+  it('are silent once heard, and ring again when the time was set anew', () => {
     const alarms = new Alarms();
     alarms.watch(evening('seal', t), t, words);
-    alarms.hush('0.1');
+    alarms.hush('0.1', t);
     alarms.watch(evening('seal', t), t + minute, words);
+    expect(alarms.ringing).toEqual([]);
+    // "Not yet, nine minutes more" was told.
+    alarms.watch(evening('seal', t + 9 * minute), t + 2 * minute, words);
     expect(alarms.ringing).toEqual([]);
     alarms.watch(evening('seal', t + 9 * minute), t + 9 * minute, words);
     expect(alarms.ringing).toHaveLength(1);
+  });
+
+  it('stay silent once heard though the forecast moves with every minute that nothing is told', () => {
+    const alarms = new Alarms();
+    alarms.watch(evening('boil', t, t, 'boils'), t, words);
+    alarms.hush('0.1', t);
+    for (let m = 1; m < 40; m++) {
+      // The kettle takes it that the boil comes any minute now, or in a few.
+      const at = t + (m + (m % 4)) * minute;
+      alarms.watch(evening('boil', at, at, 'boils'), t + m * minute, words);
+      expect(alarms.ringing).toEqual([]);
+    }
+  });
+
+  it('are silent at a stove that was set aside', () => {
+    const alarms = new Alarms();
+    alarms.watch({ ...evening('seal', t), setAsideFrom: '2026-11-26T03:00:00Z' }, t + minute, words);
+    expect(alarms.ringing).toEqual([]);
   });
 
   it('come back after they were put off', () => {

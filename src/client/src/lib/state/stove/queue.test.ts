@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Answer, StoveEntry, StoveReceipt } from '../../api/client';
-import { EntryQueue, type Refused } from './queue';
+import { EntryQueue } from './queue';
 
 const tell = vi.fn<(id: string, entries: StoveEntry[]) => Promise<Answer<StoveReceipt>>>();
 vi.mock('../../api/client', () => ({
@@ -24,12 +24,9 @@ const taken = (version: number, ...entries: StoveEntry[]): Answer<StoveReceipt> 
 });
 
 describe('what was told and is not confirmed yet', () => {
-  const refused: Refused[] = [];
-  const note = (what: Refused) => void refused.push(what);
   beforeEach(() => {
     localStorage.clear();
     tell.mockReset();
-    refused.length = 0;
   });
 
   it('waits while the kettle is away, outlives the page, and arrives once and in order', async () => {
@@ -37,14 +34,14 @@ describe('what was told and is not confirmed yet', () => {
     queue.add(entry(1));
     queue.add(entry(2), entry(3));
     tell.mockResolvedValueOnce(away);
-    expect((await queue.send(note))?.status).toBe(0);
+    expect((await queue.send())?.status).toBe(0);
     const again = new EntryQueue('c');
     expect(again.waiting.map((e) => e.eventId)).toEqual(['e1', 'e2', 'e3']);
     tell.mockResolvedValueOnce(taken(9, entry(1), entry(2), entry(3)));
-    expect(await again.send(note)).toBeNull();
+    expect(await again.send()).toBeNull();
     expect(tell.mock.lastCall?.[1].map((e) => e.eventId)).toEqual(['e1', 'e2', 'e3']);
     expect(again.waiting).toEqual([]);
-    await again.send(note);
+    await again.send();
     expect(tell).toHaveBeenCalledTimes(2);
   });
 
@@ -53,9 +50,9 @@ describe('what was told and is not confirmed yet', () => {
     queue.add(entry(1));
     let answer: (a: Answer<StoveReceipt>) => void = () => {};
     tell.mockReturnValueOnce(new Promise((resolve) => (answer = resolve)));
-    const first = queue.send(note);
+    const first = queue.send();
     queue.add(entry(2));
-    const second = queue.send(note);
+    const second = queue.send();
     tell.mockResolvedValueOnce(taken(3, entry(2)));
     answer(taken(2, entry(1)));
     await Promise.all([first, second]);
@@ -66,7 +63,7 @@ describe('what was told and is not confirmed yet', () => {
     const queue = new EntryQueue('c');
     queue.add(entry(1));
     tell.mockResolvedValueOnce(taken(7, entry(1)));
-    await queue.send(note);
+    await queue.send();
     expect(queue.waiting).toEqual([]);
     expect(queue.shown.map((e) => e.eventId)).toEqual(['e1']);
     queue.heard(6);
@@ -88,18 +85,57 @@ describe('what was told and is not confirmed yet', () => {
         ],
       },
     });
-    await queue.send(note);
-    expect(refused.map((r) => [r.entry.eventId, r.text])).toEqual([['e1', 'Not then.']]);
+    await queue.send();
+    expect(queue.refused.map((r) => [r.entry.eventId, r.text])).toEqual([['e1', 'Not then.']]);
+    // It outlives the page, until somebody has read it.
+    expect(new EntryQueue('c').refused).toHaveLength(1);
+    queue.forget('e1');
+    expect(new EntryQueue('c').refused).toEqual([]);
     expect(queue.shown.map((e) => e.eventId)).toEqual(['e2']);
   });
 
-  it('keeps everything when the kettle stumbles', async () => {
+  const says = (status: number): Answer<StoveReceipt> => ({
+    ok: false,
+    problem: { status, code: 'x', title: '', detail: `said ${status}` },
+  });
+
+  it.each([0, 401, 403, 404, 408, 409, 429, 500, 503, 507])(
+    'keeps everything after %i: it may be taken yet',
+    async (status) => {
+      const queue = new EntryQueue('c');
+      queue.add(entry(1), entry(2));
+      tell.mockResolvedValueOnce(says(status));
+      expect((await queue.send())?.status).toBe(status);
+      expect(queue.waiting).toHaveLength(2);
+      expect(queue.refused).toEqual([]);
+    },
+  );
+
+  it('puts apart what can never be taken, with the reason, and loses none of the others of its batch', async () => {
     const queue = new EntryQueue('c');
+    queue.add(entry(1), entry(2), entry(3));
+    tell.mockImplementation(async (_, entries) =>
+      entries.some((e) => e.eventId === 'e2') ? says(400) : taken(5, ...entries),
+    );
+    expect(await queue.send()).toBeNull();
+    expect(queue.waiting).toEqual([]);
+    expect(queue.refused.map((r) => [r.entry.eventId, r.text])).toEqual([['e2', 'said 400']]);
+    expect(queue.shown.map((e) => e.eventId)).toEqual(['e1', 'e3']);
+  });
+
+  it('works without storage as long as the page is open', async () => {
+    const denied = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('denied', 'SecurityError');
+    });
+    const queue = new EntryQueue('d');
     queue.add(entry(1));
-    tell.mockResolvedValueOnce({ ok: false, problem: { status: 503, code: 'x', title: '', detail: '' } });
-    await queue.send(note);
+    tell.mockResolvedValueOnce(away);
+    await queue.send();
     expect(queue.waiting).toHaveLength(1);
-    expect(refused).toEqual([]);
+    tell.mockResolvedValueOnce(taken(3, entry(1)));
+    await queue.send();
+    expect(queue.waiting).toEqual([]);
+    denied.mockRestore();
   });
 
   it('begins afresh where what was kept cannot be read', () => {

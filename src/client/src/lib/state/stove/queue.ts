@@ -1,30 +1,33 @@
 import { api, type StoveEntry, type StoveReceipt } from '../../api/client';
 import type { Problem } from '../../api/problem';
+import { keep, keepText, kept } from '../storage';
 
 const key = (cook: string) => `bright-kettle.queue.${cook}`;
 const sentKey = (cook: string) => `bright-kettle.sent.${cook}`;
+const refusedKey = (cook: string) => `bright-kettle.refused.${cook}`;
 
 type Sent = { entry: StoveEntry; version: number };
 
-function read<T>(from: string): T[] {
-  try {
-    return JSON.parse(localStorage.getItem(from) ?? '[]') as T[];
-  } catch {
-    return [];
-  }
-}
+const read = <T>(from: string): T[] => kept<T[]>(from, []);
 
 function write(to: string, list: unknown[]) {
-  if (list.length === 0) localStorage.removeItem(to);
-  else localStorage.setItem(to, JSON.stringify(list));
+  if (list.length === 0) keepText(to, null);
+  else keep(to, list);
 }
 
-/** An entry that the kettle did not take, with its reason. */
+/** An entry that the kettle can never take, with its reason. */
 export type Refused = { entry: StoveEntry; text: string };
+
+/** Answers after which the same entry can still be taken: nobody there, not paired, not here yet, too busy, starting. */
+const maybeLater = (status: number) =>
+  status === 0 || status >= 500 || [401, 403, 404, 408, 409, 429].includes(status);
+
+const atOnce = 100;
 
 /**
  * What was told here and is not confirmed yet, in its order. It outlives the page: written down before anything is
- * sent, taken off only when the kettle has said that it is stored.
+ * sent, taken off only when the kettle has said that it is stored, or that it never will be; then it is kept apart,
+ * with the reason, until somebody has read it.
  */
 export class EntryQueue {
   #sending: Promise<Problem | null> | null = null;
@@ -33,6 +36,11 @@ export class EntryQueue {
 
   get waiting(): StoveEntry[] {
     return read<StoveEntry>(key(this.cook));
+  }
+
+  /** What was not taken and nobody has put away yet. */
+  get refused(): Refused[] {
+    return read<Refused>(refusedKey(this.cook));
   }
 
   /** What a page lays over the last state it heard: stored by the kettle but not in that state yet, then what waits. */
@@ -52,47 +60,68 @@ export class EntryQueue {
     write(key(this.cook), [...this.waiting, ...entries]);
   }
 
-  /** Sends all that waits. Answers with what the kettle said; null where nothing waited. */
-  async send(refused: (what: Refused) => void): Promise<Problem | null> {
+  /** The reason was read. */
+  forget(eventId: string) {
+    write(
+      refusedKey(this.cook),
+      this.refused.filter((r) => r.entry.eventId !== eventId),
+    );
+  }
+
+  /** Sends all that waits. Answers with what the kettle said when some of it still waits; null otherwise. */
+  async send(): Promise<Problem | null> {
     // One sender at a time, so that the order holds.
-    this.#sending ??= this.#drain(refused).finally(() => (this.#sending = null));
+    this.#sending ??= this.#drain().finally(() => (this.#sending = null));
     return this.#sending;
   }
 
-  async #drain(refused: (what: Refused) => void): Promise<Problem | null> {
+  async #drain(): Promise<Problem | null> {
+    // After an answer that condemns a whole batch each entry is asked for by itself: the others are good.
+    let most = atOnce;
     for (;;) {
-      const batch = this.waiting.slice(0, 100);
+      const batch = this.waiting.slice(0, most);
       if (batch.length === 0) return null;
       const answer = await api.tell(this.cook, batch);
       if (!answer.ok) {
-        // Without an answer, or while the kettle starts, it all waits; what it says is wrong as a whole never gets better.
-        if (answer.problem.status === 0 || answer.problem.status >= 500) return answer.problem;
-        this.#taken(batch.map((e) => e.eventId));
-        for (const entry of batch) refused({ entry, text: answer.problem.detail });
-        return answer.problem;
+        if (maybeLater(answer.problem.status)) return answer.problem;
+        if (batch.length > 1) most = 1;
+        else this.#putApart(batch.map((entry) => ({ entry, text: answer.problem.detail })));
+        continue;
       }
-      const { version, entries } = answer.value;
-      const stored = batch.filter((e) => entries.some((r) => r.eventId === e.eventId && !r.code));
-      write(sentKey(this.cook), [
-        ...read<Sent>(sentKey(this.cook)),
-        ...stored.map((entry) => ({ entry, version })),
-      ]);
-      this.#taken(batch.map((e) => e.eventId));
-      this.#sort(batch, answer.value, refused);
+      this.#sort(batch, answer.value);
     }
   }
 
-  #sort(batch: StoveEntry[], receipt: StoveReceipt, refused: (what: Refused) => void) {
-    for (const { eventId, text } of receipt.entries) {
-      const entry = batch.find((e) => e.eventId === eventId);
-      if (text && entry) refused({ entry, text });
-    }
+  #sort(batch: StoveEntry[], { version, entries }: StoveReceipt) {
+    const stored = batch.filter((e) => entries.some((r) => r.eventId === e.eventId && !r.code));
+    write(sentKey(this.cook), [
+      ...read<Sent>(sentKey(this.cook)),
+      ...stored.map((entry) => ({ entry, version })),
+    ]);
+    this.#taken(stored);
+    this.#putApart(
+      entries.flatMap(({ eventId, code, text }) => {
+        const entry = code ? batch.find((e) => e.eventId === eventId) : undefined;
+        return entry ? [{ entry, text: text ?? '' }] : [];
+      }),
+    );
   }
 
-  #taken(ids: string[]) {
+  /** Written down there before it is taken off here: a page that is closed in between shows it twice and loses nothing. */
+  #putApart(refused: Refused[]) {
+    const known = this.refused;
+    write(refusedKey(this.cook), [
+      ...known,
+      ...refused.filter((r) => !known.some((k) => k.entry.eventId === r.entry.eventId)),
+    ]);
+    this.#taken(refused.map((r) => r.entry));
+  }
+
+  #taken(entries: StoveEntry[]) {
+    const ids = new Set(entries.map((e) => e.eventId));
     write(
       key(this.cook),
-      this.waiting.filter((e) => !ids.includes(e.eventId)),
+      this.waiting.filter((e) => !ids.has(e.eventId)),
     );
   }
 }

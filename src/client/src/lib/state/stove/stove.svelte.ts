@@ -3,11 +3,12 @@ import { api, type StoveEntry, type StoveState } from '../../api/client';
 import type { Problem } from '../../api/problem';
 import { isoOf } from '../../format/time';
 import { overlay } from './overlay';
+import { keep, kept } from '../storage';
 import { EntryQueue, type Refused } from './queue';
 import { steady } from './steady';
 import { ServerClock } from './serverClock.svelte';
 
-const kept = (id: string) => `bright-kettle.stove.${id}`;
+const stateKey = (id: string) => `bright-kettle.stove.${id}`;
 const screen = (): string => (matchMedia('(pointer: coarse)').matches ? 'phone' : 'laptop');
 
 /** After so long without a word the kettle is taken to be away; it speaks each minute. */
@@ -24,6 +25,7 @@ export class Stove {
   /** When something was told here last. */
   #told = 0;
   #source: EventSource | null = null;
+  #closed = false;
   #retry: ReturnType<typeof setInterval> | undefined;
   #heard = $state.raw<StoveState | null>(null);
   #waiting = $state.raw<StoveEntry[]>([]);
@@ -32,6 +34,8 @@ export class Stove {
   /** The stream is open. */
   live = $state(false);
   problem = $state.raw<Problem | null>(null);
+  /** The kettle does not know this screen any more: what was told here waits until it is paired anew. */
+  unpaired = $state(false);
   refused = $state.raw<Refused[]>([]);
   /** The last thing that was told here, while it can be taken back by one tap. */
   last = $state.raw<StoveEntry | null>(null);
@@ -58,6 +62,8 @@ export class Stove {
     this.#remember();
     this.clock.start();
     const answer = await api.stove(this.id);
+    // The page may be left before the first answer: nothing is opened behind its back.
+    if (this.#closed) return;
     if (answer.ok) this.#hear(answer.value);
     else if (answer.problem.status !== 0 || !this.#heard) this.problem = answer.problem;
     this.#listen();
@@ -68,6 +74,7 @@ export class Stove {
   }
 
   close() {
+    this.#closed = true;
     this.#source?.close();
     this.clock.stop();
     clearInterval(this.#retry);
@@ -98,13 +105,23 @@ export class Stove {
   }
 
   forget(what: Refused) {
-    this.refused = this.refused.filter((r) => r !== what);
+    this.#queue.forget(what.entry.eventId);
+    this.#show();
+  }
+
+  /** This screen was paired anew: what waits goes now. */
+  pairedAnew() {
+    this.unpaired = false;
+    this.#listen();
+    void this.#send();
   }
 
   async #send() {
-    const problem = await this.#queue.send((what) => (this.refused = [...this.refused, what]));
+    const problem = await this.#queue.send();
     if (problem?.status === 0) this.live = false;
+    this.unpaired = problem?.status === 401;
     this.#show();
+    if (this.#closed) return;
     const answer = problem ? null : await api.stove(this.id);
     if (answer?.ok) this.#hear(answer.value);
   }
@@ -112,6 +129,7 @@ export class Stove {
   #show() {
     this.#waiting = this.#queue.shown;
     this.unsent = this.#queue.waiting.length;
+    this.refused = this.#queue.refused;
   }
 
   #hear(state: StoveState) {
@@ -122,24 +140,19 @@ export class Stove {
     this.#show();
     this.problem = null;
     this.clock.sync(state.now);
-    localStorage.setItem(kept(this.id), JSON.stringify({ state, at: Date.now() }));
+    keep(stateKey(this.id), { state, at: Date.now() });
   }
 
   /** The state that was last heard on this screen, for when the kettle is away from the start. */
   #remember() {
-    try {
-      const { state, at } = JSON.parse(localStorage.getItem(kept(this.id)) ?? 'null') as {
-        state: StoveState;
-        at: number;
-      };
-      this.#heard = state;
-      this.clock.sync(isoOf(Date.parse(state.now) + Math.max(0, Date.now() - at)));
-    } catch {
-      // Nothing was kept, or by an older page: the kettle will tell.
-    }
+    const last = kept<{ state: StoveState; at: number } | null>(stateKey(this.id), null);
+    if (!last?.state) return;
+    this.#heard = last.state;
+    this.clock.sync(isoOf(Date.parse(last.state.now) + Math.max(0, Date.now() - last.at)));
   }
 
   #listen() {
+    if (this.#closed) return;
     this.#source?.close();
     const source = new EventSource(`/api/stove/${this.id}/stream`);
     this.#source = source;

@@ -1,0 +1,29 @@
+namespace BrightKettle.Server.Hosting.Work;
+
+/// <summary>What one request, and all of them together, may cost. All limits of the server that are not a field's range stand here.</summary>
+public sealed class WorkLimits
+{
+    /// <summary>Steps of single pots that one request may take. A plan takes about 0.2 million, all ways of a kitchen about 5 million; a core takes some 10 million a second.</summary>
+    public long MostSteps { get; set; } = 40_000_000;
+
+    /// <summary>The same in time, should the machine be slow. Waiting in the queue does not count.</summary>
+    public TimeSpan Longest { get; set; } = TimeSpan.FromSeconds(30);
+
+    /// <summary>Requests computed at a time.</summary>
+    public int AtOnce { get; set; } = 3;
+
+    /// <summary>Of these, such as take long: all ways, a forecast, notes. One place is always left for a plan or the stove.</summary>
+    public int LongAtOnce { get; set; } = 2;
+
+    /// <summary>Requests of one screen that wait.</summary>
+    public int MostWaitingEach { get; set; } = 24;
+
+    /// <summary>Requests that wait in all.</summary>
+    public int MostWaiting { get; set; } = 96;
+
+    /// <summary>Bytes of a request's body: a cook of 200 actions takes 40,000.</summary>
+    public const int MostBodyBytes = 1_000_000;
+
+    /// <summary>Faults that are named in one answer; how many there are is said.</summary>
+    public const int MostFaultsNamed = 20;
+}
