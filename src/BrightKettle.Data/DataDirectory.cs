@@ -98,14 +98,14 @@ public sealed class DataDirectory(string path) : IDisposable
                 File.Delete(left);
             }
 
-            DatabaseCheck.Look(DatabaseFile, [.. db.Database.GetMigrations()]);
-            var pending = (await db.Database.GetPendingMigrationsAsync(cancel)).ToList();
-            if (pending.Count == 0)
+            List<string> known = [.. db.Database.GetMigrations()];
+            var applied = DatabaseCheck.Look(DatabaseFile, known);
+            if (applied.Count == known.Count)
             {
                 return null;
             }
 
-            var copy = (await db.Database.GetAppliedMigrationsAsync(cancel)).Any() ? await CopyAsync(db, pending[0], now, cancel) : null;
+            var copy = applied.Count > 0 ? await CopyAsync(db, known.Except(applied).First(), now, cancel) : null;
             // The folder is this process's, so a row that is there was left by one that was ended while it migrated: nobody would ever take it away.
             await db.Database.ExecuteSqlRawAsync("""DROP TABLE IF EXISTS "__EFMigrationsLock" """, cancel);
             await db.Database.MigrateAsync(cancel);

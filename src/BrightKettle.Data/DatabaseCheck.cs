@@ -9,12 +9,13 @@ internal static class DatabaseCheck
 
     /// <summary>Returns when the file is missing, empty, or a whole database of this program that this version can read.</summary>
     /// <param name="migrations">Known to this version.</param>
-    /// <exception cref="DataFaultException">It is not.</exception>
-    public static void Look(string file, IReadOnlyCollection<string> migrations)
+    /// <returns>The migrations that it has seen; none for a file that is to be made.</returns>
+    /// <exception cref="DataFaultException">It cannot be used.</exception>
+    public static IReadOnlyList<string> Look(string file, IReadOnlyCollection<string> migrations)
     {
         if (!File.Exists(file) || new FileInfo(file).Length == 0)
         {
-            return;
+            return [];
         }
 
         if ((File.GetUnixFileMode(file) & UnixFileMode.UserWrite) == 0)
@@ -47,6 +48,8 @@ internal static class DatabaseCheck
                 // Some other program of the same make has migrations of its own; ours always has the first of ours.
                 throw new DataFaultException(applied.Intersect(migrations).Any() ? DataFaultKind.Newer : DataFaultKind.Foreign, file, unknown);
             }
+
+            return applied;
         }
         catch (SqliteException failed)
         {

@@ -12,6 +12,8 @@ using BrightKettle.Server.Hosting.Work;
 using BrightKettle.Server.Pairing;
 using BrightKettle.Server.Problems;
 using BrightKettle.Server.Stove;
+using Microsoft.AspNetCore.Hosting.Server;
+using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
@@ -40,7 +42,8 @@ services.AddSingleton(SetClock.Or(TimeProvider.System, builder.Configuration));
 services.AddSingleton(PulseCatalogue.Shipped);
 services.AddSingleton(s => new Simulator(s.GetRequiredService<PulseCatalogue>().Constants));
 services.AddSingleton<WorkLimits>();
-services.AddSingleton<WorkScheduler>();
+// How long work may take goes by the machine's own time: the household's clock may be set.
+services.AddSingleton(s => new WorkScheduler(s.GetRequiredService<Simulator>(), s.GetRequiredService<WorkLimits>(), TimeProvider.System, s.GetRequiredService<IHostApplicationLifetime>()));
 services.AddSingleton<SharedPlans>();
 services.AddHttpContextAccessor();
 services.AddScoped<RequestWork>();
@@ -60,11 +63,6 @@ services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>((s, o) => o
     .UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString)
     .AddInterceptors(s.GetRequiredService<DurableConnection>()));
-if (builder.Configuration.GetValue($"{KettleOptions.Section}:{nameof(KettleOptions.WarmUp)}", true))
-{
-    services.AddHostedService<WarmUp>();
-}
-
 services.AddOpenApi();
 services.AddExceptionHandler<RequestFaults>();
 services.AddResponseCompression();
@@ -98,7 +96,12 @@ if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocumen
 {
     try
     {
+        var warm = app.Services.GetRequiredService<IOptions<KettleOptions>>().Value.WarmUp
+            ? WarmUp.BeginAsync(app.Services, stopped.Token)
+            : Task.CompletedTask;
         await Startup.PrepareAsync(app.Services, stopped.Token);
+        await warm;
+        stopped.Token.ThrowIfCancellationRequested();
     }
     catch (DataFaultException fault)
     {
@@ -115,6 +118,17 @@ if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocumen
 
 interrupt.Dispose();
 terminate.Dispose();
+// What the start left over is given back once; a kitchen's server then rests for hours.
+app.Lifetime.ApplicationStarted.Register(() =>
+{
+    // A server within a test, or the one that the build starts, listens nowhere.
+    if (app.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault() is { } address)
+    {
+        Console.WriteLine($"Open {address}   (stop with Ctrl+C)");
+    }
+
+    GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
+});
 await app.RunAsync();
 return Stops.Asked;
 

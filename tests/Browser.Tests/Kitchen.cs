@@ -74,38 +74,53 @@ public sealed class Kitchen : IDisposable
 
     public IWebElement Find(By by) => Until(d => d.FindElements(by) is [var first, ..] ? first : null)!;
 
-    public string Text(string css) => Find(By.CssSelector(css)).Text;
+    /// <summary>The text of what is there by now; never of an element that was found before.</summary>
+    public string Text(string css) => Until(d => d.FindElements(By.CssSelector(css)) is [var first, ..] ? first.Text : null)!;
 
-    /// <summary>Waits for a condition, polled by the driver; fails after 20 s with what was waited for.</summary>
-    public T Until<T>(Func<IWebDriver, T> condition)
+    /// <summary>Does something to an element; when the page replaces it, moves it or lays something over it meanwhile, finds it anew.</summary>
+    public void Do(By by, Action<IWebElement> what) => Until(d =>
     {
-        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(20)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
-        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException));
+        if (d.FindElements(by) is not [var first, ..])
+        {
+            return false;
+        }
+
+        what(first);
+        return true;
+    });
+
+    /// <summary>How long a condition may take on a machine under load; no test waits for so long, it only fails then.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(180);
+
+    /// <summary>Waits for a condition, polled by the driver; fails after <see cref="Patience"/> with what was waited for.</summary>
+    public T Until<T>(Func<IWebDriver, T> condition, [System.Runtime.CompilerServices.CallerArgumentExpression(nameof(condition))] string what = "")
+    {
+        var wait = new WebDriverWait(Driver, Patience) { PollingInterval = TimeSpan.FromMilliseconds(40), Message = what };
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException), typeof(ElementNotInteractableException), typeof(NoSuchElementException));
         return wait.Until(condition);
     }
 
     /// <summary>Until no plan is being asked for.</summary>
     public void Settle() => Until(d => d.FindElements(By.CssSelector("[aria-busy=true]")).Count == 0);
 
-    public void Press(string text) => Find(By.XPath($"//button[normalize-space()='{text}']")).Click();
+    public void Press(string text) => Do(By.XPath($"//button[normalize-space()='{text}']"), b => b.Click());
 
-    public void ChooseLabel(string text) => Find(By.XPath($"//label[normalize-space()='{text}']")).Click();
+    public void ChooseLabel(string text) => Do(By.XPath($"//label[normalize-space()='{text}']"), l => l.Click());
 
     public void Select(string id, int option)
     {
-        Find(By.CssSelector($"#{id} option:nth-child({option + 1})")).Click();
+        Do(By.CssSelector($"#{id} option:nth-child({option + 1})"), o => o.Click());
         Settle();
     }
 
-    /// <summary>Types into a picker of names and takes the first that is found.</summary>
+    /// <summary>Types into a picker of names and takes the first that is found, at the speed at which the driver types.</summary>
     public void Pick(string id, string typed, string expected)
     {
-        var input = Find(By.Id(id));
-        input.Click();
-        input.SendKeys(Keys.Control + "a");
-        input.SendKeys(typed);
+        Do(By.Id(id), input => input.Click());
+        Do(By.Id(id), input => input.SendKeys(Keys.Control + "a"));
+        Do(By.Id(id), input => input.SendKeys(typed));
         Until(d => d.FindElements(By.CssSelector($"#{id}-0")) is [var first, ..] && first.Text.Contains(expected, StringComparison.Ordinal));
-        input.SendKeys(Keys.Enter);
+        Do(By.Id(id), input => input.SendKeys(Keys.Enter));
         Settle();
     }
 

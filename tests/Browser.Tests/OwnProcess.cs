@@ -49,7 +49,7 @@ public sealed class OwnProcess : IDisposable
         var waited = Stopwatch.StartNew();
         while (!Answers())
         {
-            if (_process.HasExited || waited.Elapsed > TimeSpan.FromSeconds(60))
+            if (_process.HasExited || waited.Elapsed > TimeSpan.FromMinutes(5))
             {
                 throw new InvalidOperationException("The server did not start.");
             }

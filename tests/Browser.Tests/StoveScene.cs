@@ -12,7 +12,7 @@ internal class StoveScene(HttpClient http, Guid id)
     public static StoveScene OfFirst(Kitchen k)
     {
         var http = k.Http;
-        var first = http.GetFromJsonAsync<JsonElement>("/api/cooks").GetAwaiter().GetResult()[0];
+        var first = http.GetFromJsonAsync<JsonElement>("/api/cooks").GetAwaiter().GetResult().GetProperty("dinners").EnumerateArray().Last();
         var id = first.GetProperty("id").GetGuid();
         http.PostAsJsonAsync($"/api/stove/{id}/start", new { eventId = Guid.CreateVersion7(), occurredAt = k.Clock.GetUtcNow(), basedOn = first.GetProperty("version").GetInt64() })
             .GetAwaiter().GetResult().EnsureSuccessStatusCode();

@@ -45,7 +45,7 @@ public sealed class StoveDesk(PulseCatalogue catalogue, EveningStore evenings, W
     public bool IsSetAside(StoredEvening stored)
     {
         ArgumentNullException.ThrowIfNull(stored);
-        return stored.Evening.ServedAt is null && Now > stored.SetAsideFrom;
+        return stored.Evening.ServedAt is null && Now >= stored.SetAsideFrom;
     }
 
     private StoveDto Map(StoredEvening stored, KitchenState kitchen, Instant now, Simulator simulator)

@@ -30,6 +30,8 @@ public sealed class WorkScheduler : IDisposable
     private int _count;
     private int _longRunning;
 
+    /// <param name="clock">By which work is too long.</param>
+    /// <param name="life">Work ends with the server.</param>
     public WorkScheduler(Simulator simulator, WorkLimits limits, TimeProvider clock, IHostApplicationLifetime life)
     {
         ArgumentNullException.ThrowIfNull(limits);

@@ -5,7 +5,7 @@
   import RefusalCard from '../lib/features/tonight/RefusalCard.svelte';
   import WayChart from '../lib/features/tonight/WayChart.svelte';
   import { addDays } from '../lib/format/time';
-  import { untrack } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import type { Kitchen } from '../lib/api/client';
   import { kept } from '../lib/state/kept.svelte';
   import { household } from '../lib/state/kitchen.svelte';
@@ -24,7 +24,7 @@
     const id = (route.params as { id?: string }).id ?? null;
     if (kitchen.state === 'ready') untrack(() => follow(id, kitchen.value));
   });
-  $effect(() => void kept.load());
+  onMount(() => void kept.load());
 
   function follow(id: string | null, kitchen: Kitchen) {
     if (id === shown) return;
