@@ -52,6 +52,7 @@ public sealed class WorkSchedulerTests : IDisposable
     [Fact]
     public async Task Quick_work_passes_long_work_and_long_work_is_not_starved_by_it()
     {
+        _limits.LongAtOnce = 2;
         var slow = new[] { new Held(), new Held(), new Held() };
         var running = slow.Select(h => Scheduler.RunAsync("a", WorkLength.Lengthy, h.Work, Cancel)).ToList();
         await Task.WhenAll(slow[0].Began.Task, slow[1].Began.Task);

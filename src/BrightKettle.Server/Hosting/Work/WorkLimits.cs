@@ -12,8 +12,9 @@ public sealed class WorkLimits
     /// <summary>Requests computed at a time.</summary>
     public int AtOnce { get; set; } = 3;
 
-    /// <summary>Of these, such as take long: all ways, a forecast, notes. One place is always left for a plan or the stove.</summary>
-    public int LongAtOnce { get; set; } = 2;
+    /// <summary>Of these, such as take long: all ways, a forecast, notes. Each uses all cores by itself, so a second one beside it would only make both slower,
+    /// and every page with them: with two the kitchen's page took up to 290 ms beside them, with one 90 (docs/reliability.md).</summary>
+    public int LongAtOnce { get; set; } = 1;
 
     /// <summary>Requests of one screen that wait.</summary>
     public int MostWaitingEach { get; set; } = 24;
