@@ -63,7 +63,7 @@ services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>((s, o) => o
     .UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString)
     .AddInterceptors(s.GetRequiredService<DurableConnection>()));
-services.AddOpenApi();
+services.AddOpenApi(InterfaceDescription.Configure);
 services.AddExceptionHandler<RequestFaults>();
 services.AddResponseCompression();
 

@@ -1,8 +1,10 @@
+using BrightKettle.Core.Planning;
+
 namespace BrightKettle.Server.Contracts;
 
 /// <summary>An amount as it was said.</summary>
 /// <param name="Unit">g, cup, plate, packet or shelf (all that is left there, whatever the value); for extras g, mL, cup or piece.</param>
-public sealed record AmountDto(double Value, string Unit);
+public sealed record AmountDto(double Value, [property: Words("g", "cup", "plate", "packet", "shelf", "mL", "piece")] string Unit);
 
 /// <summary>What is wanted.</summary>
 /// <param name="Pulse">Null: the usual amount for so many people.</param>
@@ -28,23 +30,23 @@ public sealed record DishDto(
     string? RiceId,
     AmountDto? Rice,
     int People,
-    string Soak,
-    string Style,
+    [property: Words(typeof(SoakChoice))] string Soak,
+    [property: Words(typeof(Style))] string Style,
     string VesselId,
     string? BurnerId,
     string ServeAtLocal,
     int Seed,
-    string Method = "open_pot",
+    [property: Words(typeof(Method))] string Method = "open_pot",
     string? CookerId = null,
     IReadOnlyList<ExtraWishDto>? Extras = null,
     string? RiceVesselId = null,
     IReadOnlyList<AwayDto>? Away = null,
-    string? Salt = null,
+    [property: Words(typeof(SaltSchool))] string? Salt = null,
     bool? KeepsSoakWater = null,
     int LittleOnes = 0,
     PullDto? Pull = null,
     IReadOnlyList<OtherPulseDto>? Others = null,
-    string? CookedFrom = null);
+    [property: Words(typeof(CookedFrom))] string? CookedFrom = null);
 
 /// <summary>A further pulse in the same pot.</summary>
 /// <param name="Amount">Null: as much as the usual share of all of them.</param>
@@ -54,7 +56,7 @@ public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null);
 /// <param name="Amount">Null: the usual amount for so many people.</param>
 /// <param name="Time">start, join or late; null: as most households do.</param>
 /// <param name="Pieces">How many pieces must come out again; null: worked out from the amount.</param>
-public sealed record ExtraWishDto(string ExtraId, AmountDto? Amount = null, string? Time = null, int? Pieces = null, bool? Blanched = null);
+public sealed record ExtraWishDto(string ExtraId, AmountDto? Amount = null, [property: Words(typeof(ExtraTime))] string? Time = null, int? Pieces = null, bool? Blanched = null);
 
 /// <summary>A span on the kitchen's clock in which nobody is at home, as 2026-11-25T17:30.</summary>
 public sealed record AwayDto(string FromLocal, string ToLocal);
@@ -64,8 +66,8 @@ public sealed record AwayDto(string FromLocal, string ToLocal);
 /// <param name="Title">Why not, in short; null for a way that works.</param>
 /// <param name="RiceVesselId">Where the rice is cooked, as in a dish.</param>
 public sealed record WayDto(
-    string Method,
-    string Soak,
+    [property: Words(typeof(Method))] string Method,
+    [property: Words(typeof(SoakChoice))] string Soak,
     string? CookerId,
     string? CookerName,
     string? PulseId,
@@ -91,7 +93,8 @@ public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
 
 /// <summary>One change that makes a refused dish possible; it has been planned.</summary>
 /// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
-public sealed record AlternativeDto(string Kind, string? ServeAtLocal, string? VesselId, string? VesselName, double? Scale, string? Soak);
+public sealed record AlternativeDto(
+    [property: Words("serve_at", "unsoaked", "vessel", "amount")] string Kind, string? ServeAtLocal, string? VesselId, string? VesselName, double? Scale, [property: Words(typeof(SoakChoice))] string? Soak);
 
 /// <summary>One line of the stream in which ways arrive.</summary>
 /// <param name="Of">How many ways are tried.</param>

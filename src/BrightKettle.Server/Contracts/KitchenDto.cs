@@ -1,3 +1,6 @@
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+
 namespace BrightKettle.Server.Contracts;
 
 /// <summary>What the household fixes, and the server's clock.</summary>
@@ -19,11 +22,11 @@ public sealed record KitchenDto(
     double CupMillilitres,
     bool Cautious,
     double HardnessMilligramsPerLitre,
-    string Salt,
+    [property: Words(typeof(SaltSchool))] string Salt,
     double SaltPercent,
     bool KeepsSoakWater,
     bool StirsAtJoin,
-    string StorageRule,
+    [property: Words("cautious", "uk", "us", "au_nz", "ca")] string StorageRule,
     int Version,
     IReadOnlyList<VesselDto> Vessels,
     IReadOnlyList<VesselDto> RemovedVessels,
@@ -33,7 +36,7 @@ public sealed record KitchenDto(
     string NowLocal);
 
 /// <param name="Version">To be sent back with a change.</param>
-public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre, string? Cooker, int Version);
+public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre, [property: Words(typeof(CookerKind))] string? Cooker, int Version);
 
 /// <summary>What is left of a pulse or a rice.</summary>
 /// <param name="Version">To be sent back with a change.</param>
@@ -52,7 +55,7 @@ public sealed record BurnerChange(bool Gas, int Version = 0);
 /// <summary>A pot as it is entered.</summary>
 /// <param name="Cooker">weight, spring, electric or slow; null for a plain pot.</param>
 /// <param name="Version">Of what was shown; ignored for a new pot.</param>
-public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres, string? Cooker = null, int Version = 0);
+public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres, [property: Words(typeof(CookerKind))] string? Cooker = null, int Version = 0);
 
 /// <summary>The settings as they are entered. Times as 21:30.</summary>
 public sealed record KitchenChange(
@@ -66,8 +69,8 @@ public sealed record KitchenChange(
     bool Cautious,
     double HardnessMilligramsPerLitre,
     int Version,
-    string Salt = "with_the_rice",
+    [property: Words(typeof(SaltSchool))] string Salt = "with_the_rice",
     double SaltPercent = 0.9,
     bool KeepsSoakWater = false,
-    string StorageRule = "cautious",
+    [property: Words("cautious", "uk", "us", "au_nz", "ca")] string StorageRule = "cautious",
     bool StirsAtJoin = true);

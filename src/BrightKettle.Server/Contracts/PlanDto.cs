@@ -1,3 +1,4 @@
+using BrightKettle.Core.Planning;
 using BrightKettle.Server.Formats;
 
 namespace BrightKettle.Server.Contracts;
@@ -120,7 +121,7 @@ public sealed record PlanDto(
 
 /// <summary>Which schools this plan follows.</summary>
 /// <param name="SoakWaterMayBeKept">False where a lectin or a brine forbids it, or nothing is soaked.</param>
-public sealed record HouseWaysDto(string Salt, bool KeepsSoakWater, bool SoakWaterMayBeKept);
+public sealed record HouseWaysDto([property: Words(typeof(SaltSchool))] string Salt, bool KeepsSoakWater, bool SoakWaterMayBeKept);
 
 /// <summary>By how many minutes moments are pulled; positive is later.</summary>
 public sealed record PullDto(int Table = 0, int Light = 0, int Join = 0, int Seal = 0, int FlameOff = 0);
@@ -145,7 +146,7 @@ public sealed record DifferenceDto(string Code, string Text, bool Worse);
 /// <param name="Minutes">For start_late and dinner_moves.</param>
 /// <param name="People">For more_guests: how many more.</param>
 /// <param name="What">For without: an extra's id; for smaller_pot: a vessel's.</param>
-public sealed record SlipDto(string Kind, int? Minutes = null, int? People = null, string? What = null);
+public sealed record SlipDto([property: Words("start_late", "dinner_moves", "soak_forgotten", "more_guests", "without", "smaller_pot")] string Kind, int? Minutes = null, int? People = null, string? What = null);
 
 public sealed record CompareRequest(DishDto Before, DishDto After);
 

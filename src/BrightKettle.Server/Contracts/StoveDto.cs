@@ -1,3 +1,4 @@
+using BrightKettle.Core.Stove;
 using BrightKettle.Server.Formats;
 
 namespace BrightKettle.Server.Contracts;
@@ -24,6 +25,9 @@ public sealed record StoveEntry(
     Guid EventId,
     DateTimeOffset OccurredAt,
     long BasedOn,
+    [property: Words(
+        "did", "seen", "not_yet", "felt", "chalky", "liquor", "over_bed", "water", "pour_off", "flame", "lid", "salt", "went_in", "later", "came_out", "sticks", "checked", "vent_clear", "probed",
+        "chose", "put_away", "still_on", "undo")]
     string Kind,
     string? By = null,
     string? MomentId = null,
@@ -215,6 +219,6 @@ public sealed record StoveAnswerDto(
     string? RiceState,
     double? ShareTender);
 
-public sealed record StoveTrouble(string Trouble, double? Minutes = null, double? Percent = null);
+public sealed record StoveTrouble([property: Words(typeof(Trouble))] string Trouble, double? Minutes = null, double? Percent = null);
 
 public sealed record StoveStart(Guid EventId, DateTimeOffset OccurredAt, long BasedOn);

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Planning;
 using BrightKettle.Server.Formats;
 
 namespace BrightKettle.Server.Contracts;
@@ -27,10 +28,10 @@ public sealed record NoteAnswersDto(
     double? RiceGrams = null,
     double? WaterGrams = null,
     double? Minutes = null,
-    string? Soak = null,
-    string? Lid = null,
-    string? ClockStart = null,
-    string? Release = null,
+    [property: Words(typeof(SoakChoice))] string? Soak = null,
+    [property: Words("on", "ajar", "open")] string? Lid = null,
+    [property: Words("boil", "heat_on", "pressure_up")] string? ClockStart = null,
+    [property: Words("natural", "quick")] string? Release = null,
     double? SaltGrams = null);
 
 /// <summary>Notes as they were understood, with what is still to be asked.</summary>

@@ -1,3 +1,7 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Server.Contracts;
+
 namespace BrightKettle.Server.Formats;
 
 /// <summary>The exchange form of a cook, version 1. Described by cook-1.schema.json.</summary>
@@ -58,13 +62,13 @@ public sealed record CookerDocument(string Kind, double? HighKilopascals = null,
 /// <param name="Blanched">For cured meat: boiled first in water that was poured away.</param>
 public sealed record IngredientDocument(
     string Id,
-    string Kind,
+    [property: Words("pulse", "rice", "extra")] string Kind,
     string CatalogueId,
     double Grams,
     double? PaceMedian = null,
     double? PaceSpread = null,
     double? AgeYears = null,
-    string? Storage = null,
+    [property: Words(typeof(Storage))] string? Storage = null,
     double? CookedCelsius = null,
     double? CookedSaltShare = null,
     bool? Toasted = null,
@@ -81,26 +85,28 @@ public sealed record IngredientDocument(
 /// <param name="With">For cover: what the seal is made of: foil, parchment, towel, plastic or waxed_paper (the last two are refused by a gate).</param>
 /// <param name="What">liquor, ingredient or everything for transfer.</param>
 public sealed record ActionDocument(
+    [property: Words(
+        "soak", "drain", "chill", "rinse", "add", "take_out", "water", "salt", "measure", "pour_back", "heat", "cover", "pressurise", "release", "transfer", "stir", "mash", "thicken", "serve")]
     string Do,
     WhenDocument? When = null,
     string? Mark = null,
     string? Ingredient = null,
     double? Grams = null,
     double? Celsius = null,
-    string? Flame = null,
-    string? Lid = null,
+    [property: Words(typeof(Flame))] string? Flame = null,
+    [property: Words(typeof(Lid))] string? Lid = null,
     string? In = null,
     double? Watts = null,
     double? SaltShare = null,
     double? SodaGramsPerLitre = null,
     double? IceShare = null,
     bool? Keep = null,
-    string? Setting = null,
+    [property: Words("high", "low", "natural", "quick")] string? Setting = null,
     string? To = null,
-    string? What = null,
+    [property: Words(typeof(TransferWhat))] string? What = null,
     double? Share = null,
     double? WaterGrams = null,
-    string? With = null);
+    [property: Words(typeof(SealMaterial))] string? With = null);
 
 /// <summary>What an action waits for after the one before it.</summary>
 /// <param name="After">boils, surface_dry, pressure_up, whistle or pin_down.</param>
@@ -108,7 +114,7 @@ public sealed record ActionDocument(
 /// <param name="AfterMark">Mark of an action of another vessel.</param>
 public sealed record WhenDocument(
     DateTimeOffset? NotBefore = null,
-    string? After = null,
+    [property: Words(typeof(PotEvent))] string? After = null,
     double? DelayMinutes = null,
     LookDocument? Look = null,
     int? Count = null,

@@ -1,4 +1,4 @@
-import type { StoveDeed, StoveMoment, StoveState } from '../api/client';
+import type { StoveDeed, StoveMoment, StoveState, Trouble } from '../api/client';
 import { grams, millilitres } from './amounts';
 import { felt, stepLine, type Line } from './words';
 
@@ -206,7 +206,7 @@ export const visits: Record<string, { ask: string; hint: string; fine: string }>
 };
 
 /** What is seen when something has gone wrong. */
-export const troubles: { id: string; name: string; minutes?: boolean; percent?: boolean }[] = [
+export const troubles: { id: Trouble; name: string; minutes?: boolean; percent?: boolean }[] = [
   { id: 'hard_dry', name: 'Hard and dry' },
   { id: 'hard_wet', name: 'Hard and wet' },
   { id: 'soft_wet', name: 'Soft and wet' },

@@ -1,4 +1,4 @@
-import type { Join, MeasureOut, Plan, Step } from '../api/client';
+import type { Join, MeasureOut, Plan, SaltSchool, Soak, Step, Style } from '../api/client';
 import { grams, millilitres, overBed } from './amounts';
 
 /** What a hand feels, in the cook's words. */
@@ -21,21 +21,21 @@ export const core: Record<string, number> = {
   falling_apart: 0,
 };
 
-export const styles: { id: string; name: string; hint: string }[] = [
+export const styles: { id: Style; name: string; hint: string }[] = [
   { id: 'dry', name: 'Dry', hint: 'fluffy; pulses alone are drained' },
   { id: 'moist', name: 'Moist', hint: 'clings together' },
   { id: 'saucy', name: 'Saucy', hint: 'liquid to spoon' },
   { id: 'soup', name: 'Soup', hint: 'a ladle of it' },
 ];
 
-export const soaks: { id: string; name: string; hint: string }[] = [
+export const soaks: { id: Soak; name: string; hint: string }[] = [
   { id: 'overnight', name: 'Overnight', hint: 'in a bowl, drained before it is too long' },
   { id: 'quick', name: 'Quick', hint: 'boiled up, an hour off the heat, drained' },
   { id: 'none', name: 'None', hint: 'from dry' },
 ];
 
 /** Where the household salts. */
-export const salts: Record<string, string> = {
+export const salts: Record<SaltSchool, string> = {
   in_the_soak: 'in the soak',
   at_the_start: 'at the start',
   with_the_rice: 'when they are soft',

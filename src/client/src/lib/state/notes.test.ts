@@ -37,6 +37,19 @@ describe('somebody’s notes', () => {
     expect(dish).toMatchObject({ vesselId: 'blue', serveAtLocal: '2026-11-25T19:00' });
   });
 
+  it('keep the answer to the newer question, whichever comes last', async () => {
+    const from = new FromNotes();
+    from.begin(kitchen);
+    const answers: ((a: unknown) => void)[] = [];
+    notes.mockImplementation(() => new Promise((resolve) => answers.push(resolve)));
+    const first = from.answer('lid', 'ajar');
+    const second = from.answer('lid', 'open');
+    answers[1]?.(found({ title: 'newer' }));
+    answers[0]?.(found({ title: 'older' }));
+    await Promise.all([first, second]);
+    expect(from.found?.title).toBe('newer');
+  });
+
   it('begin with no answers when they are read anew', async () => {
     const from = new FromNotes();
     from.begin(kitchen);

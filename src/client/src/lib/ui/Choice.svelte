@@ -1,10 +1,10 @@
-<script lang="ts">
+<script lang="ts" generics="T extends string">
   type Props = {
     legend: string;
     name: string;
-    options: { id: string; name: string; hint?: string }[];
+    options: { id: T; name: string; hint?: string }[];
     value: string;
-    onchange: (id: string) => void;
+    onchange: (id: T) => void;
     error?: string | null;
   };
   let { legend, name, options, value, onchange, error = null }: Props = $props();

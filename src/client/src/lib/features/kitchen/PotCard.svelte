@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Kitchen } from '../../api/client';
+  import type { CookerKind, Kitchen } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { household } from '../../state/kitchen.svelte';
 
@@ -20,7 +20,7 @@
   // svelte-ignore state_referenced_locally
   let litres = $state<number | null>(vessel ? vessel.brimMillilitres / 1000 : 5);
   // svelte-ignore state_referenced_locally
-  let cooker = $state(vessel?.cooker ?? '');
+  let cooker = $state<CookerKind | ''>(vessel?.cooker ?? '');
   let problem = $state<Problem | null>(null);
   const kinds: Record<string, string> = {
     '': 'A pot',

@@ -13,7 +13,7 @@
 </script>
 
 <section class="dish border-secondary! p-5" aria-labelledby="set-aside" data-set-aside>
-  <h2 id="set-aside" class="text-3xl">What became of this dinner?</h2>
+  <h1 id="set-aside" class="text-3xl">What became of this dinner?</h1>
   <p class="mt-2 text-xl">
     It was planned for {when}, and nobody has touched it for hours since. It rings no more. If food from it
     still stands at room temperature, throw it away.

@@ -2,7 +2,7 @@
   import { LifeBuoy, Plus, Undo2 } from '@lucide/svelte';
   import { onMount } from 'svelte';
   import { v7 as uuid } from 'uuid';
-  import { api, type StoveState } from '../../api/client';
+  import { api, type StoveState, type Trouble } from '../../api/client';
   import { momentLine, nowSentence, visits } from '../../format/stove';
   import { clock, range } from '../../format/time';
   import { Alarms } from '../../state/stove/alarms.svelte';
@@ -29,7 +29,7 @@
 
   const alarms = new Alarms();
   let panel = $state<'add' | 'trouble' | null>(null);
-  let trouble = $state<string | null>(null);
+  let trouble = $state<Trouble | null>(null);
   let failed = $state('');
   const moment = $derived(evening.moments.find((m) => m.id === evening.nowId));
   /** Rice that went in before its moment came. */
@@ -64,7 +64,7 @@
     };
   });
 
-  function open(which: string) {
+  function open(which: Trouble) {
     trouble = which;
     panel = 'trouble';
   }
@@ -82,13 +82,13 @@
 <div class="no-print flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
   <p class="text-lg">
     <strong>{evening.title}</strong>
-    {#if evening.table}
+    {#if evening.table && !evening.setAsideFrom}
       · table about <strong class="text-secondary">{clock(evening.table.at, evening.zone)}</strong>
       <span class="text-base">({range(evening.table.early, evening.table.late, evening.zone)})</span>
     {/if}
     · now <span class="tabular-nums">{clock(new Date(stove.clock.now).toISOString(), evening.zone)}</span>
   </p>
-  <AlarmBar {alarms} />
+  {#if !evening.setAsideFrom}<AlarmBar {alarms} />{/if}
   <p class="text-base" role="status" data-live={stove.live}>
     {#if !stove.live && !stove.unpaired}
       <span class="badge badge-warning badge-lg">The kettle is away: heard {stove.age} min ago</span>
@@ -157,7 +157,7 @@
       {/if}
       {#if evening.lateMinutes > 5 && !evening.setAsideFrom}<LateBar {stove} {evening} />{/if}
 
-      <div class="mt-4 flex flex-wrap gap-3">
+      <div class="mt-4 flex flex-wrap gap-3" class:hidden={evening.setAsideFrom}>
         <button
           class="btn stove-btn"
           aria-expanded={panel === 'add'}
@@ -200,8 +200,10 @@
   </div>
 
   <div class="no-print flex min-w-0 flex-col gap-4">
-    <PotGlance {evening} />
-    <RoadList {evening} now={stove.clock.now} />
+    {#if !evening.setAsideFrom}
+      <PotGlance {evening} />
+      <RoadList {evening} now={stove.clock.now} />
+    {/if}
     <InsideList {stove} {evening} />
     <ToldList {stove} {evening} />
     {#if evening.learned.length > 0}

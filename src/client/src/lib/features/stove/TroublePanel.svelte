@@ -1,22 +1,22 @@
 <script lang="ts">
-  import { api, type StoveAnswer, type StoveState } from '../../api/client';
+  import { api, type StoveAnswer, type StoveState, type Trouble } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { troubles } from '../../format/stove';
   import type { Stove } from '../../state/stove/stove.svelte';
   import AnswerList from './AnswerList.svelte';
 
-  type Props = { stove: Stove; evening: StoveState; first: string | null; onclose: () => void };
+  type Props = { stove: Stove; evening: StoveState; first: Trouble | null; onclose: () => void };
   let { stove, evening, first, onclose }: Props = $props();
 
   // svelte-ignore state_referenced_locally
-  let chosen = $state<string | null>(first);
+  let chosen = $state<Trouble | null>(first);
   let minutes = $state(10);
   let answers = $state.raw<StoveAnswer[] | null>(null);
   let problem = $state.raw<Problem | null>(null);
   let asking = $state(false);
   const trouble = $derived(troubles.find((t) => t.id === chosen));
 
-  async function ask(id: string) {
+  async function ask(id: Trouble) {
     chosen = id;
     asking = true;
     const long = troubles.find((t) => t.id === id)?.minutes ?? false;

@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { StoveState, StoveVisit } from '../../api/client';
+  import type { StoveState, StoveVisit, Trouble } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { visits } from '../../format/stove';
   import SignPicture from './SignPicture.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
 
-  type Props = { stove: Stove; visit: StoveVisit; evening: StoveState; ontrouble: (id: string) => void };
+  type Props = { stove: Stove; visit: StoveVisit; evening: StoveState; ontrouble: (id: Trouble) => void };
   let { stove, visit, evening, ontrouble }: Props = $props();
   const over = (centimetres: number) => {
     stove.tell({ kind: 'over_bed', centimetres, vesselId: visit.vesselId });

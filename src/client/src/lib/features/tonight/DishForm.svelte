@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, type Catalogue, type Extra, type Kitchen } from '../../api/client';
+  import { api, type Catalogue, type Dish, type Extra, type Kitchen } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
   import { capital, soaks, styles } from '../../format/words';
@@ -39,17 +39,18 @@
     ...kitchen.removedVessels.filter((v) => v.id === dish.vesselId),
   ]);
   /** Cooked already, and only warmed. */
-  const cookedFrom: Record<string, string> = {
+  const cookedFrom: Record<NonNullable<Dish['cookedFrom']>, string> = {
     tin: 'From a tin',
     fridge: 'Cooked, from the fridge',
     freezer: 'Cooked, from the freezer',
   };
-  const methodOf = (id: string) => {
+  const methodOf = (id: string): Partial<Dish> => {
     // A bowl above stands only in a pressure cooker.
     const rice = dish.riceVesselId === 'bowl_above' ? { riceVesselId: null } : {};
     const cooker = cookers.find((c) => c.id === id);
-    if (id in cookedFrom) return { method: 'cooked', cookedFrom: id, cookerId: null, soak: 'none', ...rice };
-    if (!cooker) return { method: id, cookerId: null, ...rice };
+    const from = (Object.keys(cookedFrom) as (keyof typeof cookedFrom)[]).find((k) => k === id);
+    if (from) return { method: 'cooked', cookedFrom: from, cookerId: null, soak: 'none', ...rice };
+    if (!cooker) return { method: 'open_pot', cookerId: null, ...rice };
     if (cooker.cooker === 'slow') return { method: 'slow_cooker', cookerId: id, ...rice };
     return { method: 'pressure', cookerId: id };
   };

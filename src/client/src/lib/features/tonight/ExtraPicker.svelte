@@ -43,7 +43,7 @@
         class="select px-2 text-sm"
         aria-label="{name(wish.extraId)}, when"
         value={wish.time ?? planned.find((p) => p.extraId === wish.extraId)?.time ?? 'start'}
-        onchange={(e) => change(wish.extraId, { time: e.currentTarget.value })}
+        onchange={(e) => change(wish.extraId, { time: e.currentTarget.value as ExtraWish['time'] })}
       >
         <option value="start">at the start</option>
         <option value="join">when soft</option>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Kitchen } from '../../api/client';
+  import type { Kitchen, SaltSchool } from '../../api/client';
   import { parseTime } from '../../format/time';
   import { salts } from '../../format/words';
   import type { Tonight } from '../../state/tonight.svelte';
@@ -79,7 +79,7 @@
           id="salt"
           class="select w-full text-[0.95rem]"
           value={dish.salt ?? ''}
-          onchange={(e) => tonight.change({ salt: e.currentTarget.value || null })}
+          onchange={(e) => tonight.change({ salt: (e.currentTarget.value || null) as SaltSchool | null })}
         >
           <option value="">your way: {salts[kitchen.salt]}</option>
           {#each Object.entries(salts).filter(([id]) => id !== kitchen.salt) as [id, name] (id)}

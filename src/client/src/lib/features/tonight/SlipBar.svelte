@@ -15,16 +15,19 @@
     { text: 'Dinner 30 min later', slip: { kind: 'dinner_moves', minutes: 30 } },
     { text: 'Dinner 30 min sooner', slip: { kind: 'dinner_moves', minutes: -30 } },
     ...(tonight.dish.soak === 'overnight'
-      ? [{ text: 'Forgot to soak', slip: { kind: 'soak_forgotten' } }]
+      ? [{ text: 'Forgot to soak', slip: { kind: 'soak_forgotten' } } satisfies Offer]
       : []),
     { text: 'Two more guests', slip: { kind: 'more_guests', people: 2 } },
-    ...plan.measureOut.extras.map((x) => ({
+    ...plan.measureOut.extras.map<Offer>((x) => ({
       text: `No ${x.name.toLowerCase()}`,
       slip: { kind: 'without', what: x.extraId },
     })),
     ...kitchen.vessels
       .filter((v) => !v.cooker && v.id !== tonight.dish.vesselId && v.id !== tonight.dish.riceVesselId)
-      .map((v) => ({ text: `Only the ${v.name.toLowerCase()}`, slip: { kind: 'smaller_pot', what: v.id } })),
+      .map<Offer>((v) => ({
+        text: `Only the ${v.name.toLowerCase()}`,
+        slip: { kind: 'smaller_pot', what: v.id },
+      })),
   ]);
 
   async function mend(slip: Slip) {

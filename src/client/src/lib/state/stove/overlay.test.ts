@@ -24,7 +24,7 @@ const moment = (id: string, minute: number, more: Partial<StoveMoment> = {}): St
 const waits = (more: Partial<StoveMoment['waits']>) => ({ ...moment('x', 0).waits, ...more });
 const evening = (moments: StoveMoment[], more: Partial<StoveState> = {}) =>
   ({ moments, nowId: moments[0]?.id ?? null, inside: [], told: [], ...more }) as unknown as StoveState;
-const entry = (kind: string, minute: number, more: Partial<StoveEntry> = {}): StoveEntry => ({
+const entry = (kind: StoveEntry['kind'], minute: number, more: Partial<StoveEntry> = {}): StoveEntry => ({
   eventId: `${kind}${minute}`,
   occurredAt: at(minute),
   basedOn: 1,
