@@ -72,7 +72,12 @@ public sealed class Kitchen : IDisposable
         Settle();
     }
 
-    public IWebElement Find(By by) => Until(d => d.FindElements(by) is [var first, ..] ? first : null)!;
+    /// <summary>The first that is there, now or as soon as one is; whatever is asked of it is asked of the one that is there by then.</summary>
+    public LiveElement Find(By by)
+    {
+        Until(d => d.FindElements(by).Count > 0);
+        return new(this, by);
+    }
 
     /// <summary>The text of what is there by now; never of an element that was found before.</summary>
     public string Text(string css) => Until(d => d.FindElements(By.CssSelector(css)) is [var first, ..] ? first.Text : null)!;

@@ -53,8 +53,10 @@ public sealed class SpeedTests(ITestOutputHelper output)
             for (var i = 0; i < 24; i++)
             {
                 var style = new[] { "Moist", "Saucy", "Dry" }[i % 3];
-                var before = k.Driver.FindElement(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms");
+                var before = k.Text("ol");
                 k.ChooseLabel(style);
+                // The water differs from style to style, so the steps that are drawn are those of the new answer.
+                k.Until(_ => k.Text("ol") != before);
                 k.Settle();
                 times.Add(double.Parse(k.Find(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms")!, CultureInfo.InvariantCulture));
             }
@@ -64,7 +66,7 @@ public sealed class SpeedTests(ITestOutputHelper output)
             File.WriteAllText(
                 Path.Combine(Kitchen.Root, "artifacts", "logs", "change-to-picture.txt"),
                 $"median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms, {times.Count} changes\n");
-            Assert.All(times, t => Assert.True(t > 0));
+            Assert.Equal(24, times.Count(t => t > 0));
         });
     }
 }

@@ -20,7 +20,9 @@ public class PlannerLaws
         select Dish(pulse.Id, grams * 10, rice.Id, riceGrams * 10, soak ? SoakChoice.Overnight : SoakChoice.None, style, Pot(28, 12));
 
     [Fact]
-    public void Any_dish_is_on_the_table_at_its_hour_or_refused_with_a_code() =>
+    public void Any_dish_is_on_the_table_at_its_hour_or_refused_with_a_code()
+    {
+        var planned = new Judged();
         AnyDish.Sample(
             dish =>
             {
@@ -29,33 +31,39 @@ public class PlannerLaws
                     case PlanAnswer.Planned { Plan: var plan }:
                         var table = plan.Forecast.Find(Marks.Table)!.Reference;
                         var off = table > dish.ServeAt ? table - dish.ServeAt : dish.ServeAt - table;
-                        return off <= Duration.FromMinutes(1.5) && !plan.Gates.Any(g => g.Blocks) && CookRules.Check(plan.Cook) is null
+                        return planned.By(off <= Duration.FromMinutes(1.5) && !plan.Gates.Any(g => g.Blocks) && CookRules.Check(plan.Cook) is null)
                             ? true
                             : throw new InvalidOperationException($"{dish.Pulse.Id} {dish.Rice?.Id} {dish.Soak} {dish.Style}: {off}");
                     case PlanAnswer.Refused { Refusal: var refusal }:
-                        return refusal.Code is PlanRefusal.NeverTender or PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep or PlanRefusal.PotTooSmallForRice or PlanRefusal.PotTooSmall;
+                        return planned.Passed() && refusal.Code is PlanRefusal.NeverTender or PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep or PlanRefusal.PotTooSmallForRice or PlanRefusal.PotTooSmall;
                     default:
                         return false;
                 }
             },
             iter: 60);
+        planned.AtLeast(50);
+    }
 
     [Fact]
-    public void Halving_the_rices_rate_moves_every_solved_join() =>
+    public void Halving_the_rices_rate_moves_every_solved_join()
+    {
+        var joins = new Judged();
         AnyDish.Sample(
             dish =>
             {
                 if (Plans.Plan(dish, 10) is not PlanAnswer.Planned { Plan: { Order: Order.PulseFirst } plan }
                     || Plans.Plan(dish with { RiceRateFactor = 0.5 }, 10) is not PlanAnswer.Planned { Plan: { Join: not null } slower })
                 {
-                    return true;
+                    return joins.Passed();
                 }
 
                 // Slower rice goes in earlier, counted back from the same table; or it now starts and the pulse joins it.
-                return slower.Order != Order.PulseFirst
-                    || slower.Forecast.Find(Marks.Join)!.Reference < plan.Forecast.Find(Marks.Join)!.Reference - Duration.FromMinutes(4);
+                return joins.By(slower.Order != Order.PulseFirst
+                    || slower.Forecast.Find(Marks.Join)!.Reference < plan.Forecast.Find(Marks.Join)!.Reference - Duration.FromMinutes(4));
             },
-            iter: 25);
+            iter: 40);
+        joins.AtLeast(15);
+    }
 
     [Fact]
     public void The_plans_own_actions_run_again_give_the_plans_states()
