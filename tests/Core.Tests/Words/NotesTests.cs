@@ -121,4 +121,25 @@ public class NotesTests
 
         Assert.True(Done("heat_on") < Done("boil") - 5);
     }
+
+    /// <summary>10,000 digits took 6 s and 40,000 took 111: each pattern went through all of them again and again.</summary>
+    [Theory]
+    [InlineData('7')]
+    [InlineData(' ')]
+    [InlineData('x')]
+    public void A_line_of_very_many_letters_is_read_in_pieces(char letter)
+    {
+        var notes = Reader.Read($"300 g chickpeas\n1{new string(letter, 39_000)}x\nBoil 40 minutes", 240);
+        Assert.All(notes.Steps, s => Assert.True(s.Line.Length <= 300));
+        Assert.All(notes.Amounts, a => Assert.True(a.Line.Length <= 300));
+        Assert.Equal("chickpea", notes.Pulse!.Id);
+    }
+
+    [Fact]
+    public void A_long_sentence_is_cut_between_two_words_and_nothing_of_it_is_lost()
+    {
+        var words = Enumerable.Range(0, 200).Select(i => $"word{i}").ToList();
+        var notes = Reader.Of(null, null, [], [string.Join(' ', words)], 240);
+        Assert.Equal(words, notes.Steps.SelectMany(s => s.Line.Split(' ')));
+    }
 }

@@ -156,4 +156,30 @@ public class WordsTests
     [InlineData("a smidgen")]
     [InlineData("99999999 cups")]
     public void What_means_nothing_is_answered_with_nothing(string phrase) => Assert.Empty(Vague.Answer(phrase, In(Pot())));
+
+    [Theory]
+    [InlineData("٣٠٠ g", "300 g")]
+    [InlineData("१२", "12")]
+    [InlineData("７ o'clock", "7 o'clock")]
+    [InlineData("٢٫٥ kg", "2.5 kg")]
+    [InlineData("cafe\u0301", "café")]
+    public void Figures_and_letters_of_all_keyboards_are_one(string typed, string plain)
+    {
+        Assert.Equal(plain, PlainText.Of(typed));
+        Assert.Equal(PlainText.Of(typed), PlainText.Of(PlainText.Of(typed)));
+    }
+
+    [Fact]
+    public void Half_a_letter_breaks_nothing() => Assert.DoesNotContain("\ud83d", PlainText.Of("a \ud83d b"), StringComparison.Ordinal);
+
+    /// <summary>Without Unicode's tables the accent stayed, and this was another bean.</summary>
+    [Theory]
+    [InlineData("fríjol negro", "frijol negro")]
+    [InlineData("FRÍJOL NEGRO", "frijol negro")]
+    [InlineData("fri\u0301jol negro", "frijol negro")]
+    public void Accents_change_no_name(string accented, string plain)
+    {
+        Assert.Equal(CatalogueNames.WordsOf(plain), CatalogueNames.WordsOf(accented));
+        Assert.Equal(Names.In(plain), Names.In(accented));
+    }
 }
