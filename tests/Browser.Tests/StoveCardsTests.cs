@@ -34,12 +34,7 @@ public sealed class StoveCardsTests
     /// <summary>Presses a button of the card once it is there, and waits for what then stands in the large sentence.</summary>
     private static void Tap(Kitchen k, string text, string then)
     {
-        k.Until(d =>
-        {
-            var button = d.FindElements(By.CssSelector("main button")).FirstOrDefault(b => b.Displayed && b.Enabled && b.Text.Trim().StartsWith(text, StringComparison.Ordinal));
-            button?.Click();
-            return button is not null;
-        });
+        k.PressFirstLine(text, begins: true);
         k.Until(_ => k.Text("h1").Replace('\u00a0', ' ').Contains(then, StringComparison.Ordinal));
     }
 

@@ -53,7 +53,11 @@ export class FromNotes {
       vesselId: draft?.vesselId ?? kitchen.vessels[Math.min(1, kitchen.vessels.length - 1)]?.id ?? '',
       serveAtLocal: `${addDays(kitchen.nowLocal.slice(0, 10), 1)}T19:00`,
     } as Dish;
+    if (this.#waiting) void this.#ask();
   }
+
+  /** Asked before the kitchen was there: it is asked as soon as it is. */
+  #waiting = false;
 
   read() {
     this.answers = { ...unanswered };
@@ -73,6 +77,7 @@ export class FromNotes {
   #asked = 0;
 
   async #ask() {
+    this.#waiting = !this.#dish;
     if (!this.#dish) return;
     const mine = ++this.#asked;
     const answer = await api.notes(this.text, { ...this.answers }, { ...this.#dish });

@@ -37,6 +37,18 @@ describe('somebody’s notes', () => {
     expect(dish).toMatchObject({ vesselId: 'blue', serveAtLocal: '2026-11-25T19:00' });
   });
 
+  it('are read as soon as the kitchen is there, when they were asked for before', async () => {
+    const from = new FromNotes();
+    from.text = 'pinto beans';
+    await from.read();
+    expect(notes).not.toHaveBeenCalled();
+    from.begin(kitchen);
+    await Promise.resolve();
+    expect(notes).toHaveBeenCalledTimes(1);
+    from.begin(kitchen);
+    expect(notes).toHaveBeenCalledTimes(1);
+  });
+
   it('keep the answer to the newer question, whichever comes last', async () => {
     const from = new FromNotes();
     from.begin(kitchen);
