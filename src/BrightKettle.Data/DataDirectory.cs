@@ -37,6 +37,8 @@ public sealed class DataDirectory(string path) : IDisposable
         {
             Create();
             _lock = new FileStream(LockFile, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None);
+            // For whoever finds the folder taken; the lock itself is the system's, and a locked file cannot be read.
+            File.WriteAllText(HolderFile, Environment.ProcessId.ToString(CultureInfo.InvariantCulture));
         }
         catch (UnauthorizedAccessException denied)
         {
@@ -46,11 +48,8 @@ public sealed class DataDirectory(string path) : IDisposable
         {
             throw StorageFaults.Of(failed) == StorageFault.Full
                 ? new DataFaultException(DataFaultKind.Full, Path, inner: failed)
-                : new DataFaultException(File.Exists(LockFile) ? DataFaultKind.InUse : DataFaultKind.NotAFolder, Path, Holder(), failed);
+                : new DataFaultException(_lock is null && File.Exists(LockFile) ? DataFaultKind.InUse : DataFaultKind.NotAFolder, Path, Holder(), failed);
         }
-
-        // For whoever finds the folder taken; the lock itself is the system's, and a locked file cannot be read.
-        File.WriteAllText(HolderFile, Environment.ProcessId.ToString(CultureInfo.InvariantCulture));
     }
 
     private void Create()
