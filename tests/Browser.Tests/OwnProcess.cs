@@ -12,14 +12,19 @@ public sealed class OwnProcess : IDisposable
     private readonly int _port = FreePort();
     private Process? _process;
 
-    public OwnProcess(DateTimeOffset now)
+    /// <param name="lan">Whether phones are let in.</param>
+    public OwnProcess(DateTimeOffset now, bool lan = false)
     {
+        LanPort = lan ? FreePort() : 0;
         Now = now;
         Http = new HttpClient { BaseAddress = new Uri(Address) };
         Start();
     }
 
     public string Address => $"http://127.0.0.1:{_port}";
+
+    /// <summary>Where phones are let in; 0 when they are not.</summary>
+    public int LanPort { get; }
 
     public HttpClient Http { get; }
 
@@ -40,7 +45,7 @@ public sealed class OwnProcess : IDisposable
             WorkingDirectory = app,
             RedirectStandardOutput = true,
             RedirectStandardError = true,
-            ArgumentList = { "BrightKettle.Server.dll", "--urls", Address, $"--Kettle:Data={_data}", "--Kettle:Demo=true", $"--Kettle:Clock={Now:O}" },
+            ArgumentList = { "BrightKettle.Server.dll", "--urls", Address, $"--Kettle:Data={_data}", "--Kettle:Demo=true", $"--Kettle:LanPort={LanPort}", $"--Kettle:Clock={Now:O}" },
         })!;
         _process.OutputDataReceived += (_, _) => { };
         _process.ErrorDataReceived += (_, _) => { };

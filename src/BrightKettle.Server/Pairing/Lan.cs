@@ -25,7 +25,8 @@ public static class Lan
         {
             // Endpoints set here replace those of --urls, so this machine's own is set again.
             kestrel.Listen(IPAddress.Loopback, own.Port);
-            kestrel.ListenAnyIP(options.LanPort, listen => listen.UseHttps(kestrel.ApplicationServices.GetRequiredService<LanCertificate>().Server));
+            // Asked for with the first phone: the folder is looked at before, and a damaged certificate is said there.
+            kestrel.ListenAnyIP(options.LanPort, listen => listen.UseHttps(https => https.ServerCertificateSelector = (_, _) => kestrel.ApplicationServices.GetRequiredService<LanCertificate>().Server));
         });
     }
 }
