@@ -84,7 +84,7 @@
     <details class="mt-3" data-attempts>
       <summary class="cursor-pointer">Tries that failed ({paired.attempts.length})</summary>
       <ul class="mt-1 text-sm">
-        {#each paired.attempts as attempt (attempt.at + attempt.from)}
+        {#each paired.attempts as attempt, n (n)}
           <li>
             {dayOf(attempt.at, zone)}
             {clock(attempt.at, zone)}, from {attempt.from}: {attempt.text}
