@@ -6,12 +6,17 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Words;
 using BrightKettle.Data;
-using BrightKettle.Server.Endpoints;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Catalogue;
 using BrightKettle.Server.Hosting;
-using BrightKettle.Server.Hosting.Work;
+using BrightKettle.Server.Kitchen;
 using BrightKettle.Server.Pairing;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Planning;
+using BrightKettle.Server.Record;
+using BrightKettle.Server.Settings;
 using BrightKettle.Server.Stove;
+using BrightKettle.Server.Words;
+using BrightKettle.Server.Work;
 using Microsoft.AspNetCore.Hosting.Server;
 using Microsoft.AspNetCore.Hosting.Server.Features;
 using Microsoft.AspNetCore.Http.Json;
@@ -21,12 +26,12 @@ using Microsoft.Extensions.Options;
 // Texts are made by the page, and a number is written alike wherever the kettle stands.
 CultureInfo.DefaultThreadCurrentCulture = CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 // No pattern goes on for longer, whatever it is given; RequestFaults says which limit it was.
-AppContext.SetData("REGEX_DEFAULT_MATCH_TIMEOUT", TimeSpan.FromMilliseconds(500));
+AppContext.SetData("REGEX_DEFAULT_MATCH_TIMEOUT", TimeSpan.FromSeconds(5));
 
 // Until the server listens to signals itself, a stop breaks the start off in good order.
 using var stopped = new CancellationTokenSource();
-using var interrupt = Stops.On(PosixSignal.SIGINT, stopped);
-using var terminate = Stops.On(PosixSignal.SIGTERM, stopped);
+using var interrupt = StopSignals.On(PosixSignal.SIGINT, stopped);
+using var terminate = StopSignals.On(PosixSignal.SIGTERM, stopped);
 
 var builder = WebApplication.CreateBuilder(args);
 var services = builder.Services;
@@ -38,7 +43,7 @@ services.Configure<JsonOptions>(o =>
     o.SerializerOptions.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
 });
 services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
-services.AddSingleton(SetClock.Or(TimeProvider.System, builder.Configuration));
+services.AddSingleton(SimulatedClock.Or(TimeProvider.System, builder.Configuration));
 services.AddSingleton(PulseCatalogue.Shipped);
 services.AddSingleton(s => new Simulator(s.GetRequiredService<PulseCatalogue>().Constants));
 services.AddSingleton<WorkLimits>();
@@ -47,13 +52,13 @@ services.AddSingleton(s => new WorkScheduler(s.GetRequiredService<Simulator>(), 
 services.AddSingleton<SharedPlans>();
 services.AddHttpContextAccessor();
 services.AddScoped<RequestWork>();
-services.AddScoped<PlanDesk>();
+services.AddScoped<DishRequestReader>();
 services.AddSingleton<EveningStore>();
-services.AddSingleton<StoveDesk>();
-services.AddSingleton<StoveBell>();
+services.AddSingleton<StoveStateCache>();
+services.AddSingleton<StoveChangeNotifier>();
 services.AddSingleton<OpenStreams>();
 services.AddSingleton<PairingCode>();
-services.AddSingleton<OwnPage>();
+services.AddSingleton<OwnPageToken>();
 services.AddSingleton<CatalogueNames>();
 services.AddSingleton<DishLine>();
 services.AddSingleton<NotesReader>();
@@ -64,7 +69,7 @@ services.AddDbContext<KettleDb>((s, o) => o
     .UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString)
     .AddInterceptors(s.GetRequiredService<DurableConnection>()));
 services.AddOpenApi(InterfaceDescription.Configure);
-services.AddExceptionHandler<RequestFaults>();
+services.AddExceptionHandler<ExceptionProblems>();
 services.AddResponseCompression();
 
 builder.WebHost.ConfigureKestrel(kestrel => kestrel.Limits.MaxRequestBodySize = WorkLimits.MostBodyBytes);
@@ -73,7 +78,7 @@ Lan.Listen(builder);
 var app = builder.Build();
 app.Use(LocalOnly.Headers);
 app.UseExceptionHandler(new ExceptionHandlerOptions { SuppressDiagnosticsCallback = _ => true, ExceptionHandler = _ => Task.CompletedTask });
-app.UseStatusCodePages(StatusAnswers.Answer);
+app.UseStatusCodePages(StatusProblems.Answer);
 app.UseResponseCompression();
 app.Use(Utf8Only.Check);
 app.UseMiddleware<PairedOnly>();
@@ -89,7 +94,7 @@ WordsEndpoints.Map(app);
 CookEndpoints.Map(app);
 StoveEndpoints.Map(app);
 PairEndpoints.Map(app);
-SetClock.Map(app);
+SimulatedClock.Map(app);
 
 // The build starts this program only to read the interface's description: it has no database then.
 if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
@@ -107,12 +112,12 @@ if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocumen
     {
         Console.Error.WriteLine($"Bright Kettle: {StartSentences.For(fault)}");
         await app.DisposeAsync();
-        return Stops.CannotStart;
+        return StopSignals.CannotStart;
     }
     catch (OperationCanceledException) when (stopped.IsCancellationRequested)
     {
         await app.DisposeAsync();
-        return Stops.Asked;
+        return StopSignals.Asked;
     }
 }
 
@@ -130,7 +135,7 @@ app.Lifetime.ApplicationStarted.Register(() =>
     GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);
 });
 await app.RunAsync();
-return Stops.Asked;
+return StopSignals.Asked;
 
 /// <summary>Named so that tests can start the real server.</summary>
 public partial class Program;

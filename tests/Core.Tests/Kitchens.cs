@@ -112,18 +112,18 @@ internal static class Kitchens
         var actions = new List<CookAction>();
         if (soakHours > 0)
         {
-            actions.Add(new CookAction.Soak(When.Next, "p", Mass.FromGrams(grams * 4), cold));
-            actions.Add(new CookAction.Drain(When.Later(Duration.FromHours(soakHours)), "p"));
+            actions.Add(new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(grams * 4), cold));
+            actions.Add(new CookAction.Drain(Trigger.Later(Duration.FromHours(soakHours)), "p"));
         }
 
         actions.AddRange(
         [
-            new CookAction.Add(When.Next, "p"),
-            new CookAction.AddWater(When.Next, Mass.FromGrams(water), cold),
-            new CookAction.Cover(When.Next, lid),
-            new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.Light },
-            new CookAction.Heat(When.Once(PotEvent.Boils), flame) { Mark = Marks.Boils },
-            new CookAction.Serve(new When(Look: new Look("p", Doneness.Tender, Duration.FromMinutes(1)))) { Mark = Marks.Table },
+            new CookAction.Add(Trigger.Next, "p"),
+            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), cold),
+            new CookAction.Cover(Trigger.Next, lid),
+            new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.Light },
+            new CookAction.Heat(Trigger.Once(PotEvent.Boils), flame) { StepId = StepIds.Boils },
+            new CookAction.Serve(new Trigger(Look: new Look("p", Doneness.Tender, Duration.FromMinutes(1)))) { StepId = StepIds.Table },
         ]);
         return new Cook(
             new CookKitchen(pot ?? Pot(24, 6), Burner(), altitude, room),

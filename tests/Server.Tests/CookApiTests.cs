@@ -1,7 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Formats;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Record;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;

@@ -2,6 +2,9 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Record;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;
@@ -109,7 +112,7 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     {
         var cook = new JsonObject
         {
-            ["format"] = Formats.CookDocument.FormatName,
+            ["format"] = CookDocument.FormatName,
             ["version"] = 1,
             ["starts"] = "2026-11-24T18:00:00Z",
             ["seed"] = 1,
@@ -134,7 +137,7 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     [InlineData("0001-01-01T00:00:00Z")]
     public async Task A_cook_at_the_end_of_time_is_refused(string starts)
     {
-        var cook = JsonNode.Parse(await _http.GetStringAsync($"/api/cooks/{(await _http.GetFromJsonAsync<Contracts.CookPageDto>("/api/cooks", Cancel))!.Dinners[0].Id}/cook.json", Cancel))!;
+        var cook = JsonNode.Parse(await _http.GetStringAsync($"/api/cooks/{(await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners[0].Id}/cook.json", Cancel))!;
         cook["starts"] = starts;
         Assert.Equal((400, "cook.starts", "starts"), await (await Send("POST", "/api/forecast", cook.ToJsonString())).Problem());
     }
@@ -145,7 +148,7 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     [InlineData("   ", "request.missing")]
     public async Task Names_hold_nothing_that_cannot_be_shown(string name, string code)
     {
-        Assert.Equal((400, code, "name"), await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new Contracts.VesselChange(name, 20, 3000), Cancel)).Problem());
+        Assert.Equal((400, code, "name"), await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange(name, 20, 3000), Cancel)).Problem());
         Assert.Equal((400, code, "title"), await (await _http.PostAsJsonAsync($"/api/cooks/{Guid.CreateVersion7()}", KettleServer.Change(KettleServer.Dish(), title: name), Cancel)).Problem());
     }
 }

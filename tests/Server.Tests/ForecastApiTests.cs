@@ -5,9 +5,9 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Units;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Formats;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Planning;
 using CsCheck;
 using NJsonSchema;
 using NodaTime;
@@ -95,7 +95,7 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
     public void A_cook_goes_out_and_comes_back_unchanged()
     {
         var catalogue = PulseCatalogue.Shipped;
-        var genWhen = Gen.Select(Gen.Int[0, 500], Gen.Bool, Gen.Bool).Select((minutes, clock, look) => new When(
+        var genWhen = Gen.Select(Gen.Int[0, 500], Gen.Bool, Gen.Bool).Select((minutes, clock, look) => new Trigger(
             clock ? Instant.FromUtc(2026, 11, 25, 12, 0) + Duration.FromMinutes(minutes) : null,
             null,
             Duration.FromMinutes(minutes),
@@ -114,16 +114,16 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                     new ExtraIngredient("x", Mass.FromGrams(grams), catalogue.FindExtra("ham_hock")!, Temperature.FromCelsius(6)) { Pieces = pulse, Blanched = pulse % 2 == 0 },
                 ],
                 [
-                    new CookAction.Add(When.At(Instant.FromUtc(2026, 11, 25, 12, 0)), "p"),
-                    new CookAction.Add(When.Next, "x"),
-                    new CookAction.AddWater(When.Next, Mass.FromGrams(grams * 3), Temperature.FromCelsius(18)),
-                    new CookAction.Cover(When.Next, lid),
-                    new CookAction.Heat(when, flame) { Mark = Marks.Light },
-                    new CookAction.Serve(When.Later(Duration.FromMinutes(5))) { Mark = Marks.Table },
+                    new CookAction.Add(Trigger.At(Instant.FromUtc(2026, 11, 25, 12, 0)), "p"),
+                    new CookAction.Add(Trigger.Next, "x"),
+                    new CookAction.AddWater(Trigger.Next, Mass.FromGrams(grams * 3), Temperature.FromCelsius(18)),
+                    new CookAction.Cover(Trigger.Next, lid),
+                    new CookAction.Heat(when, flame) { StepId = StepIds.Light },
+                    new CookAction.Serve(Trigger.Later(Duration.FromMinutes(5))) { StepId = StepIds.Table },
                 ],
                 Instant.FromUtc(2026, 11, 25, 12, 0),
                 3);
-            var checks = new FieldChecks();
+            var checks = new FieldFaults();
             var text = JsonSerializer.Serialize(CookWriter.Write(cook), JsonSerializerOptions.Web);
             var back = new CookReader(catalogue, checks).Read(JsonSerializer.Deserialize<CookDocument>(text, JsonSerializerOptions.Web)!);
             return back is not null && back.Actions.SequenceEqual(cook.Actions) && back.Ingredients.SequenceEqual(cook.Ingredients) && back.Kitchen == cook.Kitchen && back.Starts == cook.Starts;

@@ -2,7 +2,10 @@ using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Safety;
-using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
+using BrightKettle.Server.Record;
+using BrightKettle.Server.Stove;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;

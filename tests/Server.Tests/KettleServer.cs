@@ -1,6 +1,7 @@
 using System.Text.Json;
 using BrightKettle.Data;
-using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Planning;
+using BrightKettle.Server.Record;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;

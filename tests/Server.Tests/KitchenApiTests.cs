@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
-using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Record;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;

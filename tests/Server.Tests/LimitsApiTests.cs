@@ -1,8 +1,9 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Hosting.Work;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Record;
+using BrightKettle.Server.Work;
 using Microsoft.Extensions.DependencyInjection;
 using Xunit;
 

@@ -2,8 +2,9 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Net.Security;
 using System.Security.Cryptography.X509Certificates;
-using BrightKettle.Server.Contracts;
 using BrightKettle.Server.Pairing;
+using BrightKettle.Server.Record;
+using BrightKettle.Server.Stove;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -195,7 +196,7 @@ public sealed class PairingTests : IDisposable
         {
         }
 
-        Assert.Equal(0, _server.Services.GetRequiredService<Hosting.OpenStreams>().Count);
+        Assert.Equal(0, _server.Services.GetRequiredService<OpenStreams>().Count);
     }
 
     [Fact]
@@ -206,7 +207,7 @@ public sealed class PairingTests : IDisposable
         await Own.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), Now, kept!.Version), Cancel);
         var phone = await PairedPhone();
         var open = new List<Stream>();
-        for (var i = 0; i < Hosting.OpenStreams.MostEach; i++)
+        for (var i = 0; i < OpenStreams.MostEach; i++)
         {
             open.Add(await phone.GetStreamAsync($"/api/stove/{id}/stream", Cancel));
         }

@@ -2,8 +2,8 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using BrightKettle.Core.Planning;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Catalogue;
+using BrightKettle.Server.Planning;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;

@@ -1,5 +1,7 @@
 using System.Net.Http.Json;
-using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
+using BrightKettle.Server.Stove;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;
@@ -45,7 +47,7 @@ public sealed partial class StoveApiTests
     {
         var state = await Locked("steam-drum");
         GoTo(Now.AddMinutes(4));
-        var answers = (await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/look", Cancel))!;
+        var answers = (await _http.GetFromJsonAsync<StoveAnswersDto>($"/api/stove/{state.Id}/look", Cancel))!.Answers;
         Assert.Equal(["look_and_lock", "open_for_good"], answers.Select(a => a.Code));
         // What it costs, or, with a bag that showed itself slow by then, what it saves, is said of each.
         Assert.All(answers, a => Assert.NotNull(a.SoftLaterMinutes));
@@ -54,7 +56,7 @@ public sealed partial class StoveApiTests
         state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Deeds.Any(d => d.Do == "lock"));
         Assert.Contains(state.Told, t => t.Entry.Kind == "felt");
         // They turn out soft: the lid may stay off.
-        var open = Assert.Single((await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/look", Cancel))!);
+        var open = Assert.Single((await _http.GetFromJsonAsync<StoveAnswersDto>($"/api/stove/{state.Id}/look", Cancel))!.Answers);
         Assert.Equal("stay_open", open.Code);
         state = await Told(state, Entry(state, "chose") with { What = open.Code, State = "look" });
         Assert.NotNull((await Walk(state)).After);
@@ -77,7 +79,7 @@ public sealed partial class StoveApiTests
     public async Task Where_no_lid_is_in_the_way_no_look_is_priced()
     {
         var state = await Walk(await Start(), until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "look");
-        Assert.Empty((await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/look", Cancel))!);
+        Assert.Empty((await _http.GetFromJsonAsync<StoveAnswersDto>($"/api/stove/{state.Id}/look", Cancel))!.Answers);
         Assert.Equal("stove.no_such_answer", (await Tell(state, Entry(state, "chose") with { What = "look_and_lock", State = "look" })).Entries[0].Code);
         Assert.Equal((404, "stove.missing", null), await (await _http.GetAsync($"/api/stove/{Guid.CreateVersion7()}/look", Cancel)).Problem());
     }
@@ -89,7 +91,7 @@ public sealed partial class StoveApiTests
         state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Waits.Event == "whistle");
         Assert.Equal(Now.AddMinutes(15), state.Visits.Single(v => v.Code == "silent").At, TimeSpan.FromSeconds(5));
         GoTo(Now.AddMinutes(16));
-        var help = await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("silent"), Cancel)).Content.ReadFromJsonAsync<List<StoveAnswerDto>>(Cancel);
+        var help = (await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("silent"), Cancel)).Content.ReadFromJsonAsync<StoveAnswersDto>(Cancel))!.Answers;
         Assert.Equal("off_and_alone", help!.Single().Code);
         state = await Told(state, Entry(state, "chose") with { What = "off_and_alone", State = "silent" });
         Assert.DoesNotContain(state.Visits, v => v.Code == "silent");

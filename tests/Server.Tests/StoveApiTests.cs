@@ -1,7 +1,12 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json;
-using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
+using BrightKettle.Server.Record;
+using BrightKettle.Server.Stove;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;
@@ -178,7 +183,7 @@ public sealed partial class StoveApiTests : IDisposable
         Assert.True(hard.LateMinutes > 5);
         Assert.Contains(hard.Changes, c => c.Code == "table" && c.Worse && c.Text.Contains("more: table about", StringComparison.Ordinal));
         Assert.Contains(hard.Learned, l => l.What == "bag" && l.Factor < 1);
-        var answers = (await _http.GetFromJsonAsync<List<StoveAnswerDto>>($"/api/stove/{state.Id}/late", Cancel))!;
+        var answers = (await _http.GetFromJsonAsync<StoveAnswersDto>($"/api/stove/{state.Id}/late", Cancel))!.Answers;
         Assert.Equal("later", answers[^1].Code);
         Assert.All(answers.SkipLast(1), a => Assert.True(a.LaterMinutes < 0));
 
@@ -308,11 +313,11 @@ public sealed partial class StoveApiTests : IDisposable
         }
 
         GoTo(Now.AddMinutes(12));
-        foreach (var trouble in Enum.GetValues<Core.Stove.Trouble>().Select(Formats.CookWriter.Word))
+        foreach (var trouble in Enum.GetValues<Core.Stove.Trouble>().Select(ClosedSet.Word))
         {
             var answer = await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble(trouble), Cancel);
             Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-            Assert.All((await answer.Content.ReadFromJsonAsync<List<StoveAnswerDto>>(Cancel))!, a => Assert.False(string.IsNullOrEmpty(a.Title)));
+            Assert.All((await answer.Content.ReadFromJsonAsync<StoveAnswersDto>(Cancel))!.Answers, a => Assert.False(string.IsNullOrEmpty(a.Title)));
         }
 
         Assert.Equal((400, "request.unknown_word", "trouble"), await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("gloom"), Cancel)).Problem());

@@ -1,8 +1,9 @@
 using System.Net.Http.Json;
 using System.Text.Json;
 using BrightKettle.Core.Planning;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
+using BrightKettle.Server.Words;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;

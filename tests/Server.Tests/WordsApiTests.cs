@@ -1,7 +1,6 @@
 using System.Net.Http.Json;
 using BrightKettle.Core.Words;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Words;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;

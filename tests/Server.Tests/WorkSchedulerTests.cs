@@ -1,6 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
-using BrightKettle.Server.Hosting.Work;
+using BrightKettle.Server.Work;
 using Microsoft.Extensions.Hosting;
 using Microsoft.Extensions.Time.Testing;
 using Xunit;

@@ -1,6 +1,8 @@
 using System.Net;
 using System.Net.Http.Json;
-using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Record;
+using BrightKettle.Server.Stove;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;

@@ -66,7 +66,7 @@ internal static class Cells
 
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            if (cook.Actions[i].Mark == "clock")
+            if (cook.Actions[i].StepId == "clock")
             {
                 return (run.EndSeconds - run.At(i).Seconds) / 60;
             }

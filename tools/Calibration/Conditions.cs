@@ -72,11 +72,11 @@ internal sealed record Conditions(
 
     private static IEnumerable<CookAction> Soak(double grams, double hours) =>
     [
-        new CookAction.Soak(When.Next, Id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)),
-        new CookAction.Drain(When.Later(Duration.FromHours(hours)), Id),
+        new CookAction.Soak(Trigger.Next, Id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)),
+        new CookAction.Drain(Trigger.Later(Duration.FromHours(hours)), Id),
     ];
 
-    private static CookAction.Serve Tender() => new CookAction.Serve(new When(Look: new Look(Id, Doneness.Tender, Duration.FromSeconds(10))));
+    private static CookAction.Serve Tender() => new CookAction.Serve(new Trigger(Look: new Look(Id, Doneness.Tender, Duration.FromSeconds(10))));
 
     private static IReadOnlyList<Ingredient> Ingredients(Pulse pulse, double grams) => [new PulseIngredient(Id, Mass.FromGrams(grams), pulse, new Pace(1, 0))];
 
@@ -86,11 +86,11 @@ internal sealed record Conditions(
         List<CookAction> actions =
         [
             .. soaked ? Soak(Grams, SoakHours(pulse)) : [],
-            new CookAction.Add(When.Next, Id),
-            new CookAction.AddWater(When.Next, Mass.FromGrams(WaterGrams), cold),
-            new CookAction.Cover(When.Next, Lid.Ajar),
-            new CookAction.Heat(When.Next, Flame.Full),
-            new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively) { Mark = "clock" },
+            new CookAction.Add(Trigger.Next, Id),
+            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(WaterGrams), cold),
+            new CookAction.Cover(Trigger.Next, Lid.Ajar),
+            new CookAction.Heat(Trigger.Next, Flame.Full),
+            new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively) { StepId = "clock" },
             Tender(),
         ];
         var pot = new Vessel("v", "pot", Length.FromCentimetres(PotDiameterCentimetres), Volume.FromMillilitres(PotMillilitres));
@@ -102,13 +102,13 @@ internal sealed record Conditions(
         List<CookAction> actions =
         [
             .. soaked ? Soak(PressureGrams, SoakHours(pulse)) : [],
-            new CookAction.Add(When.Next, Id),
-            new CookAction.AddWater(When.Next, Mass.FromGrams(soaked ? PressureWaterSoaked : PressureWaterUnsoaked), Temperature.FromCelsius(20)),
-            new CookAction.Pressurise(When.Next),
-            new CookAction.Heat(When.Next, Flame.Full),
-            new CookAction.Heat(When.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes)), Flame.Off) { Mark = "clock" },
-            new CookAction.Release(When.Next, ReleaseKind.Natural),
-            new CookAction.Serve(When.Once(PotEvent.PinDown)),
+            new CookAction.Add(Trigger.Next, Id),
+            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(soaked ? PressureWaterSoaked : PressureWaterUnsoaked), Temperature.FromCelsius(20)),
+            new CookAction.Pressurise(Trigger.Next),
+            new CookAction.Heat(Trigger.Next, Flame.Full),
+            new CookAction.Heat(Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes)), Flame.Off) { StepId = "clock" },
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            new CookAction.Serve(Trigger.Once(PotEvent.PinDown)),
         ];
         var cooker = new Vessel("v", "electric cooker", Length.FromCentimetres(22), Volume.FromMillilitres(PressureMillilitres)) { Cooker = Cooker.Electric(PressureMillilitres) };
         return new Cook(new CookKitchen(cooker, Hob, 0, RoomCelsius), Ingredients(pulse, PressureGrams), actions, Start, 1);
@@ -125,12 +125,12 @@ internal sealed record Conditions(
             actions.AddRange(
             [
                 .. Soak(SlowGrams, SoakHours(pulse)),
-                new CookAction.Add(When.Next, Id) { In = "hob" },
-                new CookAction.AddWater(When.Next, Mass.FromGrams(WaterGrams), Temperature.FromCelsius(20)) { In = "hob" },
-                new CookAction.Heat(When.Next, Flame.Full) { In = "hob" },
-                new CookAction.Heat(When.Once(PotEvent.Boils, Duration.FromMinutes(PreboilMinutes)), Flame.Off) { In = "hob" },
-                new CookAction.Transfer(When.Next, "v", TransferWhat.Ingredient) { In = "hob", IngredientId = Id, Mark = "over" },
-                new CookAction.AddWater(When.Next with { AfterMark = "over" }, Mass.FromGrams(SlowWaterGrams), boiling),
+                new CookAction.Add(Trigger.Next, Id) { In = "hob" },
+                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(WaterGrams), Temperature.FromCelsius(20)) { In = "hob" },
+                new CookAction.Heat(Trigger.Next, Flame.Full) { In = "hob" },
+                new CookAction.Heat(Trigger.Once(PotEvent.Boils, Duration.FromMinutes(PreboilMinutes)), Flame.Off) { In = "hob" },
+                new CookAction.Transfer(Trigger.Next, "v", TransferWhat.Ingredient) { In = "hob", IngredientId = Id, StepId = "over" },
+                new CookAction.AddWater(Trigger.Next with { AfterStep = "over" }, Mass.FromGrams(SlowWaterGrams), boiling),
             ]);
         }
         else
@@ -138,13 +138,13 @@ internal sealed record Conditions(
             actions.AddRange(
             [
                 .. SlowSoaked(pulse) ? Soak(SlowGrams, SoakHours(pulse)) : [],
-                new CookAction.Add(When.Next, Id),
-                new CookAction.AddWater(When.Next, Mass.FromGrams(SlowWaterGrams), boiling),
+                new CookAction.Add(Trigger.Next, Id),
+                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(SlowWaterGrams), boiling),
             ]);
         }
 
-        actions.AddRange([new CookAction.Cover(When.Next, Lid.On), new CookAction.Heat(When.Next, setting) { Mark = "clock" }, Tender()]);
-        var kitchen = new CookKitchen(crock, Hob, 0, RoomCelsius) { Others = [new CookVessel(pot, Hob)] };
+        actions.AddRange([new CookAction.Cover(Trigger.Next, Lid.On), new CookAction.Heat(Trigger.Next, setting) { StepId = "clock" }, Tender()]);
+        var kitchen = new CookKitchen(crock, Hob, 0, RoomCelsius) { OtherVessels = [new CookVessel(pot, Hob)] };
         return new Cook(kitchen, Ingredients(pulse, SlowGrams), actions, Start, 1);
     }
 

@@ -24,9 +24,9 @@ internal static class Collapse
         var jobs = with.ConvertAll(p =>
         {
             var cook = conditions.CookOf(p, Column.SimmerUnsoaked);
-            var clock = cook.Actions.ToList().FindIndex(a => a.Mark == "clock");
+            var clock = cook.Actions.ToList().FindIndex(a => a.StepId == "clock");
             var minutes = NodaTime.Duration.FromMinutes(p.CollapsedSimmerUnsoakedMinutes!.Value.Middle);
-            cook = cook with { Actions = [.. cook.Actions.Take(clock + 1), new CookAction.Serve(When.Later(minutes))] };
+            cook = cook with { Actions = [.. cook.Actions.Take(clock + 1), new CookAction.Serve(Trigger.Later(minutes))] };
             return new PotJob(cook, PotTraits.Reference(cook));
         });
         var runs = simulator.RunMany(jobs);

@@ -36,8 +36,8 @@ internal static class BowlLane
             }
 
             var id = IngredientOf(action)!;
-            var due = clocks.GetValueOrDefault(id, cook.Starts) + (action.When.Delay ?? Duration.Zero);
-            due = action.When.NotBefore is { } at && at > due ? at : due;
+            var due = clocks.GetValueOrDefault(id, cook.Starts) + (action.Trigger.Delay ?? Duration.Zero);
+            due = action.Trigger.NotBefore is { } at && at > due ? at : due;
             clocks[id] = due;
             list.Add((i, due));
         }

@@ -6,7 +6,7 @@ namespace BrightKettle.Core.Cooking;
 /// <summary>A list of timed actions on pots: what is planned, what is cooked, what is stored.</summary>
 /// <param name="Kitchen">The pots, the flames and the place.</param>
 /// <param name="Ingredients">What the actions name by <see cref="Ingredient.Id"/>; in this order everywhere.</param>
-/// <param name="Actions">Within one vessel done one after the other; each waits for its <see cref="When"/>.</param>
+/// <param name="Actions">Within one vessel done one after the other; each waits for its <see cref="Trigger"/>.</param>
 /// <param name="Starts">Nothing happens before this instant.</param>
 /// <param name="Seed">Fixes the many pots of a forecast.</param>
 public sealed record Cook(
@@ -48,11 +48,11 @@ public sealed record CookKitchen(Vessel Vessel, Burner Burner, double AltitudeMe
     public double HardnessMilligramsPerLitre { get; init; }
 
     /// <summary>Further vessels: a second pot, or a bowl that stands above in the first.</summary>
-    public IReadOnlyList<CookVessel> Others { get; init; } = [];
+    public IReadOnlyList<CookVessel> OtherVessels { get; init; } = [];
 
-    public int VesselCount => 1 + Others.Count;
+    public int VesselCount => 1 + OtherVessels.Count;
 
-    public CookVessel this[int index] => index == 0 ? new(Vessel, Burner) : Others[index - 1];
+    public CookVessel this[int index] => index == 0 ? new(Vessel, Burner) : OtherVessels[index - 1];
 
     /// <summary>Number of a vessel by its id; null means the first; -1 for an unknown one.</summary>
     public int IndexOf(string? vesselId)
@@ -62,9 +62,9 @@ public sealed record CookKitchen(Vessel Vessel, Burner Burner, double AltitudeMe
             return 0;
         }
 
-        for (var i = 0; i < Others.Count; i++)
+        for (var i = 0; i < OtherVessels.Count; i++)
         {
-            if (Others[i].Vessel.Id == vesselId)
+            if (OtherVessels[i].Vessel.Id == vesselId)
             {
                 return i + 1;
             }

@@ -49,17 +49,17 @@ public enum TransferWhat
 }
 
 /// <summary>One thing done to a pot. The set is closed.</summary>
-/// <param name="When">What it waits for, after the action before it in the same vessel.</param>
-public abstract record CookAction(When When)
+/// <param name="Trigger">What it waits for, after the action before it in the same vessel.</param>
+public abstract record CookAction(Trigger Trigger)
 {
-    /// <summary>What this action is in the plan, from <see cref="Marks"/>; null where nobody asks.</summary>
-    public string? Mark { get; init; }
+    /// <summary>What this action is in the plan, from <see cref="StepIds"/>; null where nobody asks.</summary>
+    public string? StepId { get; init; }
 
     /// <summary>Id of the vessel it is done to; null for the first.</summary>
     public string? In { get; init; }
 
     /// <summary>Cover with water in a bowl.</summary>
-    public sealed record Soak(When When, string IngredientId, Mass Water, Temperature Temperature) : CookAction(When)
+    public sealed record Soak(Trigger Trigger, string IngredientId, Mass Water, Temperature Temperature) : CookAction(Trigger)
     {
         /// <summary>Salt in the water, g per g of water; 0 to 0.05.</summary>
         public double SaltShare { get; init; }
@@ -69,61 +69,61 @@ public abstract record CookAction(When When)
     }
 
     /// <summary>Pour a bowl's water away, or all the free liquor of the pot when no ingredient is named.</summary>
-    public sealed record Drain(When When, string? IngredientId) : CookAction(When)
+    public sealed record Drain(Trigger Trigger, string? IngredientId) : CookAction(Trigger)
     {
         /// <summary>Into the jug instead of the sink.</summary>
         public bool Keep { get; init; }
     }
 
     /// <summary>Put an ingredient, with the bowl it is in, into the fridge.</summary>
-    public sealed record Chill(When When, string IngredientId, Temperature Temperature) : CookAction(When);
+    public sealed record Chill(Trigger Trigger, string IngredientId, Temperature Temperature) : CookAction(Trigger);
 
     /// <summary>Rinse: a film of water clings to what was rinsed.</summary>
-    public sealed record Rinse(When When, string IngredientId) : CookAction(When);
+    public sealed record Rinse(Trigger Trigger, string IngredientId) : CookAction(Trigger);
 
     /// <summary>An ingredient into the pot.</summary>
-    public sealed record Add(When When, string IngredientId) : CookAction(When);
+    public sealed record Add(Trigger Trigger, string IngredientId) : CookAction(Trigger);
 
     /// <summary>Pieces out of the pot: a leaf, a stick, a whole chilli.</summary>
-    public sealed record TakeOut(When When, string IngredientId) : CookAction(When);
+    public sealed record TakeOut(Trigger Trigger, string IngredientId) : CookAction(Trigger);
 
     /// <summary>Water into the pot.</summary>
-    public sealed record AddWater(When When, Mass Water, Temperature Temperature) : CookAction(When)
+    public sealed record AddWater(Trigger Trigger, Mass Water, Temperature Temperature) : CookAction(Trigger)
     {
         /// <summary>Of it, as ice; 0 to 1.</summary>
         public double IceShare { get; init; }
     }
 
     /// <summary>Salt into the pot.</summary>
-    public sealed record AddSalt(When When, Mass Salt) : CookAction(When);
+    public sealed record AddSalt(Trigger Trigger, Mass Salt) : CookAction(Trigger);
 
     /// <summary>Measure the free liquor and bring it to this mass: add boiling water, or pour off into the jug.</summary>
-    public sealed record Measure(When When, Mass Liquor) : CookAction(When);
+    public sealed record SetLiquor(Trigger Trigger, Mass Liquor) : CookAction(Trigger);
 
     /// <summary>From the jug back into the pot, at most what is there.</summary>
-    public sealed record PourBack(When When, Mass Liquor) : CookAction(When);
+    public sealed record PourBack(Trigger Trigger, Mass Liquor) : CookAction(Trigger);
 
-    public sealed record Heat(When When, Flame Flame) : CookAction(When)
+    public sealed record Heat(Trigger Trigger, Flame Flame) : CookAction(Trigger)
     {
         /// <summary>Net watts of a burner's numbered mark, where one is meant instead of a word; null otherwise.</summary>
         public Power? Net { get; init; }
     }
 
-    public sealed record Cover(When When, Lid Lid) : CookAction(When)
+    public sealed record Cover(Trigger Trigger, Lid Lid) : CookAction(Trigger)
     {
         /// <summary>What the seal is made of; null where it is not said.</summary>
         public SealMaterial? With { get; init; }
     }
 
     /// <summary>Lock the lid of a pressure cooker.</summary>
-    public sealed record Pressurise(When When, bool High = true) : CookAction(When);
+    public sealed record Pressurise(Trigger Trigger, bool High = true) : CookAction(Trigger);
 
     /// <summary>Let the pressure go; after a natural release the next action waits for <see cref="PotEvent.PinDown"/>.</summary>
-    public sealed record Release(When When, ReleaseKind Kind) : CookAction(When);
+    public sealed record Release(Trigger Trigger, ReleaseKind Kind) : CookAction(Trigger);
 
     /// <summary>From one vessel to another, or into its own bowl above.</summary>
     /// <param name="To">Id of the vessel that receives.</param>
-    public sealed record Transfer(When When, string To, TransferWhat What) : CookAction(When)
+    public sealed record Transfer(Trigger Trigger, string To, TransferWhat What) : CookAction(Trigger)
     {
         public string? IngredientId { get; init; }
 
@@ -131,15 +131,15 @@ public abstract record CookAction(When When)
         public Mass? Most { get; init; }
     }
 
-    public sealed record Stir(When When) : CookAction(When);
+    public sealed record Stir(Trigger Trigger) : CookAction(Trigger);
 
     /// <summary>Crush a share of a pulse: it thickens the liquor.</summary>
     /// <param name="Share">0 to 1.</param>
-    public sealed record Mash(When When, string IngredientId, double Share) : CookAction(When);
+    public sealed record Mash(Trigger Trigger, string IngredientId, double Share) : CookAction(Trigger);
 
     /// <summary>Stir in starch, wetted with a little cold water.</summary>
-    public sealed record Thicken(When When, Mass Starch, Mass Water) : CookAction(When);
+    public sealed record Thicken(Trigger Trigger, Mass Starch, Mass Water) : CookAction(Trigger);
 
     /// <summary>On the table: the forecast ends here.</summary>
-    public sealed record Serve(When When) : CookAction(When);
+    public sealed record Serve(Trigger Trigger) : CookAction(Trigger);
 }

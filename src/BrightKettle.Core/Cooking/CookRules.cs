@@ -69,7 +69,7 @@ public static class CookRules
                     return fault;
                 }
 
-                if (cook.Actions[i].Mark is { } mark)
+                if (cook.Actions[i].StepId is { } mark)
                 {
                     _marks.Add(mark);
                 }
@@ -96,7 +96,7 @@ public static class CookRules
 
         private CookFault? CheckWhen(CookAction action, int i, int vessel)
         {
-            var when = action.When;
+            var when = action.Trigger;
             if (when.Delay is { } delay && (delay < Duration.Zero || delay > Duration.FromDays(2)))
             {
                 return new("cook.delay", i, "when.delayMinutes");
@@ -112,7 +112,7 @@ public static class CookRules
                 return new("cook.count", i, "when.count");
             }
 
-            if (when.AfterMark is { } mark && !_marks.Contains(mark))
+            if (when.AfterStep is { } mark && !_marks.Contains(mark))
             {
                 return new("cook.unknown_mark", i, "when.afterMark");
             }
@@ -135,7 +135,7 @@ public static class CookRules
                 }
             }
 
-            if (BowlLane.Holds(action) && (when.After is not null || when.Look is not null || when.AfterMark is not null))
+            if (BowlLane.Holds(action) && (when.After is not null || when.Look is not null || when.AfterStep is not null))
             {
                 return new("cook.bowl_by_clock", i, "when");
             }
@@ -151,7 +151,7 @@ public static class CookRules
 
         private CookFault? CheckLock(CookAction action, int i, int vessel)
         {
-            if (action.When.After == PotEvent.PinDown)
+            if (action.Trigger.After == PotEvent.PinDown)
             {
                 _locked[vessel] = _releasing[vessel] = false;
             }
@@ -276,7 +276,7 @@ public static class CookRules
             {
                 CookAction.Soak a => a.Water.Grams,
                 CookAction.AddWater a => a.Water.Grams,
-                CookAction.Measure a => a.Liquor.Grams,
+                CookAction.SetLiquor a => a.Liquor.Grams,
                 CookAction.PourBack a => a.Liquor.Grams,
                 CookAction.AddSalt a => a.Salt.Grams,
                 CookAction.Thicken a => a.Starch.Grams + a.Water.Grams,

@@ -22,7 +22,7 @@ public sealed record PotSample(double Seconds, VesselLevel Shown, IReadOnlyList<
 }
 
 /// <summary>Something that happened by itself.</summary>
-public readonly record struct Happening(PotEvent What, double Seconds, int Vessel);
+public readonly record struct EventMoment(PotEvent What, double Seconds, int Vessel);
 
 /// <summary>What an action did to one pot.</summary>
 /// <param name="Seconds">When it was done, since the cook starts.</param>
@@ -59,7 +59,7 @@ public readonly record struct ActionDone(
 /// <param name="WorstLedgerError">Largest difference of the two accounts of water or salt at the end, or at any step of an audited run, g.</param>
 public sealed record PotRun(
     IReadOnlyList<ActionDone?> Done,
-    IReadOnlyList<Happening> Happenings,
+    IReadOnlyList<EventMoment> Happenings,
     int? StalledAt,
     IReadOnlyList<PotSample> Samples,
     IReadOnlyList<SeedState> Final,

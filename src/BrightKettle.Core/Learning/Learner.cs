@@ -16,10 +16,10 @@ public sealed class Learner(Simulator simulator)
     /// <summary>A drawn round reaches this much further than what the one before found.</summary>
     private const double Reach = 1.4;
 
-    private readonly Evidence _evidence = new(simulator.Constants);
+    private readonly ObservationLikelihood _evidence = new(simulator.Constants);
 
     /// <summary>What is known before anything is seen.</summary>
-    public Belief Prior(Cook cook)
+    public TraitEstimate Prior(Cook cook)
     {
         ArgumentNullException.ThrowIfNull(cook);
         return new(
@@ -45,7 +45,7 @@ public sealed class Learner(Simulator simulator)
 
     /// <param name="past">What was done, at its real times, with a serve at the moment up to which it is told.</param>
     /// <param name="seen">Observations that lie within it.</param>
-    public Belief Learn(Cook past, IReadOnlyList<Observation> seen)
+    public TraitEstimate Learn(Cook past, IReadOnlyList<Observation> seen)
     {
         ArgumentNullException.ThrowIfNull(past);
         ArgumentNullException.ThrowIfNull(seen);

@@ -106,7 +106,7 @@ public sealed record Dish(
     public Lot Lot { get; init; } = Lot.Fresh;
 
     /// <summary>Further pulses in the same pot, each quicker than <see cref="Pulse"/>: the slowest leads, these join it in time to be soft together.</summary>
-    public IReadOnlyList<OtherPulse> Others { get; init; } = [];
+    public IReadOnlyList<OtherPulse> OtherPulses { get; init; } = [];
 
     /// <summary>Everything beside pulses and rice.</summary>
     public IReadOnlyList<DishExtra> Extras { get; init; } = [];
@@ -145,7 +145,7 @@ public sealed record Dish(
     public bool AttendedAt(Instant at) => Household.AwakeAt(at) && !Away.Any(a => a.Contains(at));
 
     /// <summary>So many times the pulses, all of them.</summary>
-    public Dish Scaled(double factor) => this with { PulseDry = PulseDry * factor, Others = [.. Others.Select(o => o with { Dry = o.Dry * factor })] };
+    public Dish Scaled(double factor) => this with { PulseDry = PulseDry * factor, OtherPulses = [.. OtherPulses.Select(o => o with { Dry = o.Dry * factor })] };
 
     /// <summary>For <see cref="Method.Cooked"/>: where the pulses come from.</summary>
     public CookedFrom CookedFrom { get; init; }
@@ -159,7 +159,7 @@ public sealed record Dish(
     /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
     private const double TinSaltShare = 0.006;
 
-    public Mass PulsesDry => Others.Aggregate(PulseDry, (sum, o) => sum + o.Dry);
+    public Mass PulsesDry => OtherPulses.Aggregate(PulseDry, (sum, o) => sum + o.Dry);
 
     public Mass TotalDry => Rice is null ? PulsesDry : PulsesDry + RiceDry;
 

@@ -7,7 +7,7 @@ namespace BrightKettle.Core.Planning;
 public readonly record struct Band(double Low, double Reference, double High);
 
 /// <summary>A moment of the cook. The range comes from many pots; a pot that never got there is left out.</summary>
-public sealed record Milestone(string Mark, int Action, Instant Early, Instant Reference, Instant Late, Band LiquorGrams, Band AddedGrams);
+public sealed record MomentForecast(string StepId, int Action, Instant Early, Instant Reference, Instant Late, Band LiquorGrams, Band AddedGrams);
 
 /// <summary>One minute of the picture. Bands are over many pots.</summary>
 /// <param name="Doneness">One per ingredient.</param>
@@ -28,10 +28,10 @@ public sealed record ForecastPoint(
 public sealed record Forecast(
     Cook Cook,
     PotRun Reference,
-    IReadOnlyList<Milestone> Milestones,
+    IReadOnlyList<MomentForecast> Moments,
     IReadOnlyList<ForecastPoint> Points,
     double ShareTender,
     int Pots)
 {
-    public Milestone? Find(string mark) => Milestones.FirstOrDefault(m => m.Mark == mark);
+    public MomentForecast? Find(string mark) => Moments.FirstOrDefault(m => m.StepId == mark);
 }

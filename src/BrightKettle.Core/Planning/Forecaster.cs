@@ -51,7 +51,7 @@ public sealed class Forecaster(Simulator simulator)
     /// <summary>The share of pots in which all is as wanted when nobody looks: every look is answered by the reference pot's clock.</summary>
     public double BlindShare(Cook cook, Forecast run, bool meltingIsWelcome, int pots = DefaultPots, RunOptions? steps = null)
     {
-        if (cook.Actions.All(a => a.When.Look is null))
+        if (cook.Actions.All(a => a.Trigger.Look is null))
         {
             return run.ShareTender;
         }
@@ -59,9 +59,9 @@ public sealed class Forecaster(Simulator simulator)
         var reference = run.Reference;
         var blind = cook with
         {
-            Actions = [.. cook.Actions.Select((a, i) => a.When.Look is null || reference.Done[i] is not { } done
+            Actions = [.. cook.Actions.Select((a, i) => a.Trigger.Look is null || reference.Done[i] is not { } done
                 ? a
-                : a with { When = When.At(cook.Starts + Duration.FromSeconds(done.Seconds)) })],
+                : a with { Trigger = Trigger.At(cook.Starts + Duration.FromSeconds(done.Seconds)) })],
         };
         return RunMany(blind, pots, (steps ?? new RunOptions { Heights = false }) with { Moments = false }).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
     }
@@ -98,13 +98,13 @@ public sealed class Forecaster(Simulator simulator)
         return true;
     }
 
-    private static List<Milestone> Milestones(Cook cook, PotRun reference, PotRun[] runs)
+    private static List<MomentForecast> Milestones(Cook cook, PotRun reference, PotRun[] runs)
     {
-        var list = new List<Milestone>();
+        var list = new List<MomentForecast>();
         var spread = new Spread(runs.Length);
         for (var i = 0; i < reference.Done.Count; i++)
         {
-            if (cook.Actions[i].Mark is not { } mark || reference.Done[i] is not { } middle)
+            if (cook.Actions[i].StepId is not { } mark || reference.Done[i] is not { } middle)
             {
                 continue;
             }

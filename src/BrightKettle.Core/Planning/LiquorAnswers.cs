@@ -45,9 +45,9 @@ public sealed class LiquorAnswers(Simulator simulator)
     public double? ReduceMinutes(Cook cook, double toGrams, Flame flame = Flame.Lively)
     {
         var actions = cook.Actions.Take(cook.Actions.Count - 1)
-            .Append(new CookAction.Cover(cook.Actions[^1].When, Lid.Open))
-            .Append(new CookAction.Heat(When.Next, flame) { Mark = "reduce" })
-            .Append(new CookAction.Serve(When.Later(Duration.FromHours(2))));
+            .Append(new CookAction.Cover(cook.Actions[^1].Trigger, Lid.Open))
+            .Append(new CookAction.Heat(Trigger.Next, flame) { StepId = "reduce" })
+            .Append(new CookAction.Serve(Trigger.Later(Duration.FromHours(2))));
         var longer = cook with { Actions = [.. actions] };
         var run = simulator.Run(longer, PotTraits.Reference(longer), new RunOptions(Sample: true));
         var from = run.At(longer.Actions.Count - 2).Seconds;
@@ -77,6 +77,6 @@ public sealed class LiquorAnswers(Simulator simulator)
     private static Cook With(Plan plan, double riceGrams, double liquorGrams) => plan.Cook with
     {
         Ingredients = [.. plan.Cook.Ingredients.Select(i => i is RiceIngredient r ? r with { Dry = Mass.FromGrams(riceGrams) } : i)],
-        Actions = [.. plan.Cook.Actions.Select(a => a is CookAction.Measure { Mark: Marks.Measure } m ? m with { Liquor = Mass.FromGrams(liquorGrams) } : a)],
+        Actions = [.. plan.Cook.Actions.Select(a => a is CookAction.SetLiquor { StepId: StepIds.SetLiquor } m ? m with { Liquor = Mass.FromGrams(liquorGrams) } : a)],
     };
 }

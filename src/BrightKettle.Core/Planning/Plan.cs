@@ -46,7 +46,7 @@ public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass E
 /// <param name="BlindShare">By the clock alone.</param>
 public sealed record Plan(
     Dish Dish,
-    Order Order,
+    JoinOrder Order,
     FeltState? Waits,
     Cook Cook,
     Forecast Forecast,

@@ -27,14 +27,14 @@ public static class PlanDifference
         ArgumentNullException.ThrowIfNull(after);
         var list = new List<Difference>();
         Names(list, before.Dish, after.Dish);
-        Moment(list, "table", Marks.Table, before, after, laterIsWorse: true);
+        Moment(list, "table", StepIds.Table, before, after, laterIsWorse: true);
         if ((after.Cook.Starts - before.Cook.Starts).TotalMinutes is var begins && Math.Abs(begins) > Minutes)
         {
             list.Add(new("begins", Math.Round(begins)));
         }
 
-        Moment(list, "flame", Marks.Light, before, after, laterIsWorse: false);
-        Moment(list, "join", Marks.Join, before, after, laterIsWorse: false);
+        Moment(list, "flame", StepIds.Light, before, after, laterIsWorse: false);
+        Moment(list, "join", StepIds.Join, before, after, laterIsWorse: false);
         // Shares of different numbers of pots are not compared.
         if (after.Forecast.Pots == before.Forecast.Pots && after.ShareTender - before.ShareTender is var chance && Math.Abs(chance) > Share)
         {

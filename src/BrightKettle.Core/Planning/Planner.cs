@@ -145,7 +145,7 @@ public sealed class Planner(Simulator simulator)
         var usable = Usable(dish);
         if (solved.Run.PeakMillilitres > usable)
         {
-            var join = WaySolver.IndexOf(solved.Cook, Marks.Join);
+            var join = WaySolver.IndexOf(solved.Cook, StepIds.Join);
             var forRice = join >= 0 && solved.Run.PeakSeconds >= solved.Run.At(join).Seconds;
             return Refuse(
                 forRice ? PlanRefusal.PotTooSmallForRice : PlanRefusal.PotTooSmall,
@@ -246,13 +246,13 @@ public sealed class Planner(Simulator simulator)
 
     private JoinMoment? Join(Dish dish, SolvedWay solved, Forecast forecast)
     {
-        if (forecast.Find(Marks.Measure) is not { } measure)
+        if (forecast.Find(StepIds.SetLiquor) is not { } measure)
         {
             return null;
         }
 
         var done = forecast.Reference.At(measure.Action);
-        var riceIsIn = solved.Way.Order == Order.RiceFirst;
+        var riceIsIn = solved.Way.Order == JoinOrder.RiceFirst;
         var doneness = done.Doneness[riceIsIn ? 1 : 0];
         double Hot(double grams) => Math.Sign(grams) * PotGeometry.LiquorMillilitres(Math.Abs(grams), done.Celsius);
         Band Millilitres(Band b) => new(Hot(b.Low), Hot(b.Reference), Hot(b.High));

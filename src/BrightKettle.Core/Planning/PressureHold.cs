@@ -28,19 +28,19 @@ public static class PressureHold
         return cooker.Kind == CookerKind.Weight ? PotEvent.Whistle : PotEvent.PressureUp;
     }
 
-    /// <summary>From the pressure being there to the heat going off, which is marked <see cref="Marks.HoldOver"/>.</summary>
+    /// <summary>From the pressure being there to the heat going off, which is marked <see cref="StepIds.HoldOver"/>.</summary>
     /// <param name="minutes">Held, where no whistles are counted.</param>
     /// <param name="whistles">Counted from the first one; 0 to go by minutes.</param>
     public static IReadOnlyList<CookAction> Actions(Cooker cooker, Burner burner, double minutes, int whistles = 0)
     {
         var off = whistles > 0
-            ? new CookAction.Heat(When.Once(PotEvent.Whistle) with { Count = whistles }, Flame.Off) { Mark = Marks.HoldOver }
-            : new CookAction.Heat(When.Later(Duration.FromMinutes(minutes)), Flame.Off) { Mark = Marks.HoldOver };
+            ? new CookAction.Heat(Trigger.Once(PotEvent.Whistle) with { Count = whistles }, Flame.Off) { StepId = StepIds.HoldOver }
+            : new CookAction.Heat(Trigger.Later(Duration.FromMinutes(minutes)), Flame.Off) { StepId = StepIds.HoldOver };
         return whistles switch
         {
-            0 => [new CookAction.Heat(When.Once(Up(cooker)), Flame.Gentle), off],
+            0 => [new CookAction.Heat(Trigger.Once(Up(cooker)), Flame.Gentle), off],
             1 => [off],
-            _ => [new CookAction.Heat(When.Once(PotEvent.Whistle), Flame.Full) { Net = MediumFlame(burner) }, off],
+            _ => [new CookAction.Heat(Trigger.Once(PotEvent.Whistle), Flame.Full) { Net = MediumFlame(burner) }, off],
         };
     }
 }

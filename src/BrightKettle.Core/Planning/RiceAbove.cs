@@ -48,13 +48,13 @@ internal sealed class RiceAbove(Simulator simulator)
     /// <summary>With a bowl above it the cooker comes up and cools more slowly: held only as long as the pulses then need.</summary>
     private Cook Held(Dish dish, Cook cook, double water, Instant closes)
     {
-        var at = WaySolver.IndexOf(cook, Marks.HoldOver);
-        var opened = cook.Actions[WaySolver.IndexOf(cook, Marks.Opened)];
-        var full = cook.Actions[at].When;
-        List<When> shorter = full.After == PotEvent.Whistle
+        var at = WaySolver.IndexOf(cook, StepIds.HoldOver);
+        var opened = cook.Actions[WaySolver.IndexOf(cook, StepIds.Opened)];
+        var full = cook.Actions[at].Trigger;
+        List<Trigger> shorter = full.After == PotEvent.Whistle
             ? [.. Enumerable.Range(1, full.Count).Select(n => full with { Count = n })]
             : [.. Enumerable.Range(0, MostHolds).Select(k => full with { Delay = Duration.FromMinutes(Math.Round(full.Delay!.Value.TotalMinutes * k / (MostHolds - 1))) })];
-        var cooks = shorter.ConvertAll(w => cook with { Actions = [.. cook.Actions.Select((a, i) => i == at ? a with { When = w } : a)] });
+        var cooks = shorter.ConvertAll(w => cook with { Actions = [.. cook.Actions.Select((a, i) => i == at ? a with { Trigger = w } : a)] });
         var tried = cooks.ConvertAll(c => With(dish, c, water, closes));
         var runs = simulator.RunMany([.. tried.Select(c => new PotJob(c, PotTraits.Reference(c)))], RunOptions.Search);
         for (var k = 0; k < runs.Length; k++)
@@ -74,35 +74,35 @@ internal sealed class RiceAbove(Simulator simulator)
         var (rice, bowl) = (dish.Rice!, dish.RiceApart!);
         var lifted = new CookVessel(RiceBowl.Out(bowl.Vessel), bowl.Burner);
         var at = cook.Actions.ToList().FindIndex(a => a is CookAction.Pressurise);
-        var opened = WaySolver.IndexOf(cook, Marks.Opened);
+        var opened = WaySolver.IndexOf(cook, StepIds.Opened);
         // Pulses that are boiled hard first stand in the pot alone until then.
-        var hard = cook.Actions.Take(at).LastOrDefault(a => a.Mark == Marks.HardBoilOver)?.Mark;
+        var hard = cook.Actions.Take(at).LastOrDefault(a => a.StepId == StepIds.HardBoilOver)?.StepId;
         List<CookAction> soak = [.. RiceStart.Soaked(dish, closes)];
         List<CookAction> fill =
         [
             .. soak,
-            new CookAction.Add(hard is null ? When.At(closes) : When.Next with { AfterMark = hard }, Way.RiceId),
-            new CookAction.AddWater(When.Next, Mass.FromGrams(water), dish.Household.Room) { Mark = Marks.RiceBowl },
+            new CookAction.Add(hard is null ? Trigger.At(closes) : Trigger.Next with { AfterStep = hard }, Way.RiceId),
+            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), dish.Household.Room) { StepId = StepIds.RiceBowl },
             .. RiceStart.Salted(dish),
         ];
-        List<CookAction> lift = [new CookAction.Transfer(When.Next with { AfterMark = Marks.Opened }, RiceBowl.OutId, TransferWhat.Everything) { Mark = Marks.RiceOut }];
-        var cover = new CookAction.Cover(When.Next with { AfterMark = Marks.RiceOut }, Lid.On) { In = RiceBowl.OutId, Mark = Marks.RiceRested };
+        List<CookAction> lift = [new CookAction.Transfer(Trigger.Next with { AfterStep = StepIds.Opened }, RiceBowl.OutId, TransferWhat.Everything) { StepId = StepIds.RiceOut }];
+        var cover = new CookAction.Cover(Trigger.Next with { AfterStep = StepIds.RiceOut }, Lid.On) { In = RiceBowl.OutId, StepId = StepIds.RiceRested };
         var serve = cook.Actions[^1];
         List<CookAction> actions =
         [
             .. cook.Actions.Take(at),
             .. fill.Select(a => a with { In = RiceBowl.Id }),
-            cook.Actions[at] with { When = When.Next with { AfterMark = Marks.RiceBowl } },
+            cook.Actions[at] with { Trigger = Trigger.Next with { AfterStep = StepIds.RiceBowl } },
             .. cook.Actions.Skip(at + 1).Take(opened - at),
             .. lift.Select(a => a with { In = RiceBowl.Id }),
             cover,
             .. cook.Actions.Skip(opened + 1).SkipLast(1),
-            serve with { When = serve.When with { AfterMark = Marks.RiceRested } },
+            serve with { Trigger = serve.Trigger with { AfterStep = StepIds.RiceRested } },
         ];
-        var first = soak.Count > 0 ? soak[0].When.NotBefore!.Value : cook.Starts;
+        var first = soak.Count > 0 ? soak[0].Trigger.NotBefore!.Value : cook.Starts;
         return cook with
         {
-            Kitchen = cook.Kitchen with { Others = [.. cook.Kitchen.Others, bowl, lifted] },
+            Kitchen = cook.Kitchen with { OtherVessels = [.. cook.Kitchen.OtherVessels, bowl, lifted] },
             Ingredients = [cook.Ingredients[0], new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor), .. cook.Ingredients.Skip(1)],
             Actions = actions,
             Starts = Instant.Min(first, cook.Starts),

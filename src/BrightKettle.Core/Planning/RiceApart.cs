@@ -25,14 +25,14 @@ internal sealed class RiceApart(Simulator simulator)
         var serve = cook.Actions[^1];
         return cook with
         {
-            Kitchen = cook.Kitchen with { Others = [.. cook.Kitchen.Others, pot] },
+            Kitchen = cook.Kitchen with { OtherVessels = [.. cook.Kitchen.OtherVessels, pot] },
             Ingredients = [cook.Ingredients[0], new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor), .. cook.Ingredients.Skip(1)],
-            Actions = [.. cook.Actions.SkipLast(1), .. actions, serve with { When = serve.When with { AfterMark = Marks.RiceRested } }],
+            Actions = [.. cook.Actions.SkipLast(1), .. actions, serve with { Trigger = serve.Trigger with { AfterStep = StepIds.RiceRested } }],
             Starts = lit - soak < cook.Starts ? lit - soak : cook.Starts,
         };
     }
 
-    /// <summary>The rice alone in a spare pot, rested at an instant; its last action carries <see cref="Marks.RiceRested"/>.</summary>
+    /// <summary>The rice alone in a spare pot, rested at an instant; its last action carries <see cref="StepIds.RiceRested"/>.</summary>
     public IReadOnlyList<CookAction> Beside(Dish dish, CookVessel pot, Instant rested)
     {
         var (water, minutes, whole) = Solve(dish, pot);
@@ -73,7 +73,7 @@ internal sealed class RiceApart(Simulator simulator)
         var cook = new Cook(
             new CookKitchen(pot.Vessel, pot.Burner, home.AltitudeMetres, home.Room.Celsius) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre },
             [new RiceIngredient(Way.RiceId, dish.RiceDry, dish.Rice, dish.RiceRateFactor)],
-            [.. Steps(dish, dish.ServeAt - soak, dish.ServeAt, water, minutes), new CookAction.Serve(When.Next)],
+            [.. Steps(dish, dish.ServeAt - soak, dish.ServeAt, water, minutes), new CookAction.Serve(Trigger.Next)],
             dish.ServeAt - soak,
             dish.Seed);
         return simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
@@ -85,15 +85,15 @@ internal sealed class RiceApart(Simulator simulator)
         return
         [
             .. soaked == lit ? [] : RiceStart.Soaked(dish, lit),
-            new CookAction.Add(When.At(lit), Way.RiceId),
-            new CookAction.AddWater(When.Next, Mass.FromGrams(water), dish.Household.Room),
+            new CookAction.Add(Trigger.At(lit), Way.RiceId),
+            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), dish.Household.Room),
             .. RiceStart.Salted(dish),
-            new CookAction.Cover(When.Next, Lid.On),
-            new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.RiceLight },
-            new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle) { Mark = Marks.RiceBoils },
-            new CookAction.Cover(When.Next, Lid.Sealed),
-            new CookAction.Heat(When.Later(Duration.FromMinutes(minutes)), Flame.Off) { Mark = Marks.RiceOff },
-            new CookAction.Stir(When.Later(Duration.FromMinutes(rice.RestMinutes.Typical))) { Mark = Marks.RiceRested },
+            new CookAction.Cover(Trigger.Next, Lid.On),
+            new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },
+            new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle) { StepId = StepIds.RiceBoils },
+            new CookAction.Cover(Trigger.Next, Lid.Sealed),
+            new CookAction.Heat(Trigger.Later(Duration.FromMinutes(minutes)), Flame.Off) { StepId = StepIds.RiceOff },
+            new CookAction.Stir(Trigger.Later(Duration.FromMinutes(rice.RestMinutes.Typical))) { StepId = StepIds.RiceRested },
         ];
     }
 }

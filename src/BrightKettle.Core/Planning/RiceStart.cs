@@ -12,8 +12,8 @@ internal static class RiceStart
     {
         if (dish.Rice is { SoakMinutes.Low: > 0 } rice)
         {
-            yield return new CookAction.Soak(When.At(drained - Duration.FromMinutes(rice.SoakMinutes.Typical)), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { Mark = Marks.RiceSoakStarts };
-            yield return new CookAction.Drain(When.At(drained), Way.RiceId);
+            yield return new CookAction.Soak(Trigger.At(drained - Duration.FromMinutes(rice.SoakMinutes.Typical)), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { StepId = StepIds.RiceSoakStarts };
+            yield return new CookAction.Drain(Trigger.At(drained), Way.RiceId);
         }
     }
 
@@ -23,7 +23,7 @@ internal static class RiceStart
         var grams = Math.Round(dish.SaltPercent / 100 * dish.RiceDry.Grams * (1 + dish.Rice!.Absorbed.Typical));
         if (dish.SaltGrams > 0 && dish.Salt != SaltSchool.AtTheTable && grams > 0)
         {
-            yield return new CookAction.AddSalt(When.Next, Mass.FromGrams(grams)) { Mark = Marks.Salt };
+            yield return new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(grams)) { StepId = StepIds.Salt };
         }
     }
 }

@@ -9,10 +9,10 @@ internal sealed partial record Way
     /// <summary>What goes in at this time, and at the join out with the chilli before it bursts.</summary>
     private static void AddExtras(List<CookAction> actions, Dish dish, ExtraTime time)
     {
-        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(When.Next, x.Id) { Mark = Marks.ExtraIn }));
+        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(Trigger.Next, x.Id) { StepId = StepIds.ExtraIn }));
         if (time == ExtraTime.Join)
         {
-            actions.AddRange(dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(When.Next, x.Id) { Mark = Marks.TakeOut }));
+            actions.AddRange(dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(Trigger.Next, x.Id) { StepId = StepIds.TakeOut }));
         }
     }
 
@@ -23,25 +23,25 @@ internal sealed partial record Way
         // What a brine leaves to add goes in with the rice.
         if (dish.SaltGrams > 0 && now == (dish.Salt == SaltSchool.InTheSoak ? SaltSchool.WithTheRice : dish.Salt))
         {
-            actions.Add(new CookAction.AddSalt(When.Next, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
+            actions.Add(new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(dish.SaltGrams)) { StepId = StepIds.Salt });
         }
     }
 
     /// <summary>Leaves and sticks come out, and the dish goes to the table.</summary>
-    private static void AddServe(List<CookAction> actions, Dish dish, When when)
+    private static void AddServe(List<CookAction> actions, Dish dish, Trigger when)
     {
         foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
         {
-            actions.Add(new CookAction.TakeOut(when, x.Id) { Mark = Marks.TakeOut });
-            when = When.Next;
+            actions.Add(new CookAction.TakeOut(when, x.Id) { StepId = StepIds.TakeOut });
+            when = Trigger.Next;
         }
 
         if (dish.SaltGrams > 0 && dish.Salt == SaltSchool.AtTheTable)
         {
-            actions.Add(new CookAction.AddSalt(when, Mass.FromGrams(dish.SaltGrams)) { Mark = Marks.Salt });
-            when = When.Next;
+            actions.Add(new CookAction.AddSalt(when, Mass.FromGrams(dish.SaltGrams)) { StepId = StepIds.Salt });
+            when = Trigger.Next;
         }
 
-        actions.Add(new CookAction.Serve(when) { Mark = Marks.Table });
+        actions.Add(new CookAction.Serve(when) { StepId = StepIds.Table });
     }
 }

@@ -10,7 +10,7 @@ internal sealed partial record Way
     internal static bool JoinsLater(Dish dish, OtherPulse other) => dish.Method is Method.OpenPot && other.Pulse.LectinRisk == Catalogue.LectinRisk.Low;
 
     private void AddOthersAtStart(List<CookAction> actions, Dish dish) =>
-        actions.AddRange(dish.Others.Where(o => OtherWait is null || !JoinsLater(dish, o)).Select(o => new CookAction.Add(When.Next, o.Id)));
+        actions.AddRange(dish.OtherPulses.Where(o => OtherWait is null || !JoinsLater(dish, o)).Select(o => new CookAction.Add(Trigger.Next, o.Id)));
 
     /// <summary>Back to the boil with the quicker pulses, until they are far enough; then all of it waits.</summary>
     private void AddOthersLater(List<CookAction> actions, Dish dish)
@@ -20,24 +20,24 @@ internal sealed partial record Way
             return;
         }
 
-        var joining = dish.Others.Where(o => JoinsLater(dish, o)).ToList();
-        actions.Add(new CookAction.Add(When.At(OtherAt), joining[0].Id) { Mark = Marks.OtherIn });
-        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(When.Next, o.Id) { Mark = Marks.OtherIn }));
-        actions.Add(new CookAction.Heat(When.Next, Flame.Full));
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively));
+        var joining = dish.OtherPulses.Where(o => JoinsLater(dish, o)).ToList();
+        actions.Add(new CookAction.Add(Trigger.At(OtherAt), joining[0].Id) { StepId = StepIds.OtherIn });
+        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(Trigger.Next, o.Id) { StepId = StepIds.OtherIn }));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full));
+        actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively));
         if (state == FeltState.Hard)
         {
             return;
         }
 
-        var look = new When(Look: new Look(joining[0].Id, Doneness.Anchor(state), OtherAgain));
+        var look = new Trigger(Look: new Look(joining[0].Id, Doneness.Anchor(state), OtherAgain));
         foreach (var other in joining.Skip(1))
         {
             actions.Add(new CookAction.Stir(look));
             look = look with { Look = look.Look! with { IngredientId = other.Id } };
         }
 
-        actions.Add(new CookAction.Heat(look, Flame.Off) { Mark = Marks.OtherSoft });
+        actions.Add(new CookAction.Heat(look, Flame.Off) { StepId = StepIds.OtherSoft });
     }
 
     /// <summary>A quick pulse changes under the hand.</summary>

@@ -10,7 +10,7 @@ internal sealed partial record Way
     private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak)
     {
         AddSoak(actions, dish, soak, PulseId, dish.PulseDry, KeepsSoakWater(dish), marked: true);
-        foreach (var other in dish.Others.Where(Soaks))
+        foreach (var other in dish.OtherPulses.Where(Soaks))
         {
             AddSoak(actions, dish, soak, other.Id, other.Dry, keeps: false, marked: false);
         }
@@ -20,31 +20,31 @@ internal sealed partial record Way
 
     private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak, string id, Mass dry, bool keeps, bool marked)
     {
-        actions.Add(new CookAction.Soak(When.At(soak.StartsAt), id, dry * SoakWaterShare, dish.Household.Room)
+        actions.Add(new CookAction.Soak(Trigger.At(soak.StartsAt), id, dry * SoakWaterShare, dish.Household.Room)
         {
-            Mark = marked ? Marks.SoakStarts : null,
+            StepId = marked ? StepIds.SoakStarts : null,
             SaltShare = dish.Salt == SaltSchool.InTheSoak ? BrineShare : 0,
         });
         if (soak.InFridge)
         {
-            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
+            actions.Add(new CookAction.Chill(Trigger.Next, id, dish.Household.Fridge));
         }
 
         if (keeps)
         {
             if (soak.ChilledAfter)
             {
-                actions.Add(new CookAction.Chill(When.At(soak.EndsAt), id, dish.Household.Fridge) { Mark = Marks.SoakChilled });
+                actions.Add(new CookAction.Chill(Trigger.At(soak.EndsAt), id, dish.Household.Fridge) { StepId = StepIds.SoakChilled });
             }
 
             return;
         }
 
-        actions.Add(new CookAction.Drain(When.At(soak.EndsAt), id) { Mark = marked ? Marks.SoakEnds : null });
-        actions.Add(new CookAction.Rinse(When.Next, id));
+        actions.Add(new CookAction.Drain(Trigger.At(soak.EndsAt), id) { StepId = marked ? StepIds.SoakEnds : null });
+        actions.Add(new CookAction.Rinse(Trigger.Next, id));
         if (soak.ChilledAfter)
         {
-            actions.Add(new CookAction.Chill(When.Next, id, dish.Household.Fridge));
+            actions.Add(new CookAction.Chill(Trigger.Next, id, dish.Household.Fridge));
         }
     }
 

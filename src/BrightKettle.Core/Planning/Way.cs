@@ -6,17 +6,8 @@ using NodaTime;
 
 namespace BrightKettle.Core.Planning;
 
-/// <summary>Who starts and who joins.</summary>
-public enum Order
-{
-    PulseAlone,
-    PulseFirst,
-    Together,
-    RiceFirst,
-}
-
 /// <summary>The free numbers of one way; with the dish they make a cook.</summary>
-internal sealed partial record Way(Order Order, Instant LightAt)
+internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 {
     public const string PulseId = "pulse";
     public const string RiceId = "rice";
@@ -93,43 +84,43 @@ internal sealed partial record Way(Order Order, Instant LightAt)
             AddSoak(actions, dish, soak);
         }
 
-        if (Order != Order.PulseAlone)
+        if (Order != JoinOrder.PulseAlone)
         {
-            actions.AddRange(RiceStart.Soaked(dish, Order is Order.PulseFirst ? JoinAt : LightAt));
+            actions.AddRange(RiceStart.Soaked(dish, Order is JoinOrder.PulseFirst ? JoinAt : LightAt));
         }
 
         switch (Order)
         {
-            case Order.PulseAlone:
+            case JoinOrder.PulseAlone:
                 AddPulseStart(actions, dish);
                 AddAloneEnd(actions, dish);
                 break;
-            case Order.PulseFirst:
+            case JoinOrder.PulseFirst:
                 AddPulseStart(actions, dish);
-                AddJoin(actions, RiceId, dish, new CookAction.Add(When.Next, RiceId) { Mark = Marks.Join });
+                AddJoin(actions, RiceId, dish, new CookAction.Add(Trigger.Next, RiceId) { StepId = StepIds.Join });
                 break;
-            case Order.Together:
-                actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
-                actions.Add(new CookAction.Add(When.Next, RiceId) { Mark = Marks.Join });
+            case JoinOrder.Together:
+                actions.Add(new CookAction.Add(Trigger.At(LightAt), PulseId));
+                actions.Add(new CookAction.Add(Trigger.Next, RiceId) { StepId = StepIds.Join });
                 AddExtras(actions, dish, ExtraTime.Join);
                 AddSalt(actions, dish, SaltSchool.WithTheRice);
                 AddWaterAndFlame(actions, dish, Lid.On);
                 AddEnd(actions, dish);
                 break;
-            case Order.RiceFirst:
-                actions.Add(new CookAction.Add(When.At(LightAt), RiceId));
+            case JoinOrder.RiceFirst:
+                actions.Add(new CookAction.Add(Trigger.At(LightAt), RiceId));
                 AddWaterAndFlame(actions, dish, Lid.On);
-                actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle) { Mark = Marks.Boils });
-                AddJoin(actions, PulseId, dish, new CookAction.Add(When.Next, PulseId) { Mark = Marks.Join });
+                actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle) { StepId = StepIds.Boils });
+                AddJoin(actions, PulseId, dish, new CookAction.Add(Trigger.Next, PulseId) { StepId = StepIds.Join });
                 break;
         }
 
-        var starts = actions.Min(a => a.When.NotBefore ?? LightAt);
+        var starts = actions.Min(a => a.Trigger.NotBefore ?? LightAt);
         var first = dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel;
         var kitchen = new CookKitchen(first, dish.Burner, dish.Household.AltitudeMetres, dish.Household.Room.Celsius)
         {
             HardnessMilligramsPerLitre = dish.Household.HardnessMilligramsPerLitre,
-            Others = dish.Method == Method.SlowCooker ? [new CookVessel(dish.Cooker!, dish.Burner)] : [],
+            OtherVessels = dish.Method == Method.SlowCooker ? [new CookVessel(dish.Cooker!, dish.Burner)] : [],
         };
         var ingredients = new List<Ingredient>
         {
@@ -145,7 +136,7 @@ internal sealed partial record Way(Order Order, Instant LightAt)
             ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor));
         }
 
-        ingredients.AddRange(dish.Others.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
+        ingredients.AddRange(dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
         {
             CookedAt = dish.CookedAt,
             CookedSaltShare = dish.CookedSaltShare,
@@ -166,9 +157,9 @@ internal sealed partial record Way(Order Order, Instant LightAt)
     private void AddWaterAndFlame(List<CookAction> actions, Dish dish, Lid lid)
     {
         AddFirst(actions, dish);
-        actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), dish.Household.Room));
-        actions.Add(new CookAction.Cover(When.Next, lid));
-        actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.Light });
+        actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), dish.Household.Room));
+        actions.Add(new CookAction.Cover(Trigger.Next, lid));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.Light });
     }
 
     private void AddPulseStart(List<CookAction> actions, Dish dish)
@@ -177,36 +168,36 @@ internal sealed partial record Way(Order Order, Instant LightAt)
         {
             AddQuickSoak(actions, dish);
             AddFirst(actions, dish);
-            actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), Kettle));
-            actions.Add(new CookAction.Cover(When.Next, Lid.Ajar));
-            actions.Add(new CookAction.Heat(When.Next, Flame.Full));
+            actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), Kettle));
+            actions.Add(new CookAction.Cover(Trigger.Next, Lid.Ajar));
+            actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full));
         }
         else if (dish.Method == Method.Pressure && !NeedsHardBoil(dish))
         {
-            actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+            actions.Add(new CookAction.Add(Trigger.At(LightAt), PulseId));
             AddFirst(actions, dish);
-            actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), dish.Household.Room));
+            actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), dish.Household.Room));
         }
         else if (dish.Method == Method.SlowCooker && !NeedsHardBoil(dish))
         {
-            AddSlow(actions, dish, When.At(LightAt));
+            AddSlow(actions, dish, Trigger.At(LightAt));
             return;
         }
         else
         {
-            actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
+            actions.Add(new CookAction.Add(Trigger.At(LightAt), PulseId));
             AddWaterAndFlame(actions, dish, Lid.Ajar);
         }
 
         if (NeedsHardBoil(dish))
         {
             var minutes = LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious);
-            actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Rolling) { Mark = Marks.Boils });
-            actions.Add(new CookAction.Heat(When.Later(minutes), dish.Method == Method.OpenPot ? Flame.Lively : Flame.Off) { Mark = Marks.HardBoilOver });
+            actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling) { StepId = StepIds.Boils });
+            actions.Add(new CookAction.Heat(Trigger.Later(minutes), dish.Method == Method.OpenPot ? Flame.Lively : Flame.Off) { StepId = StepIds.HardBoilOver });
         }
         else if (dish.Method is Method.OpenPot or Method.Cooked)
         {
-            actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively) { Mark = Marks.Boils });
+            actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively) { StepId = StepIds.Boils });
         }
 
         switch (dish.Method)
@@ -215,54 +206,54 @@ internal sealed partial record Way(Order Order, Instant LightAt)
                 AddPressure(actions, dish);
                 break;
             case Method.SlowCooker:
-                actions.Add(new CookAction.Transfer(When.Next, dish.Cooker!.Id, TransferWhat.Everything) { Mark = Over });
+                actions.Add(new CookAction.Transfer(Trigger.Next, dish.Cooker!.Id, TransferWhat.Everything) { StepId = Over });
                 AddSlow(actions, dish, null);
                 break;
             default:
-                AddLook(actions, new When(NotBefore: FirstLook));
+                AddLook(actions, new Trigger(NotBefore: FirstLook));
                 AddOthersLater(actions, dish);
                 break;
         }
     }
 
-    private void AddLook(List<CookAction> actions, When when)
+    private void AddLook(List<CookAction> actions, Trigger when)
     {
         if (Wait is { } state)
         {
-            actions.Add(new CookAction.Heat(when with { Look = new Look(PulseId, Doneness.Anchor(state), LookAgain) }, Flame.Off) { Mark = Marks.Ready });
-            actions.Add(new CookAction.Cover(When.Next, Lid.On));
+            actions.Add(new CookAction.Heat(when with { Look = new Look(PulseId, Doneness.Anchor(state), LookAgain) }, Flame.Off) { StepId = StepIds.Ready });
+            actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
         }
     }
 
     private void AddQuickSoak(List<CookAction> actions, Dish dish)
     {
-        actions.Add(new CookAction.Add(When.At(LightAt), PulseId));
-        actions.Add(new CookAction.AddWater(When.Next, dish.PulsesDry * QuickSoakWaterShare, dish.Household.Room));
-        actions.Add(new CookAction.Cover(When.Next, Lid.On));
-        actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = Marks.Light });
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils, QuickSoakBoil), Flame.Off) { Mark = Marks.QuickSoak });
-        actions.Add(new CookAction.Drain(When.Later(LectinGate.QuickSoakRest), null) { Mark = Marks.SoakEnds });
+        actions.Add(new CookAction.Add(Trigger.At(LightAt), PulseId));
+        actions.Add(new CookAction.AddWater(Trigger.Next, dish.PulsesDry * QuickSoakWaterShare, dish.Household.Room));
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.Light });
+        actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils, QuickSoakBoil), Flame.Off) { StepId = StepIds.QuickSoak });
+        actions.Add(new CookAction.Drain(Trigger.Later(LectinGate.QuickSoakRest), null) { StepId = StepIds.SoakEnds });
     }
 
     /// <summary>Locked, up, held, left alone; then the lid comes off and a look decides.</summary>
     private void AddPressure(List<CookAction> actions, Dish dish)
     {
-        actions.Add(new CookAction.Pressurise(When.Next) { Mark = Marks.Lock });
-        actions.Add(new CookAction.Heat(When.Next, Flame.Full) { Mark = actions.Exists(a => a.Mark == Marks.Light) ? null : Marks.Light });
+        actions.Add(new CookAction.Pressurise(Trigger.Next) { StepId = StepIds.Lock });
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = actions.Exists(a => a.StepId == StepIds.Light) ? null : StepIds.Light });
         actions.AddRange(PressureHold.Actions(dish.Cooker!.Cooker!, dish.Burner, HoldMinutes, Whistles));
-        actions.Add(new CookAction.Release(When.Next, ReleaseKind.Natural));
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.PinDown), Flame.Lively) { Mark = Marks.Opened });
-        AddLook(actions, When.Next);
+        actions.Add(new CookAction.Release(Trigger.Next, ReleaseKind.Natural));
+        actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.PinDown), Flame.Lively) { StepId = StepIds.Opened });
+        AddLook(actions, Trigger.Next);
     }
 
     /// <summary>In the crock with boiling water until a look finds them soft; then back into the pot with all they have.</summary>
     /// <param name="starts">When the dry seed goes in; null when they come over from the pot.</param>
-    private void AddSlow(List<CookAction> actions, Dish dish, When? starts)
+    private void AddSlow(List<CookAction> actions, Dish dish, Trigger? starts)
     {
         var crock = dish.Cooker!.Id;
         if (starts is null)
         {
-            actions.Add(new CookAction.Cover(When.Next with { AfterMark = Over }, Lid.On) { In = crock });
+            actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = Over }, Lid.On) { In = crock });
         }
         else
         {
@@ -270,14 +261,14 @@ internal sealed partial record Way(Order Order, Instant LightAt)
             var first = new List<CookAction>();
             AddFirst(first, dish);
             actions.AddRange(first.Select(a => a with { In = crock }));
-            actions.Add(new CookAction.AddWater(When.Next, Mass.FromGrams(Water), Kettle) { In = crock });
-            actions.Add(new CookAction.Cover(When.Next, Lid.On) { In = crock });
+            actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), Kettle) { In = crock });
+            actions.Add(new CookAction.Cover(Trigger.Next, Lid.On) { In = crock });
         }
 
-        actions.Add(new CookAction.Heat(When.Next, Flame.High) { In = crock, Mark = starts is null ? Marks.SlowStarts : Marks.Light });
-        actions.Add(new CookAction.Heat(new When(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Off) { In = crock, Mark = Marks.Ready });
-        actions.Add(new CookAction.Transfer(When.Next, dish.Vessel.Id, TransferWhat.Everything) { In = crock, Mark = Back });
-        actions.Add(new CookAction.Cover(When.Next with { AfterMark = Back }, Lid.On));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.High) { In = crock, StepId = starts is null ? StepIds.SlowStarts : StepIds.Light });
+        actions.Add(new CookAction.Heat(new Trigger(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Off) { In = crock, StepId = StepIds.Ready });
+        actions.Add(new CookAction.Transfer(Trigger.Next, dish.Vessel.Id, TransferWhat.Everything) { In = crock, StepId = Back });
+        actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = Back }, Lid.On));
     }
 
     /// <summary>A hard boil clears the gate for a soaked pulse; for a dry one it clears nothing, but it is asked for all the same.</summary>
@@ -286,55 +277,55 @@ internal sealed partial record Way(Order Order, Instant LightAt)
 
     private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
     {
-        actions.Add(new CookAction.Measure(When.At(JoinAt), Mass.FromGrams(JoinLiquor)) { Mark = Marks.Measure });
+        actions.Add(new CookAction.SetLiquor(Trigger.At(JoinAt), Mass.FromGrams(JoinLiquor)) { StepId = StepIds.SetLiquor });
         actions.Add(add);
         if (WithTheRice)
         {
-            actions.AddRange(dish.Others.Where(o => JoinsLater(dish, o)).Select(o => new CookAction.Add(When.Next, o.Id) { Mark = Marks.OtherIn }));
+            actions.AddRange(dish.OtherPulses.Where(o => JoinsLater(dish, o)).Select(o => new CookAction.Add(Trigger.Next, o.Id) { StepId = StepIds.OtherIn }));
         }
 
         AddExtras(actions, dish, ExtraTime.Join);
         AddSalt(actions, dish, SaltSchool.WithTheRice);
         if (dish.StirsAtJoin)
         {
-            actions.Add(new CookAction.Stir(When.Next));
+            actions.Add(new CookAction.Stir(Trigger.Next));
         }
 
-        actions.Add(new CookAction.Cover(When.Next, Lid.On));
-        actions.Add(new CookAction.Heat(When.Next, Flame.Full));
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full));
         AddEnd(actions, dish);
     }
 
     private void AddEnd(List<CookAction> actions, Dish dish)
     {
         var minutes = Duration.FromMinutes(Math.Max(0, LastMinutes));
-        actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils, SealDelay > Duration.Zero ? SealDelay : null), Flame.Gentle) { Mark = Marks.Seal });
+        actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils, SealDelay > Duration.Zero ? SealDelay : null), Flame.Gentle) { StepId = StepIds.Seal });
         AddExtras(actions, dish, ExtraTime.Late);
-        actions.Add(new CookAction.Cover(When.Next, Lid.Sealed));
-        actions.Add(new CookAction.Heat(new When(Delay: minutes, Look: RiceOff is { } off ? new Look(RiceId, off, TasteAgain) : null), Flame.Off) { Mark = Marks.HeatOff });
-        AddServe(actions, dish, When.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical)));
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.Sealed));
+        actions.Add(new CookAction.Heat(new Trigger(Delay: minutes, Look: RiceOff is { } off ? new Look(RiceId, off, TasteAgain) : null), Flame.Off) { StepId = StepIds.HeatOff });
+        AddServe(actions, dish, Trigger.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical)));
     }
 
     /// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
     private void AddAloneEnd(List<CookAction> actions, Dish dish)
     {
-        actions.Add(new CookAction.Heat(When.At(JoinAt), Flame.Full) { Mark = Marks.Reheat });
+        actions.Add(new CookAction.Heat(Trigger.At(JoinAt), Flame.Full) { StepId = StepIds.Reheat });
         AddExtras(actions, dish, ExtraTime.Join);
-        var boils = When.Once(PotEvent.Boils);
+        var boils = Trigger.Once(PotEvent.Boils);
         var last = dish.Extras.Where(x => x.Time != ExtraTime.Start).ToList();
         if (last.Count > 0)
         {
             actions.Add(new CookAction.Heat(boils, Flame.Gentle));
             AddExtras(actions, dish, ExtraTime.Late);
-            boils = When.Later(Duration.FromMinutes(Math.Ceiling(last.Max(x => x.LeastMinutes))));
+            boils = Trigger.Later(Duration.FromMinutes(Math.Ceiling(last.Max(x => x.LeastMinutes))));
         }
 
         actions.Add(dish.Style == Style.Dry
-            ? new CookAction.Drain(boils, null) { Mark = Marks.Finish }
-            : new CookAction.Measure(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { Mark = Marks.Finish });
+            ? new CookAction.Drain(boils, null) { StepId = StepIds.Finish }
+            : new CookAction.SetLiquor(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { StepId = StepIds.Finish });
         // What is poured off would take its share along.
         AddSalt(actions, dish, SaltSchool.WithTheRice);
-        actions.Add(new CookAction.Heat(When.Next, Flame.Off));
-        AddServe(actions, dish, When.Next);
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off));
+        AddServe(actions, dish, Trigger.Next);
     }
 }

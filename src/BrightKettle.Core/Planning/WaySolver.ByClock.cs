@@ -10,21 +10,21 @@ internal sealed partial class WaySolver
     private SolvedWay SolveByClock()
     {
         var rice = dish.Rice!;
-        var start = new Way(Order.Together, dish.ServeAt)
+        var start = new Way(JoinOrder.Together, dish.ServeAt)
         {
             Water = FirstGuess(rice),
             JoinLiquor = FirstGuess(rice),
             LastMinutes = rice.SimmerMinutes.Typical / dish.RiceRateFactor,
         };
-        var together = Settle(start, Loosely);
+        var together = SolveLiquorAndMinutes(start, Loosely);
         if (together.Fault is not null)
         {
             return together;
         }
 
         var pulseIsSlow = PulseAtTable(together.Run) < Aim;
-        var order = pulseIsSlow ? Order.PulseFirst : Order.RiceFirst;
-        var whole = together.Run.EndSeconds - together.Run.At(IndexOf(together.Cook, Marks.Light)).Seconds;
+        var order = pulseIsSlow ? JoinOrder.PulseFirst : JoinOrder.RiceFirst;
+        var whole = together.Run.EndSeconds - together.Run.At(IndexOf(together.Cook, StepIds.Light)).Seconds;
         // Seconds from the flame to the join; doneness at the table rises with it when the pulse leads, falls when the rice does.
         // The line through the last two tries leads to the next one, kept within what is known to be too little and too much.
         double low = 0, high = pulseIsSlow ? 8 * 3600 : whole * 0.95;
@@ -36,7 +36,7 @@ internal sealed partial class WaySolver
         for (var i = 0; i < MostTries && high - low > 20; i++)
         {
             way = way with { Order = order, JoinAt = way.LightAt + Duration.FromSeconds(lead) };
-            var tried = Settle(way, Loosely);
+            var tried = SolveLiquorAndMinutes(way, Loosely);
             if (tried.Fault is not null && tried.Fault != PlanRefusal.NeverTender)
             {
                 return tried;
@@ -74,7 +74,7 @@ internal sealed partial class WaySolver
             lead = Within(low, high, lead + ((Aim - done) / slope));
         }
 
-        return Round(Settle(((low + high) / 2 < TogetherSeconds ? together : best).Way));
+        return Round(SolveLiquorAndMinutes(((low + high) / 2 < TogetherSeconds ? together : best).Way));
     }
 
     /// <summary>The guess where it lies between the ends, else their middle.</summary>

@@ -60,9 +60,9 @@ internal sealed partial class WaySolver
     /// <summary>The cook up to the moment at which the lid comes off.</summary>
     private PotJob Opened(Way way)
     {
-        var cook = (way with { Order = Order.PulseAlone }).Build(dish);
-        var at = IndexOf(cook, Marks.Opened);
-        cook = cook with { Actions = [.. cook.Actions.Take(at), new CookAction.Serve(cook.Actions[at].When)] };
+        var cook = (way with { Order = JoinOrder.PulseAlone }).Build(dish);
+        var at = IndexOf(cook, StepIds.Opened);
+        cook = cook with { Actions = [.. cook.Actions.Take(at), new CookAction.Serve(cook.Actions[at].Trigger)] };
         return new(cook, PotTraits.Reference(cook));
     }
 }

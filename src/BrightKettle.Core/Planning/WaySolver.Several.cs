@@ -9,7 +9,7 @@ internal sealed partial class WaySolver
     /// <summary>The slowest is soft first and waits; then the quicker ones go in, to the state from which most bags end as wanted.</summary>
     private SolvedWay SolveSeveral(Way way)
     {
-        var joining = dish.Others.Where(o => Way.JoinsLater(dish, o)).ToList();
+        var joining = dish.OtherPulses.Where(o => Way.JoinsLater(dish, o)).ToList();
         if (joining.Count == 0)
         {
             return SolveWaiting(way);
@@ -58,7 +58,7 @@ internal sealed partial class WaySolver
     private double? SecondsAlone(OtherPulse other, FeltState state)
     {
         var soak = dish.Soak == SoakChoice.Overnight && other.Pulse.SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None;
-        var alone = new WaySolver(simulator, dish with { Pulse = other.Pulse, PulseDry = other.Dry, Others = [], Extras = [], Rice = null, Soak = soak });
-        return alone.SecondsUntil(new Way(Order.PulseAlone, dish.ServeAt) { Wait = state, Water = other.Dry.Grams * 4 }, SlowShare)[0];
+        var alone = new WaySolver(simulator, dish with { Pulse = other.Pulse, PulseDry = other.Dry, OtherPulses = [], Extras = [], Rice = null, Soak = soak });
+        return alone.SecondsUntil(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = state, Water = other.Dry.Grams * 4 }, SlowShare)[0];
     }
 }

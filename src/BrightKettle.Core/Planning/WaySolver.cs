@@ -79,29 +79,29 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     {
         if (dish.Method is Method.Pressure or Method.SlowCooker)
         {
-            var order = dish.Rice is null ? Order.PulseAlone : Order.PulseFirst;
+            var order = dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst;
             return SolveWaiting(new Way(order, dish.ServeAt) { Wait = FeltState.Soft });
         }
 
-        if (dish.Others.Count > 0)
+        if (dish.OtherPulses.Count > 0)
         {
-            return SolveSeveral(new Way(dish.Rice is null ? Order.PulseAlone : Order.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+            return SolveSeveral(new Way(dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
         }
 
         if (dish.Rice is null)
         {
-            return SolveWaiting(new Way(Order.PulseAlone, dish.ServeAt) { Wait = FeltState.Soft });
+            return SolveWaiting(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = FeltState.Soft });
         }
 
         if (AtRisk && dish.Soak == SoakChoice.None)
         {
             // Boiling dry seed clears nothing: it must be tender before the flame goes down.
-            return SolveWaiting(new Way(Order.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+            return SolveWaiting(new Way(JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
         }
 
         var clock = SolveByClock();
         // What is cooked already need not be looked at.
-        if (clock.Fault is not null || dish.Method == Method.Cooked || (!AtRisk && (clock.Way.Order != Order.PulseFirst || JoinDoneness(clock) < LeastFelt)))
+        if (clock.Fault is not null || dish.Method == Method.Cooked || (!AtRisk && (clock.Way.Order != JoinOrder.PulseFirst || JoinDoneness(clock) < LeastFelt)))
         {
             return clock;
         }
@@ -113,7 +113,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         var slowGain = (PulseAtTable(clock.Run) - JoinDoneness(clock)) * dish.Pace.Quantile(SlowShare) / dish.Pace.Median;
         foreach (var state in Waits.Where(w => w == FeltState.Soft || Doneness.Anchor(w) + slowGain > Doneness.Wanted - HopelessBy))
         {
-            var tried = SolveWaiting(new Way(Order.PulseFirst, dish.ServeAt) { Wait = state, JoinLiquor = clock.Way.JoinLiquor, LastMinutes = clock.Way.LastMinutes });
+            var tried = SolveWaiting(new Way(JoinOrder.PulseFirst, dish.ServeAt) { Wait = state, JoinLiquor = clock.Way.JoinLiquor, LastMinutes = clock.Way.LastMinutes });
             var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
             if (served > bestServed || (served == bestServed && best?.Way.Wait is null))
             {
@@ -137,16 +137,16 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         var cook = way.Build(dish);
         return RunAt(cook, _ends, Bags)
             .Count(run => run.StalledAt is null && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most
-                && dish.Others.All(o => run.Final[cook.IndexOf(o.Id)].Doneness is var done && done >= Doneness.Wanted && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)));
+                && dish.OtherPulses.All(o => run.Final[cook.IndexOf(o.Id)].Doneness is var done && done >= Doneness.Wanted && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)));
     }
 
-    private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, Marks.Join)).Doneness[0];
+    private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, StepIds.Join)).Doneness[0];
 
     public static int IndexOf(Cook cook, string mark)
     {
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            if (cook.Actions[i].Mark == mark)
+            if (cook.Actions[i].StepId == mark)
             {
                 return i;
             }
@@ -204,7 +204,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                 continue;
             }
 
-            settled = Settle(way, i < rounds - 1 ? Loosely : 1);
+            settled = SolveLiquorAndMinutes(way, i < rounds - 1 ? Loosely : 1);
             if (settled.Fault is not null)
             {
                 return settled;
@@ -233,12 +233,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private double?[] SecondsUntil(Way way, params double[] paceShares)
     {
         var light = way.LightAt;
-        var cook = (way with { FirstLook = light, LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : _search.Step, Order = Order.PulseAlone }).Build(dish);
-        var ready = IndexOf(cook, Marks.Ready);
-        List<CookAction> actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].When) { In = cook.Actions[ready].In }];
+        var cook = (way with { FirstLook = light, LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : _search.Step, Order = JoinOrder.PulseAlone }).Build(dish);
+        var ready = IndexOf(cook, StepIds.Ready);
+        List<CookAction> actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].Trigger) { In = cook.Actions[ready].In }];
         // What comes later has no time yet, so the cook starts with the first of what is left.
-        cook = cook with { Actions = actions, Starts = actions.Min(a => a.When.NotBefore ?? light) };
-        var lit = IndexOf(cook, Marks.Light);
+        cook = cook with { Actions = actions, Starts = actions.Min(a => a.Trigger.NotBefore ?? light) };
+        var lit = IndexOf(cook, StepIds.Light);
         return [.. RunAt(cook, _search, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null)];
     }
 
@@ -255,13 +255,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var tried = way with { Water = water };
             var cook = tried.Build(dish);
             var runs = RunAt(cook, _search, 0.5, SlowShare);
-            var at = IndexOf(cook, way.Order == Order.PulseAlone ? Marks.Finish : Marks.Measure);
+            var at = IndexOf(cook, way.Order == JoinOrder.PulseAlone ? StepIds.Finish : StepIds.SetLiquor);
             if (runs[0].Done[at] is not { } middle || runs[1].Done[at] is not { } slowest)
             {
                 return water;
             }
 
-            var wanted = way.Order == Order.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor;
+            var wanted = way.Order == JoinOrder.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor;
             // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
             var covered = slowest.LiquorBefore - ((slowest.OverBedBefore - 0.5) * (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).AreaSquareCentimetres);
             var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
@@ -277,7 +277,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     /// <summary>Adjusts liquor, last minutes and clock until the rice is tender, the liquor as wanted and the table on time.</summary>
     /// <param name="slack">How many times the usual misses are let pass.</param>
-    private SolvedWay Settle(Way way, double slack = 1)
+    private SolvedWay SolveLiquorAndMinutes(Way way, double slack = 1)
     {
         for (var i = 0; i < 14; i++)
         {
@@ -285,7 +285,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
             if (run.StalledAt is { } stalled)
             {
-                return new(way, cook, run, run.BoilsAt.Count == 0 || cook.Actions[stalled].When.After == PotEvent.Boils ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
+                return new(way, cook, run, run.BoilsAt.Count == 0 || cook.Actions[stalled].Trigger.After == PotEvent.Boils ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
             }
 
             var late = cook.Starts + Duration.FromSeconds(run.EndSeconds) - dish.ServeAt;
@@ -310,8 +310,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                 {
                     Water = way.Order switch
                     {
-                        Order.Together => way.JoinLiquor,
-                        Order.RiceFirst => Math.Max(1.3 * dish.RiceDry.Grams, way.JoinLiquor - (dish.Pulse.Absorbed.Typical * dish.PulseDry.Grams) + RiceDrinksBeforeJoin(run, cook)),
+                        JoinOrder.Together => way.JoinLiquor,
+                        JoinOrder.RiceFirst => Math.Max(1.3 * dish.RiceDry.Grams, way.JoinLiquor - (dish.Pulse.Absorbed.Typical * dish.PulseDry.Grams) + RiceDrinksBeforeJoin(run, cook)),
                         _ when way.Wait is null => Math.Max(1.5 * dish.PulseDry.Grams, way.Water + way.JoinLiquor - LiquorBeforeJoin(run, cook)),
                         _ => way.Water,
                     },
@@ -324,12 +324,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return new(way, final, simulator.Run(final, PotTraits.Reference(final), _search), null);
     }
 
-    private static double LiquorBeforeJoin(PotRun run, Cook cook) => run.At(IndexOf(cook, Marks.Measure)).LiquorBefore;
+    private static double LiquorBeforeJoin(PotRun run, Cook cook) => run.At(IndexOf(cook, StepIds.SetLiquor)).LiquorBefore;
 
     private static double RiceDrinksBeforeJoin(PotRun run, Cook cook)
     {
-        var at = IndexOf(cook, Marks.Measure);
-        return at < 0 ? 0 : run.At(IndexOf(cook, Marks.Light)).LiquorAfter - run.At(at).LiquorBefore;
+        var at = IndexOf(cook, StepIds.SetLiquor);
+        return at < 0 ? 0 : run.At(IndexOf(cook, StepIds.Light)).LiquorAfter - run.At(at).LiquorBefore;
     }
 
     /// <summary>All of a way earlier or later.</summary>
@@ -356,7 +356,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var cook = way.Build(dish);
             way = Shift(way, dish.ServeAt - (cook.Starts + Duration.FromSeconds(run.EndSeconds))) with
             {
-                RiceOff = Math.Max(0, run.At(IndexOf(cook, Marks.HeatOff)).Doneness[1] - RiceTolerance),
+                RiceOff = Math.Max(0, run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1] - RiceTolerance),
             };
         }
 

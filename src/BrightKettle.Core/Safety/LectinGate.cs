@@ -73,7 +73,7 @@ public static class LectinGate
     {
         var deed = cook.Actions[action];
         var locked = cook.Actions.Take(action).Aggregate(false, (l, a) => Locked(a, l));
-        var leaves = deed is CookAction.Serve or CookAction.Heat { Mark: Marks.HardBoilOver }
+        var leaves = deed is CookAction.Serve or CookAction.Heat { StepId: StepIds.HardBoilOver }
             || IsGentle(cook, deed)
             || (!locked && deed is CookAction.Heat { Flame: Flame.Off or Flame.Lowest or Flame.Warm });
         if (!leaves || DrainsSoak(cook, action))
@@ -116,7 +116,7 @@ public static class LectinGate
                 return new("lectin.hard_boil", id, null, false, minutes);
             }
 
-            if (action.When.Look is { } look && look.IngredientId == id && look.Doneness >= Doneness.Tender && !IsGentle(cook, action))
+            if (action.Trigger.Look is { } look && look.IngredientId == id && look.Doneness >= Doneness.Tender && !IsGentle(cook, action))
             {
                 return new("lectin.keep_boiling", id, i, false);
             }
@@ -134,7 +134,7 @@ public static class LectinGate
     {
         CookAction.Pressurise { High: true } => true,
         CookAction.Release { Kind: ReleaseKind.Quick } => false,
-        _ when action.When.After == PotEvent.PinDown => false,
+        _ when action.Trigger.After == PotEvent.PinDown => false,
         _ => before,
     };
 
@@ -199,7 +199,7 @@ public static class LectinGate
             inPot |= action is CookAction.Add add && add.IngredientId == id;
             if (off)
             {
-                rested += action.When.Delay ?? Duration.Zero;
+                rested += action.Trigger.Delay ?? Duration.Zero;
             }
 
             if (inPot && off && action is CookAction.Drain { IngredientId: null, Keep: false })
@@ -209,7 +209,7 @@ public static class LectinGate
 
             if (action is CookAction.Heat heat)
             {
-                (off, rested) = (inPot && heat.Flame == Flame.Off && heat.When.After == PotEvent.Boils, Duration.Zero);
+                (off, rested) = (inPot && heat.Flame == Flame.Off && heat.Trigger.After == PotEvent.Boils, Duration.Zero);
             }
         }
 
@@ -228,9 +228,9 @@ public static class LectinGate
         for (var i = from + 1; i < cook.Actions.Count - 1; i++)
         {
             inPot |= cook.Actions[i] is CookAction.Add add && add.IngredientId == id;
-            if (inPot && cook.Actions[i] is CookAction.Heat { Flame: Flame.Rolling, When.After: PotEvent.Boils })
+            if (inPot && cook.Actions[i] is CookAction.Heat { Flame: Flame.Rolling, Trigger.After: PotEvent.Boils })
             {
-                var next = cook.Actions[i + 1].When;
+                var next = cook.Actions[i + 1].Trigger;
                 return next.After is null && (next.Delay ?? Duration.Zero) >= required ? i + 1 : -1;
             }
         }

@@ -45,7 +45,7 @@ public static class PressureGate
         }
 
         var released = Enumerable.Range(0, action).LastOrDefault(i => cook.Actions[i] is CookAction.Release && cook.VesselOf(cook.Actions[i]) == cook.VesselOf(next), -1);
-        var waits = released >= 0 && next.When.After == PotEvent.PinDown;
+        var waits = released >= 0 && next.Trigger.After == PotEvent.PinDown;
         return waits && !seen.OfType<Observation.Seen>().Any(o => o.What == PotEvent.PinDown) ? new(StillUp, null, action, true) : null;
     }
 
@@ -105,7 +105,7 @@ public static class PressureGate
                     case CookAction.AddWater water:
                         liquid += water.Water.Grams;
                         break;
-                    case CookAction.Measure measure:
+                    case CookAction.SetLiquor measure:
                         liquid = measure.Liquor.Grams;
                         break;
                     case CookAction.Drain { IngredientId: null }:

@@ -39,7 +39,7 @@ public static class SoakGate
         {
             switch (cook.Actions[i])
             {
-                case CookAction.Chill chill when chill.IngredientId == id && chill.When is { NotBefore: null, Delay: null }:
+                case CookAction.Chill chill when chill.IngredientId == id && chill.Trigger is { NotBefore: null, Delay: null }:
                     chilled = true;
                     break;
                 case CookAction.Chill chill when chill.IngredientId == id:
@@ -59,8 +59,8 @@ public static class SoakGate
             return Duration.FromSeconds(end.Seconds - start.Seconds);
         }
 
-        var begins = cook.Actions[from].When.NotBefore ?? cook.Starts;
-        var waits = cook.Actions.Skip(from + 1).Take(to - from).Select(a => a.When.Delay ?? Duration.Zero).Aggregate(Duration.Zero, (a, b) => a + b);
-        return cook.Actions[to].When.NotBefore is { } at ? at - begins : waits;
+        var begins = cook.Actions[from].Trigger.NotBefore ?? cook.Starts;
+        var waits = cook.Actions.Skip(from + 1).Take(to - from).Select(a => a.Trigger.Delay ?? Duration.Zero).Aggregate(Duration.Zero, (a, b) => a + b);
+        return cook.Actions[to].Trigger.NotBefore is { } at ? at - begins : waits;
     }
 }

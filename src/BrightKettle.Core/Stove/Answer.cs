@@ -9,7 +9,7 @@ namespace BrightKettle.Core.Stove;
 /// <param name="Before">What it takes for granted of the minutes before: told with it when it is chosen.</param>
 /// <param name="Course">Null when nothing of the plan changes.</param>
 /// <param name="After">The evening with it.</param>
-public sealed record Answer(string Code, IReadOnlyList<Entry> Before, NewCourse? Course, Standing After)
+public sealed record Answer(string Code, IReadOnlyList<Entry> Before, Course? Course, EveningForecast After)
 {
     /// <summary>Of water, salt, starch or rice; negative to pour off.</summary>
     public Mass? Amount { get; init; }

@@ -6,7 +6,7 @@ namespace BrightKettle.Core.Stove;
 /// <param name="VesselId">The first vessel of the cook until something is in one.</param>
 public sealed record Conditions(string VesselId, Lid Lid, Flame Flame, bool Locked, bool PulsesIn, bool RiceIn)
 {
-    public static Conditions Of(Underway evening)
+    public static Conditions Of(EveningState evening)
     {
         ArgumentNullException.ThrowIfNull(evening);
         var kitchen = evening.Cook.Kitchen;

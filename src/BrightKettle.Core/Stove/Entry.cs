@@ -30,11 +30,5 @@ public abstract record Entry(Guid Id, Instant At)
     public sealed record CameOut(Guid Id, Instant At, string IngredientId, int Pieces) : Entry(Id, At);
 
     /// <summary>What is still to do was replaced.</summary>
-    public sealed record Chose(Guid Id, Instant At, NewCourse Course) : Entry(Id, At);
+    public sealed record Chose(Guid Id, Instant At, Course Course) : Entry(Id, At);
 }
-
-/// <summary>What is to be done from a moment on, instead of what was planned.</summary>
-/// <param name="Code">Stable: what was chosen.</param>
-/// <param name="Others">Vessels that it needs beside those of the cook.</param>
-/// <param name="Extras">What it puts in beside the ingredients of the cook.</param>
-public sealed record NewCourse(string Code, IReadOnlyList<CookAction> Actions, IReadOnlyList<CookVessel> Others, IReadOnlyList<ExtraIngredient> Extras);

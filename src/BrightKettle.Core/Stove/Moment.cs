@@ -11,13 +11,13 @@ public sealed record Moment(string Id, string Lane, IReadOnlyList<CookAction> Ac
     private const string Bowl = "bowl:";
 
     /// <summary>What it waits for.</summary>
-    public When When => Actions[0].When;
+    public Trigger Trigger => Actions[0].Trigger;
 
     public bool InBowl => Lane.StartsWith(Bowl, StringComparison.Ordinal);
 
-    public IEnumerable<string> Marks => Actions.Select(a => a.Mark).OfType<string>();
+    public IEnumerable<string> Marks => Actions.Select(a => a.StepId).OfType<string>();
 
-    public bool Has(string mark) => Actions.Any(a => a.Mark == mark);
+    public bool Has(string mark) => Actions.Any(a => a.StepId == mark);
 
     /// <summary>The moments of a list of actions, in the order of their first actions.</summary>
     /// <param name="plan">0 for the first plan of the evening, one more for each that replaced it.</param>
@@ -30,7 +30,7 @@ public sealed record Moment(string Id, string Lane, IReadOnlyList<CookAction> Ac
         for (var i = 0; i < actions.Count; i++)
         {
             var lane = LaneOf(actions[i], kitchen);
-            if (actions[i].When == When.Next && open.TryGetValue(lane, out var together))
+            if (actions[i].Trigger == Trigger.Next && open.TryGetValue(lane, out var together))
             {
                 together.Add(actions[i]);
                 continue;

@@ -16,7 +16,7 @@ public sealed partial class Rescue
     /// <summary>Share of the pulses that is crushed: about one step thicker (10 to 20 %, confidence C).</summary>
     private const double CrushShare = 0.15;
 
-    private static IEnumerable<Answer> PourOff(Courses c)
+    private static IEnumerable<Answer> PourOff(CourseBuilder c)
     {
         var extra = c.LiquorGrams - c.Dish.WantedLiquorGrams;
         if (extra < LeastGrams)
@@ -24,27 +24,27 @@ public sealed partial class Rescue
             return [];
         }
 
-        List<CookAction> deeds = [new CookAction.Measure(When.Next, Mass.FromGrams(c.Dish.WantedLiquorGrams)), new CookAction.Heat(When.Next, Flame.Off), new CookAction.Cover(When.Next, Lid.On)];
-        var course = Courses.Make("pour_off", [.. c.Begin(deeds), .. Others(c), .. c.Table(Duration.FromMinutes(c.Pot.RiceIn ? 5 : 0))]);
+        List<CookAction> deeds = [new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(c.Dish.WantedLiquorGrams)), new CookAction.Heat(Trigger.Next, Flame.Off), new CookAction.Cover(Trigger.Next, Lid.On)];
+        var course = CourseBuilder.Make("pour_off", [.. c.Begin(deeds), .. OtherActions(c), .. c.Table(Duration.FromMinutes(c.Pot.RiceIn ? 5 : 0))]);
         return c.Works(course) ? [c.Of("pour_off", course) with { Amount = Mass.FromGrams(-Round(extra)) }] : [];
     }
 
     /// <summary>Open and lively until as much is left as is wanted; then all goes on.</summary>
-    private static IEnumerable<Answer> Reduce(Courses c)
+    private static IEnumerable<Answer> Reduce(CourseBuilder c)
     {
         if (c.Pot.RiceIn || c.LiquorGrams - c.Dish.WantedLiquorGrams < LeastGrams)
         {
             return [];
         }
 
-        NewCourse With(double minutes) => Courses.Make("reduce",
+        Course With(double minutes) => CourseBuilder.Make("reduce",
         [
             .. c.Begin(
             [
-                new CookAction.Cover(When.Next, Lid.Open),
-                new CookAction.Heat(When.Next, Flame.Lively),
-                new CookAction.Heat(When.Later(Duration.FromMinutes(minutes)), c.Pot.Flame) { Mark = "reduced" },
-                new CookAction.Cover(When.Next, c.Pot.Lid),
+                new CookAction.Cover(Trigger.Next, Lid.Open),
+                new CookAction.Heat(Trigger.Next, Flame.Lively),
+                new CookAction.Heat(Trigger.Later(Duration.FromMinutes(minutes)), c.Pot.Flame) { StepId = "reduced" },
+                new CookAction.Cover(Trigger.Next, c.Pot.Lid),
             ]),
             .. c.Rest,
         ]);
@@ -56,27 +56,27 @@ public sealed partial class Rescue
 
         var runs = c.Try(courses);
         var cook = c.Now.Evening.With(courses[0], c.Now.Now).AsOf(c.Now.Now, out _);
-        var at = cook.Actions.ToList().FindIndex(a => a.Mark == "reduced");
+        var at = cook.Actions.ToList().FindIndex(a => a.StepId == "reduced");
         var best = Enumerable.Range(0, courses.Count).Where(k => runs[k].Done[at] is not null).MinBy(k => Math.Abs(runs[k].At(at).LiquorBefore - c.Dish.WantedLiquorGrams));
         return [c.Of("reduce", courses[best]) with { For = Duration.FromMinutes(MinutesToTry[best]), Amount = Mass.FromGrams(-Round(Math.Max(0, c.LiquorGrams - runs[best].At(at).LiquorBefore))) }];
     }
 
-    private static IEnumerable<Answer> Crush(Courses c)
+    private static IEnumerable<Answer> Crush(CourseBuilder c)
     {
         var pulse = c.Now.Evening.Cook.Ingredients.OfType<PulseIngredient>().First();
-        var course = c.First("crush", new CookAction.Mash(When.Next, pulse.Id, CrushShare));
+        var course = c.First("crush", new CookAction.Mash(Trigger.Next, pulse.Id, CrushShare));
         return c.Pot.PulsesIn && c.Works(course) ? [c.Of("crush", course) with { Amount = Mass.FromGrams(Math.Round(pulse.Dry.Grams * CrushShare * (1 + pulse.Pulse.Absorbed.Typical) / 10) * 10) }] : [];
     }
 
     /// <summary>Boiling water up to what is wanted; a ladle where the ledger sees no want.</summary>
-    private static IEnumerable<Answer> Thin(Courses c)
+    private static IEnumerable<Answer> Thin(CourseBuilder c)
     {
         var water = Mass.FromGrams(Round(Math.Max(80, c.Dish.WantedLiquorGrams - c.LiquorGrams)));
-        var course = c.First("thin", new CookAction.AddWater(When.Next, water, Courses.Boiling), new CookAction.Stir(When.Next));
-        return c.Works(course) ? [c.Of("thin", course) with { Amount = water, Temperature = Courses.Boiling }] : [];
+        var course = c.First("thin", new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling), new CookAction.Stir(Trigger.Next));
+        return c.Works(course) ? [c.Of("thin", course) with { Amount = water, Temperature = CourseBuilder.Boiling }] : [];
     }
 
-    private static List<Answer> Unsalt(Courses c, double? percent)
+    private static List<Answer> Unsalt(CourseBuilder c, double? percent)
     {
         var sheet = SaltSheet.Of(c.Now.Cook, c.Now.Forecast.Reference, c.Dish.SaltPercent);
         var target = Math.Max(0.3, c.Dish.SaltPercent) / 100;
@@ -90,10 +90,10 @@ public sealed partial class Rescue
         var dilute = Mass.FromGrams(Round(sheet.EdibleGrams * ((now / target) - 1)));
         var swap = Mass.FromGrams(Round(Math.Min(c.LiquorGrams * 0.8, sheet.EdibleGrams * (1 - (target / now)))));
         var list = new List<Answer>();
-        var change = c.First("swap", new CookAction.Measure(When.Next, Mass.FromGrams(Math.Max(0, c.LiquorGrams - swap.Grams))), new CookAction.AddWater(When.Next, swap, Courses.Boiling));
+        var change = c.First("swap", new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(Math.Max(0, c.LiquorGrams - swap.Grams))), new CookAction.AddWater(Trigger.Next, swap, CourseBuilder.Boiling));
         if (swap.Grams >= LeastGrams && c.Works(change))
         {
-            list.Add(c.Of("swap", change) with { Amount = swap, Temperature = Courses.Boiling });
+            list.Add(c.Of("swap", change) with { Amount = swap, Temperature = CourseBuilder.Boiling });
         }
 
         // As plain rice beside it takes nothing from the pot and needs no room in it.

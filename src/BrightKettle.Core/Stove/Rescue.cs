@@ -8,7 +8,7 @@ using NodaTime;
 namespace BrightKettle.Core.Stove;
 
 /// <summary>Answers a trouble by what is seen: what to do, with grams, degrees and minutes, and what comes of it. Each figure is found by running pots.</summary>
-public sealed partial class Rescue(Simulator simulator, Watch watch)
+public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
 {
     /// <summary>Enough for a range while somebody waits for an answer.</summary>
     public const int Pots = 24;
@@ -22,30 +22,30 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
     private static readonly double[] MinutesToTry = [2, 4, 6, 8, 10, 13, 16, 20, 25, 30, 36, 43, 52, 62, 75, 90];
     private static readonly double[] WaterToTry = [0, 40, 80, 120, 160, 200, 260, 320, 400, 500, 650, 800];
 
-    /// <param name="evening">Valid by <see cref="Watch.Check"/>.</param>
+    /// <param name="evening">Valid by <see cref="EveningForecaster.Check"/>.</param>
     /// <param name="minutes">How long it lasted, or how long somebody is called away; null: as usual. 1 to 240.</param>
     /// <param name="percent">For too salty: what the tongue or a meter says, % of all that is eaten; null: what the ledger says.</param>
     /// <returns>The best first; empty when nothing of this kind can be wrong now.</returns>
-    public IReadOnlyList<Answer> For(Underway evening, Instant now, Trouble trouble, Dish dish, double? minutes = null, double? percent = null)
+    public IReadOnlyList<Answer> For(EveningState evening, Instant now, Trouble trouble, Dish dish, double? minutes = null, double? percent = null)
     {
         ArgumentNullException.ThrowIfNull(evening);
         ArgumentNullException.ThrowIfNull(dish);
         var span = Duration.FromMinutes(minutes ?? UsualMinutes);
         var before = AsSeen(evening, now, trouble, span);
         var seen = before.Aggregate(evening, (e, entry) => e.With(entry));
-        if (Watch.Check(seen, now) is not null || seen.ServedAt is not null)
+        if (EveningForecaster.Check(seen, now) is not null || seen.ServedAt is not null)
         {
             return [];
         }
 
-        var c = new Courses(simulator, watch, dish with { Now = now }, watch.Look(seen, now, dish.MeltingIsWelcome, Pots), before);
+        var c = new CourseBuilder(simulator, watch, dish with { Now = now }, watch.Look(seen, now, dish.MeltingIsWelcome, Pots), before);
         return trouble switch
         {
             _ when !c.Pot.PulsesIn && !c.Pot.RiceIn && trouble != Trouble.CalledAway => [],
             // A locked lid shows nothing: only what can be seen from outside is answered.
             _ when c.Pot.Locked && trouble is not (Trouble.FlameOut or Trouble.PowerCut or Trouble.CalledAway or Trouble.Silent) => [],
             Trouble.HardDry when c.JoinToCome => [.. Cover(c)],
-            Trouble.HardWet when c.JoinToCome && c.Rest.All(a => a.When.Look is not { IngredientId: Way.PulseId }) => [.. BoilUntil(c)],
+            Trouble.HardWet when c.JoinToCome && c.Rest.All(a => a.Trigger.Look is not { IngredientId: Way.PulseId }) => [.. BoilUntil(c)],
             Trouble.HardWet or Trouble.SoftWet when c.JoinToCome => [c.Of("as_planned", null)],
             Trouble.HardDry => [.. End(c, "water_and_steam", WaterToTry, [Lid.Sealed], Flame.Gentle)],
             Trouble.HardWet => [.. End(c, "boil_on", [0], [Lid.On, Lid.Ajar, Lid.Open], Flame.Lively)],
@@ -55,20 +55,20 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
             Trouble.TooSalty => [.. Unsalt(c, percent)],
             Trouble.TooThin => [.. Reduce(c), .. Crush(c)],
             Trouble.TooThick => [.. Thin(c)],
-            Trouble.BoiledOver => [c.Of("wipe_and_fill", c.First("wipe_and_fill", new CookAction.AddWater(When.Next, Mass.FromGrams(LostGrams), Courses.Boiling), new CookAction.Cover(When.Next, Lid.Ajar))) with { Amount = Mass.FromGrams(LostGrams), Temperature = Courses.Boiling, Caution = "boil_over" }],
+            Trouble.BoiledOver => [c.Of("wipe_and_fill", c.First("wipe_and_fill", new CookAction.AddWater(Trigger.Next, Mass.FromGrams(LostGrams), CourseBuilder.Boiling), new CookAction.Cover(Trigger.Next, Lid.Ajar))) with { Amount = Mass.FromGrams(LostGrams), Temperature = CourseBuilder.Boiling, Caution = "boil_over" }],
             Trouble.FlameOut or Trouble.PowerCut => [.. HeatAgain(c, span)],
-            Trouble.LidLifted => [c.Of("lid_back", c.First("lid_back", new CookAction.Cover(When.Next, LidBefore(evening)))) with { For = span }],
+            Trouble.LidLifted => [c.Of("lid_back", c.First("lid_back", new CookAction.Cover(Trigger.Next, LidBefore(evening)))) with { For = span }],
             Trouble.RiceTooEarly => [.. End(c, "together_on", WaterToTry, [Lid.On], Flame.Gentle)],
             Trouble.CalledAway => [.. Leave(c, span, Conditions.Of(evening).Flame)],
-            Trouble.Silent when c.Pot.Locked && Peek.LookThenLock(c, "off_and_alone") is { } answer => [answer],
+            Trouble.Silent when c.Pot.Locked && LidInspection.LookThenLock(c, "off_and_alone") is { } answer => [answer],
             _ => [],
         };
     }
 
-    private static Lid LidBefore(Underway evening) => Conditions.Of(evening).Lid is Lid.Open ? Lid.On : Conditions.Of(evening).Lid;
+    private static Lid LidBefore(EveningState evening) => Conditions.Of(evening).Lid is Lid.Open ? Lid.On : Conditions.Of(evening).Lid;
 
     /// <summary>What the trouble itself tells of the minutes before: recorded with the answer that is chosen.</summary>
-    private static List<Entry> AsSeen(Underway evening, Instant now, Trouble trouble, Duration span)
+    private static List<Entry> AsSeen(EveningState evening, Instant now, Trouble trouble, Duration span)
     {
         var pot = Conditions.Of(evening);
         var slow = pot.RiceIn ? Way.RiceId : Way.PulseId;
@@ -81,33 +81,33 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
             Trouble.HardDry => [Felt(FeltState.ChalkyMiddle), Dry()],
             Trouble.HardWet => [Felt(FeltState.ChalkyMiddle)],
             Trouble.SoftWet => [Felt(FeltState.Soft)],
-            Trouble.FlameOut or Trouble.PowerCut => [Did(new CookAction.Heat(When.Next, Flame.Off))],
+            Trouble.FlameOut or Trouble.PowerCut => [Did(new CookAction.Heat(Trigger.Next, Flame.Off))],
             // What is told to be done at once is taken as done: to go, the flame goes out now.
             Trouble.CalledAway when pot.Flame != Flame.Off =>
             [
-                new Entry.Extra(Guid.Empty, now, new CookAction.Heat(When.Next, Flame.Off) { In = pot.VesselId }),
-                .. pot.Locked ? Array.Empty<Entry>() : [new Entry.Extra(Guid.Empty, now, new CookAction.Cover(When.Next, Lid.On) { In = pot.VesselId })],
+                new Entry.Extra(Guid.Empty, now, new CookAction.Heat(Trigger.Next, Flame.Off) { In = pot.VesselId }),
+                .. pot.Locked ? Array.Empty<Entry>() : [new Entry.Extra(Guid.Empty, now, new CookAction.Cover(Trigger.Next, Lid.On) { In = pot.VesselId })],
             ],
-            Trouble.LidLifted => [Did(new CookAction.Cover(When.Next, Lid.Open))],
-            Trouble.BoiledOver => [new Entry.Extra(Guid.Empty, now, new CookAction.Heat(When.Next, Flame.Gentle) { In = pot.VesselId })],
-            Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(Marks.Join)) is { } join => [new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero }],
+            Trouble.LidLifted => [Did(new CookAction.Cover(Trigger.Next, Lid.Open))],
+            Trouble.BoiledOver => [new Entry.Extra(Guid.Empty, now, new CookAction.Heat(Trigger.Next, Flame.Gentle) { In = pot.VesselId })],
+            Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(StepIds.Join)) is { } join => [new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero }],
             _ => [],
         };
     }
 
     /// <summary>On until all is as wanted, then rested: water, lid and minutes are tried together and the best of them kept.</summary>
-    private static IEnumerable<Answer> End(Courses c, string code, double[] waters, Lid[] lids, Flame flame)
+    private static IEnumerable<Answer> End(CourseBuilder c, string code, double[] waters, Lid[] lids, Flame flame)
     {
         var rest = Duration.FromMinutes(c.Pot.RiceIn ? 5 : 0);
         var tries = (from lid in lids from water in waters from minutes in MinutesToTry select (Lid: lid, Water: water, Minutes: minutes)).ToList();
-        NewCourse With((Lid Lid, double Water, double Minutes) t)
+        Course With((Lid Lid, double Water, double Minutes) t)
         {
-            List<CookAction> deeds = t.Water > 0 ? [new CookAction.AddWater(When.Next, Mass.FromGrams(t.Water), Courses.Boiling)] : [];
-            deeds.Add(new CookAction.Cover(When.Next, t.Lid));
-            deeds.Add(new CookAction.Heat(When.Next, flame));
-            deeds.Add(new CookAction.Heat(When.Later(Duration.FromMinutes(t.Minutes)), Flame.Off) { Mark = Marks.HeatOff });
-            deeds.Add(new CookAction.Cover(When.Next, Lid.On));
-            return Courses.Make(code, [.. c.Begin(deeds), .. Others(c), .. c.Table(rest)]);
+            List<CookAction> deeds = t.Water > 0 ? [new CookAction.AddWater(Trigger.Next, Mass.FromGrams(t.Water), CourseBuilder.Boiling)] : [];
+            deeds.Add(new CookAction.Cover(Trigger.Next, t.Lid));
+            deeds.Add(new CookAction.Heat(Trigger.Next, flame));
+            deeds.Add(new CookAction.Heat(Trigger.Later(Duration.FromMinutes(t.Minutes)), Flame.Off) { StepId = StepIds.HeatOff });
+            deeds.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+            return CourseBuilder.Make(code, [.. c.Begin(deeds), .. OtherActions(c), .. c.Table(rest)]);
         }
 
         var courses = tries.ConvertAll(With);
@@ -124,17 +124,17 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
             c.Of(code, courses[best]) with
             {
                 Amount = found.Water > 0 ? Mass.FromGrams(found.Water) : null,
-                Temperature = found.Water > 0 ? Courses.Boiling : null,
+                Temperature = found.Water > 0 ? CourseBuilder.Boiling : null,
                 For = Duration.FromMinutes(found.Minutes),
             },
         ];
     }
 
     /// <summary>Water enough that the pulses do not lie dry until the join, where the liquor is set anyway; no more than that.</summary>
-    private static IEnumerable<Answer> Cover(Courses c)
+    private static IEnumerable<Answer> Cover(CourseBuilder c)
     {
         var flame = c.Pot.Flame is Flame.Off or Flame.Lowest ? Flame.Lively : c.Pot.Flame;
-        var courses = WaterToTry.Skip(2).Select(w => c.First("cover_again", new CookAction.AddWater(When.Next, Mass.FromGrams(w), Courses.Boiling), new CookAction.Heat(When.Next, flame))).ToList();
+        var courses = WaterToTry.Skip(2).Select(w => c.First("cover_again", new CookAction.AddWater(Trigger.Next, Mass.FromGrams(w), CourseBuilder.Boiling), new CookAction.Heat(Trigger.Next, flame))).ToList();
         if (!c.Works(courses[0]))
         {
             return [];
@@ -142,47 +142,47 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
 
         var runs = c.Try(courses);
         var best = Enumerable.Range(0, courses.Count).MinBy(k => c.Badness(runs[k]));
-        return [c.Of("cover_again", courses[best]) with { Amount = Mass.FromGrams(WaterToTry[best + 2]), Temperature = Courses.Boiling }];
+        return [c.Of("cover_again", courses[best]) with { Amount = Mass.FromGrams(WaterToTry[best + 2]), Temperature = CourseBuilder.Boiling }];
     }
 
     /// <summary>They were taken for ready and are not: back to the boil until a look finds them so, then on as planned.</summary>
-    private static IEnumerable<Answer> BoilUntil(Courses c)
+    private static IEnumerable<Answer> BoilUntil(CourseBuilder c)
     {
-        var look = c.Now.Evening.Moments.Select(m => m.Moment.When.Look).LastOrDefault(l => l is { IngredientId: Way.PulseId }) ?? new Look(Way.PulseId, Doneness.Tender, Duration.FromMinutes(5));
+        var look = c.Now.Evening.Moments.Select(m => m.Moment.Trigger.Look).LastOrDefault(l => l is { IngredientId: Way.PulseId }) ?? new Look(Way.PulseId, Doneness.Tender, Duration.FromMinutes(5));
         var course = c.First(
             "boil_on",
-            new CookAction.Cover(When.Next, Lid.On),
-            new CookAction.Heat(When.Next, Flame.Lively),
-            new CookAction.Heat(new When(Delay: look.Again, Look: look), Flame.Off) { Mark = Marks.Ready });
+            new CookAction.Cover(Trigger.Next, Lid.On),
+            new CookAction.Heat(Trigger.Next, Flame.Lively),
+            new CookAction.Heat(new Trigger(Delay: look.Again, Look: look), Flame.Off) { StepId = StepIds.Ready });
         if (!c.Works(course))
         {
             return [];
         }
 
         var answer = c.Of("boil_on", course);
-        var ready = answer.After.Due.FirstOrDefault(d => answer.After.Evening.Find(d.MomentId) is { Moment: var m } && m.Has(Marks.Ready));
+        var ready = answer.After.Due.FirstOrDefault(d => answer.After.Evening.Find(d.MomentId) is { Moment: var m } && m.Has(StepIds.Ready));
         return [answer with { For = ready is null ? null : ready.At - c.Now.Now }];
     }
 
     /// <summary>What is still to do in other vessels and bowls goes on.</summary>
-    private static IEnumerable<CookAction> Others(Courses c)
+    private static IEnumerable<CookAction> OtherActions(CourseBuilder c)
     {
         var kitchen = c.Now.Evening.Cook.Kitchen;
         return c.Rest.Where(a => a is not CookAction.Serve && kitchen[kitchen.IndexOf(a.In)].Vessel.Id != c.Pot.VesselId);
     }
 
-    private static IEnumerable<Answer> Loosen(Courses c)
+    private static IEnumerable<Answer> Loosen(CourseBuilder c)
     {
         var water = Mass.FromGrams(c.LiquorGrams < 150 ? 120 : 60);
         // What is still to come to the boil keeps its flame, or it never would.
-        var course = c.Pot.Flame is Flame.Lively or Flame.Rolling or Flame.Gentle && c.Rest is [{ When.After: null }, ..]
-            ? c.First("loosen", new CookAction.AddWater(When.Next, water, Courses.Boiling), new CookAction.Heat(When.Next, Flame.Gentle))
-            : c.First("loosen", new CookAction.AddWater(When.Next, water, Courses.Boiling));
-        return c.Works(course) ? [c.Of("loosen", course) with { Amount = water, Temperature = Courses.Boiling }] : [];
+        var course = c.Pot.Flame is Flame.Lively or Flame.Rolling or Flame.Gentle && c.Rest is [{ Trigger.After: null }, ..]
+            ? c.First("loosen", new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling), new CookAction.Heat(Trigger.Next, Flame.Gentle))
+            : c.First("loosen", new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling));
+        return c.Works(course) ? [c.Of("loosen", course) with { Amount = water, Temperature = CourseBuilder.Boiling }] : [];
     }
 
     /// <summary>Over into a clean pot without scraping; all that was still to do is done there.</summary>
-    private static IEnumerable<Answer> OtherPot(Courses c)
+    private static IEnumerable<Answer> OtherPot(CourseBuilder c)
     {
         var full = (c.Now.Pot?.LevelCentimetres ?? 0) * c.Now.Evening.Cook.Kitchen.Vessel.AreaSquareCentimetres;
         var pot = c.Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= full).OrderBy(v => v.Brim.Millilitres).FirstOrDefault();
@@ -195,27 +195,27 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
         var kitchen = c.Now.Evening.Cook.Kitchen;
         List<CookAction> over =
         [
-            new CookAction.Heat(When.Next, Flame.Off),
-            new CookAction.Transfer(When.Next, pot.Id, TransferWhat.Everything) { Mark = "into_clean_pot" },
+            new CookAction.Heat(Trigger.Next, Flame.Off),
+            new CookAction.Transfer(Trigger.Next, pot.Id, TransferWhat.Everything) { StepId = "into_clean_pot" },
         ];
         List<CookAction> there =
         [
-            new CookAction.AddWater(When.Next with { AfterMark = "into_clean_pot" }, water, Courses.Boiling) { In = pot.Id },
-            new CookAction.Cover(When.Next, c.Pot.Lid) { In = pot.Id },
-            new CookAction.Heat(When.Next, c.Pot.Flame == Flame.Rolling ? Flame.Lively : c.Pot.Flame) { In = pot.Id },
+            new CookAction.AddWater(Trigger.Next with { AfterStep = "into_clean_pot" }, water, CourseBuilder.Boiling) { In = pot.Id },
+            new CookAction.Cover(Trigger.Next, c.Pot.Lid) { In = pot.Id },
+            new CookAction.Heat(Trigger.Next, c.Pot.Flame == Flame.Rolling ? Flame.Lively : c.Pot.Flame) { In = pot.Id },
         ];
         // The table waits for the first pot's track, so it stays there and waits for the other's.
         var rest = c.Rest.Select(a => a is CookAction.Serve || BowlLane.Holds(a) || kitchen[kitchen.IndexOf(a.In)].Vessel.Id != c.Pot.VesselId ? a : a with { In = pot.Id }).ToList();
         var serve = rest[^1];
-        rest[^1] = new CookAction.Stir(serve.When) { In = pot.Id, Mark = "clean_pot_done" };
-        rest.Add(serve with { When = When.Next with { AfterMark = "clean_pot_done" } });
-        var course = new NewCourse("other_pot", [.. c.Begin(over), .. there, .. rest], [new CookVessel(pot, c.Burner)], []);
-        return c.Works(course) ? [c.Of("other_pot", course) with { Amount = water, Temperature = Courses.Boiling }] : [];
+        rest[^1] = new CookAction.Stir(serve.Trigger) { In = pot.Id, StepId = "clean_pot_done" };
+        rest.Add(serve with { Trigger = Trigger.Next with { AfterStep = "clean_pot_done" } });
+        var course = new Course("other_pot", [.. c.Begin(over), .. there, .. rest], [new CookVessel(pot, c.Burner)], []);
+        return c.Works(course) ? [c.Of("other_pot", course) with { Amount = water, Temperature = CourseBuilder.Boiling }] : [];
     }
 
-    private static IEnumerable<Answer> HeatAgain(Courses c, Duration span)
+    private static IEnumerable<Answer> HeatAgain(CourseBuilder c, Duration span)
     {
-        var course = Courses.Make("heat_again", [.. c.Begin([new CookAction.Heat(When.Next, FlameBefore(c))]), .. c.RestBoiledAnew()]);
+        var course = CourseBuilder.Make("heat_again", [.. c.Begin([new CookAction.Heat(Trigger.Next, FlameBefore(c))]), .. c.RestBoiledAnew()]);
         if (!c.Works(course))
         {
             return [];
@@ -227,25 +227,25 @@ public sealed partial class Rescue(Simulator simulator, Watch watch)
     }
 
     /// <summary>The flame that burned before it went out.</summary>
-    private static Flame FlameBefore(Courses c) => c.Now.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Heat>()
+    private static Flame FlameBefore(CourseBuilder c) => c.Now.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Heat>()
         .Where(h => h.Flame != Flame.Off).Select(h => (Flame?)h.Flame).LastOrDefault() ?? Flame.Full;
 
     /// <summary>No flame burns while nobody is there: it is out by now, and on again afterwards.</summary>
-    private static IEnumerable<Answer> Leave(Courses c, Duration span, Flame before)
+    private static IEnumerable<Answer> Leave(CourseBuilder c, Duration span, Flame before)
     {
         if (before == Flame.Off)
         {
             return [c.Of("go", null) with { For = span }];
         }
 
-        List<CookAction> back = [new CookAction.Heat(When.At(c.Now.Now + span), Flame.Full) { Mark = Marks.Reheat }];
+        List<CookAction> back = [new CookAction.Heat(Trigger.At(c.Now.Now + span), Flame.Full) { StepId = StepIds.Reheat }];
         var rest = c.RestBoiledAnew().ToList();
-        if (c.Pot is { Locked: false } && before != Flame.Full && c.NextInPot?.When.After is null && rest.TrueForAll(a => a.Mark != Marks.Boils))
+        if (c.Pot is { Locked: false } && before != Flame.Full && c.NextInPot?.Trigger.After is null && rest.TrueForAll(a => a.StepId != StepIds.Boils))
         {
-            back.Add(new CookAction.Heat(When.Once(PotEvent.Boils), before));
+            back.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), before));
         }
 
-        var course = Courses.Make("off_and_back", [.. c.Begin(back), .. rest]);
+        var course = CourseBuilder.Make("off_and_back", [.. c.Begin(back), .. rest]);
         return c.Works(course) ? [c.Of("off_and_back", course) with { For = span }] : [];
     }
 }

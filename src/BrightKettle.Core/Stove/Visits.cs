@@ -50,7 +50,7 @@ public static class Visits
     private const double Thickens = 70;
 
     /// <param name="gas">Vessels whose burner is a flame of gas.</param>
-    public static IReadOnlyList<Visit> Of(Standing standing, IReadOnlySet<string> gas)
+    public static IReadOnlyList<Visit> Of(EveningForecast standing, IReadOnlySet<string> gas)
     {
         ArgumentNullException.ThrowIfNull(standing);
         ArgumentNullException.ThrowIfNull(gas);
@@ -62,7 +62,7 @@ public static class Visits
 
         var list = new List<Visit>();
         var now = standing.Now;
-        foreach (var moment in evening.Moments.Where(m => m is { State: MomentState.Done, Moment.When.After: PotEvent.Boils }))
+        foreach (var moment in evening.Moments.Where(m => m is { State: MomentState.Done, Moment.Trigger.After: PotEvent.Boils }))
         {
             var boiled = moment.DoneAt!.Value;
             if (now < boiled + Foams && !Seen(evening, BoilOver, moment.Moment.Lane, boiled))
@@ -78,7 +78,7 @@ public static class Visits
             list.Add(new(StillLit, pot.VesselId, turned + Settles));
         }
 
-        if (pot.Locked && lastHeat is { } heated && pot.Flame != Flame.Off && evening.Pending.FirstOrDefault(m => m.Lane == pot.VesselId) is { When: { After: PotEvent.PressureUp or PotEvent.Whistle, Count: 1 } })
+        if (pot.Locked && lastHeat is { } heated && pot.Flame != Flame.Off && evening.Pending.FirstOrDefault(m => m.Lane == pot.VesselId) is { Trigger: { After: PotEvent.PressureUp or PotEvent.Whistle, Count: 1 } })
         {
             var asked = evening.Seen.Where(o => o is Observation.Checked { What: Silent }).Select(o => o.At).Append(heated).Max();
             list.Add(new(Silent, pot.VesselId, asked + SilentFor));
@@ -101,7 +101,7 @@ public static class Visits
     }
 
     /// <summary>When each went in that is still inside and for which no moment is planned to take it out.</summary>
-    private static IEnumerable<(Instant At, string IngredientId)> Chillies(Underway evening)
+    private static IEnumerable<(Instant At, string IngredientId)> Chillies(EveningState evening)
     {
         var planned = evening.Pending.SelectMany(m => m.Actions).OfType<CookAction.TakeOut>().Select(t => t.IngredientId).ToHashSet();
         var inside = evening.ComesOut().Where(i => i.Left > 0 && !planned.Contains(i.IngredientId)).Select(i => i.IngredientId).ToHashSet();
@@ -110,10 +110,10 @@ public static class Visits
             .Select(d => (d.At, ((CookAction.Add)d.Action).IngredientId));
     }
 
-    private static bool Seen(Underway evening, string code, string vessel, Instant since) =>
+    private static bool Seen(EveningState evening, string code, string vessel, Instant since) =>
         evening.Seen.OfType<Observation.Checked>().Any(o => o.What == code && (o.VesselId ?? evening.Cook.Kitchen.Vessel.Id) == vessel && o.At >= since);
 
-    private static bool ThickPot(Standing standing)
+    private static bool ThickPot(EveningForecast standing)
     {
         var pulse = standing.Cook.Ingredients.OfType<PulseIngredient>().First();
         return pulse.Pulse.Kind == "split" && standing.Pot?.Doneness[standing.Cook.IndexOf(pulse.Id)] >= Thickens;

@@ -95,10 +95,10 @@ public static class NotesCook
         List<CookAction> actions =
         [
             .. Soaked(notes, grams, water),
-            .. notes.Has("quick_soak") ? [] : new CookAction[] { new CookAction.Add(When.Next, "pulse") },
-            .. extras.Select(x => new CookAction.Add(When.Next, x.Id)),
-            new CookAction.AddWater(When.Next, Mass.FromGrams(water), Cold),
-            .. salt > 0 ? [new CookAction.AddSalt(When.Next, Mass.FromGrams(salt))] : Array.Empty<CookAction>(),
+            .. notes.Has("quick_soak") ? [] : new CookAction[] { new CookAction.Add(Trigger.Next, "pulse") },
+            .. extras.Select(x => new CookAction.Add(Trigger.Next, x.Id)),
+            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), Cold),
+            .. salt > 0 ? [new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(salt))] : Array.Empty<CookAction>(),
             .. Cooked(notes, answers, cooking, rice),
         ];
         return new(kitchen, rice is null ? [bag, .. extras] : [bag, rice, .. extras], actions, starts, 1);
@@ -110,12 +110,12 @@ public static class NotesCook
         {
             return
             [
-                new CookAction.Add(When.Next, "pulse"),
-                new CookAction.AddWater(When.Next, Mass.FromGrams(Math.Max(water, 4 * grams)), Cold),
-                new CookAction.Cover(When.Next, Lid.On),
-                new CookAction.Heat(When.Next, Flame.Full),
-                new CookAction.Heat(When.Once(PotEvent.Boils, Duration.FromMinutes(2.5)), Flame.Off),
-                new CookAction.Drain(When.Later(Duration.FromMinutes(60)), null),
+                new CookAction.Add(Trigger.Next, "pulse"),
+                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Math.Max(water, 4 * grams)), Cold),
+                new CookAction.Cover(Trigger.Next, Lid.On),
+                new CookAction.Heat(Trigger.Next, Flame.Full),
+                new CookAction.Heat(Trigger.Once(PotEvent.Boils, Duration.FromMinutes(2.5)), Flame.Off),
+                new CookAction.Drain(Trigger.Later(Duration.FromMinutes(60)), null),
             ];
         }
 
@@ -125,7 +125,7 @@ public static class NotesCook
         }
 
         var minutes = Math.Clamp(soak.Minutes is { } m ? (m.Low + m.High) / 2 : 600, 10, 24 * 60);
-        return [new CookAction.Soak(When.Next, "pulse", Mass.FromGrams(3 * grams), Cold), new CookAction.Drain(When.Later(Duration.FromMinutes(minutes)), "pulse")];
+        return [new CookAction.Soak(Trigger.Next, "pulse", Mass.FromGrams(3 * grams), Cold), new CookAction.Drain(Trigger.Later(Duration.FromMinutes(minutes)), "pulse")];
     }
 
     private static List<CookAction> Cooked(Notes notes, NoteAnswers answers, NoteStep cooking, RiceIngredient? rice)
@@ -136,37 +136,37 @@ public static class NotesCook
         switch (cooking.Act)
         {
             case "pressure" or "whistles":
-                actions.AddRange([new CookAction.Pressurise(When.Next), new CookAction.Heat(When.Next, Flame.Full)]);
+                actions.AddRange([new CookAction.Pressurise(Trigger.Next), new CookAction.Heat(Trigger.Next, Flame.Full)]);
                 if (cooking.Whistles is { } count)
                 {
-                    actions.Add(new CookAction.Heat(When.Once(PotEvent.Whistle) with { Count = count }, Flame.Off));
+                    actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Whistle) with { Count = count }, Flame.Off));
                 }
                 else if (fromHeat)
                 {
-                    actions.Add(new CookAction.Heat(When.Later(minutes), Flame.Off));
+                    actions.Add(new CookAction.Heat(Trigger.Later(minutes), Flame.Off));
                 }
                 else
                 {
-                    actions.AddRange([new CookAction.Heat(When.Once(PotEvent.PressureUp), Flame.Gentle), new CookAction.Heat(When.Later(minutes), Flame.Off)]);
+                    actions.AddRange([new CookAction.Heat(Trigger.Once(PotEvent.PressureUp), Flame.Gentle), new CookAction.Heat(Trigger.Later(minutes), Flame.Off)]);
                 }
 
                 var quick = answers.Release == "quick" || notes.Steps.Any(s => s.Line.Contains("quick release", StringComparison.OrdinalIgnoreCase));
-                actions.Add(new CookAction.Release(When.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural));
-                actions.Add(new CookAction.Cover(quick ? When.Next : When.Once(PotEvent.PinDown), Lid.On));
+                actions.Add(new CookAction.Release(Trigger.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural));
+                actions.Add(new CookAction.Cover(quick ? Trigger.Next : Trigger.Once(PotEvent.PinDown), Lid.On));
                 break;
             case "slow":
                 var low = cooking.Line.Contains("low", StringComparison.OrdinalIgnoreCase);
-                actions.AddRange([new CookAction.Cover(When.Next, Lid.On), new CookAction.Heat(When.Next, low ? Flame.Low : Flame.High), new CookAction.Heat(When.Later(minutes), Flame.Off)]);
+                actions.AddRange([new CookAction.Cover(Trigger.Next, Lid.On), new CookAction.Heat(Trigger.Next, low ? Flame.Low : Flame.High), new CookAction.Heat(Trigger.Later(minutes), Flame.Off)]);
                 break;
             default:
                 var lid = answers.Lid switch { "open" => Lid.Open, "on" => Lid.On, _ => Lid.Ajar };
-                actions.AddRange([new CookAction.Cover(When.Next, lid), new CookAction.Heat(When.Next, Flame.Full)]);
+                actions.AddRange([new CookAction.Cover(Trigger.Next, lid), new CookAction.Heat(Trigger.Next, Flame.Full)]);
                 if (!fromHeat)
                 {
-                    actions.Add(new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively));
+                    actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively));
                 }
 
-                actions.Add(new CookAction.Heat(When.Later(minutes), rice is null ? Flame.Off : Flame.Lively));
+                actions.Add(new CookAction.Heat(Trigger.Later(minutes), rice is null ? Flame.Off : Flame.Lively));
                 break;
         }
 
@@ -175,21 +175,21 @@ public static class NotesCook
             var last = notes.Steps.SkipWhile(s => s.Act != "rice_in").FirstOrDefault(s => s.Minutes is not null)?.Minutes?.High ?? rice.Rice.SimmerMinutes.Typical;
             actions.AddRange(
             [
-                new CookAction.Add(When.Next, "rice"),
-                new CookAction.Cover(When.Next, Lid.On),
-                new CookAction.Heat(When.Next, cooking.Act == "slow" ? Flame.High : Flame.Full),
+                new CookAction.Add(Trigger.Next, "rice"),
+                new CookAction.Cover(Trigger.Next, Lid.On),
+                new CookAction.Heat(Trigger.Next, cooking.Act == "slow" ? Flame.High : Flame.Full),
             ]);
             actions.Add(cooking.Act == "slow"
-                ? new CookAction.Heat(When.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off)
-                : new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Gentle));
+                ? new CookAction.Heat(Trigger.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off)
+                : new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle));
             if (cooking.Act != "slow")
             {
-                actions.Add(new CookAction.Heat(When.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off));
+                actions.Add(new CookAction.Heat(Trigger.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off));
             }
         }
 
         var rest = notes.Steps.LastOrDefault(s => s.Act == "rest")?.Minutes?.High ?? (rice is null ? 0 : rice.Rice.RestMinutes.Typical);
-        actions.Add(new CookAction.Serve(When.Later(Duration.FromMinutes(Math.Clamp(rest, 0, 240)))));
+        actions.Add(new CookAction.Serve(Trigger.Later(Duration.FromMinutes(Math.Clamp(rest, 0, 240)))));
         return actions;
     }
 }

@@ -207,11 +207,11 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
             new CookKitchen(slow, kitchen.Burner, 0, kitchen.RoomCelsius),
             [pinch],
             [
-                new CookAction.Add(When.Next, "p"),
-                new CookAction.AddWater(When.Next, Mass.FromGrams(slow.Brim.Millilitres * 0.6), Temperature.FromCelsius(kitchen.RoomCelsius)),
-                new CookAction.Cover(When.Next, Lid.On),
-                new CookAction.Heat(When.Next, flame),
-                new CookAction.Serve(When.Later(Duration.FromHours(10))),
+                new CookAction.Add(Trigger.Next, "p"),
+                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(slow.Brim.Millilitres * 0.6), Temperature.FromCelsius(kitchen.RoomCelsius)),
+                new CookAction.Cover(Trigger.Next, Lid.On),
+                new CookAction.Heat(Trigger.Next, flame),
+                new CookAction.Serve(Trigger.Later(Duration.FromHours(10))),
             ],
             Instant.FromUnixTimeSeconds(0),
             1);

@@ -4,10 +4,10 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Data;
 using BrightKettle.Data.Events;
 using BrightKettle.Data.Records;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Endpoints;
-using BrightKettle.Server.Problems;
-using BrightKettle.Server.Stove;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
+using BrightKettle.Server.Record;
 using NodaTime;
 
 namespace BrightKettle.Server.Hosting;
@@ -51,14 +51,14 @@ public static class DemoHousehold
         var planner = new Planner(simulator);
         foreach (var (title, dto) in dinners)
         {
-            var dish = new DishMapper(catalogue, kitchen, now).Map(dto, new FieldChecks());
+            var dish = new DishMapper(catalogue, kitchen, now).Map(dto, new FieldFaults());
             if (dish is null || planner.Plan(dish) is not PlanAnswer.Planned { Plan: var plan })
             {
                 throw new InvalidOperationException($"The demo dinner {title} cannot be planned.");
             }
 
             var made = clock.GetUtcNow();
-            var saved = StoveEvents.Make(Guid.CreateVersion7(made), CookProjection.Saved, Guid.CreateVersion7(made), made, null, clock, SavedDinner.Of(title, dto, plan).Json(), dish.Seed);
+            var saved = CookEvents.Make(Guid.CreateVersion7(made), CookProjection.Saved, Guid.CreateVersion7(made), made, null, clock, SavedDinner.Of(title, dto, plan).Json(), dish.Seed);
             db.CookEvents.Add(saved);
             await db.SaveChangesAsync(cancel);
             db.Cooks.Add(CookProjection.Start(saved, title, dish.ServeAt.ToDateTimeOffset()));

@@ -1,5 +1,5 @@
 using System.Text.Json.Nodes;
-using BrightKettle.Server.Contracts;
+using BrightKettle.Server.Answers;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 
@@ -30,7 +30,7 @@ internal static class InterfaceDescription
     {
         options.AddSchemaTransformer(static (schema, context, _) =>
         {
-            if (context.JsonPropertyInfo?.AttributeProvider?.GetCustomAttributes(typeof(WordsAttribute), inherit: false) is [WordsAttribute { Words: var words }])
+            if (context.JsonPropertyInfo?.AttributeProvider?.GetCustomAttributes(typeof(OneOfAttribute), inherit: false) is [OneOfAttribute { Words: var words }])
             {
                 schema.Enum = [.. words.Select(w => (JsonNode)w)];
                 // What may be left out may also be null.

@@ -3,6 +3,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Pairing;
+using BrightKettle.Server.Settings;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;

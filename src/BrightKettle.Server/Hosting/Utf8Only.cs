@@ -1,5 +1,5 @@
 using System.Net.Http.Headers;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Answers;
 
 namespace BrightKettle.Server.Hosting;
 

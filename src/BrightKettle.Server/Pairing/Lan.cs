@@ -1,6 +1,6 @@
 using System.Net;
 using BrightKettle.Data;
-using BrightKettle.Server.Hosting;
+using BrightKettle.Server.Settings;
 
 namespace BrightKettle.Server.Pairing;
 

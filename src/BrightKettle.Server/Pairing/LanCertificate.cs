@@ -41,7 +41,7 @@ public sealed class LanCertificate
     {
         var file = Path.Combine(folder, "authority.pem");
         var authority = File.Exists(file) ? Read(file) : null;
-        if (authority is null || authority.NotAfter.ToUniversalTime() < now.UtcDateTime.AddDays(RenewDays) || !NamesOfTheHouse.Bind(authority))
+        if (authority is null || authority.NotAfter.ToUniversalTime() < now.UtcDateTime.AddDays(RenewDays) || !CertificateNames.Bind(authority))
         {
             authority = MakeAuthority(now);
             Write(file, $"{authority.ExportCertificatePem()}\n{authority.GetECDsaPrivateKey()!.ExportPkcs8PrivateKeyPem()}\n");
@@ -85,7 +85,7 @@ public sealed class LanCertificate
             .Where(n => n.OperationalStatus == OperationalStatus.Up && n.NetworkInterfaceType != NetworkInterfaceType.Loopback)
             .SelectMany(n => n.GetIPProperties().UnicastAddresses)
             .Select(a => a.Address)
-            .Where(a => a.AddressFamily == AddressFamily.InterNetwork && NamesOfTheHouse.Holds(a)),
+            .Where(a => a.AddressFamily == AddressFamily.InterNetwork && CertificateNames.Holds(a)),
     ];
 
     private static X509Certificate2 MakeAuthority(DateTimeOffset now)
@@ -95,7 +95,7 @@ public sealed class LanCertificate
         request.CertificateExtensions.Add(new X509BasicConstraintsExtension(true, true, 0, true));
         request.CertificateExtensions.Add(new X509KeyUsageExtension(X509KeyUsageFlags.KeyCertSign | X509KeyUsageFlags.CrlSign, true));
         request.CertificateExtensions.Add(new X509SubjectKeyIdentifierExtension(request.PublicKey, false));
-        request.CertificateExtensions.Add(NamesOfTheHouse.Constraint());
+        request.CertificateExtensions.Add(CertificateNames.Constraint());
         using var made = request.CreateSelfSigned(now.AddDays(-1), now.AddDays(AuthorityDays));
         return X509Certificate2.CreateFromPem(made.ExportCertificatePem(), key.ExportPkcs8PrivateKeyPem());
     }
@@ -105,7 +105,7 @@ public sealed class LanCertificate
         using var key = ECDsa.Create(ECCurve.NamedCurves.nistP256);
         var request = new CertificateRequest("CN=Bright Kettle", key, HashAlgorithmName.SHA256);
         var names = new SubjectAlternativeNameBuilder();
-        foreach (var name in NamesOfTheHouse.Dns())
+        foreach (var name in CertificateNames.Dns())
         {
             names.AddDnsName(name);
         }

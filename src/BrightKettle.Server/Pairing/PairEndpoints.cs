@@ -1,9 +1,9 @@
 using System.Security.Cryptography;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Hosting;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Settings;
+using BrightKettle.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
@@ -34,10 +34,10 @@ public static class PairEndpoints
     }
 
     /// <summary>On the machine's own page: a new code, with where and how phones find the kettle.</summary>
-    public static Results<Ok<PairingDto>, ProblemHttpResult> Code(CodeRequest request, HttpContext context, PairingCode code, OwnPage page, IOptions<KettleOptions> options)
+    public static Results<Ok<PairingDto>, ProblemHttpResult> Code(CodeRequest request, HttpContext context, PairingCode code, OwnPageToken page, IOptions<KettleOptions> options)
     {
         // A page of another site may send a request here, but it cannot read the token of this one.
-        if (!PairedOnly.IsOwn(context) || !page.Is(request.PageToken))
+        if (!Screen.IsOwn(context) || !page.Is(request.PageToken))
         {
             return KettleProblems.Forbidden("pair.here_only");
         }
@@ -54,7 +54,7 @@ public static class PairEndpoints
     /// <summary>On the phone: the code for a token that only this phone has.</summary>
     public static async Task<Results<NoContent, ProblemHttpResult>> Pair(PairRequest request, HttpContext context, PairingCode code, KettleDb db, TimeProvider clock, CancellationToken cancel)
     {
-        var checks = new FieldChecks();
+        var checks = new FieldFaults();
         checks.Text(request.Code, LongestCode, "code");
         var name = string.IsNullOrWhiteSpace(request.Name) ? "Phone" : checks.Text(request.Name, LongestName, "name");
         if (checks.Any)
@@ -100,9 +100,9 @@ public static class PairEndpoints
     }
 
     /// <summary>The phones that may come in, the tries that failed, and what this page shows to prove that it is the machine's own.</summary>
-    public static async Task<Results<Ok<PairedDto>, ProblemHttpResult>> Devices(HttpContext context, KettleDb db, OwnPage page, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<PairedDto>, ProblemHttpResult>> Devices(HttpContext context, KettleDb db, OwnPageToken page, TimeProvider clock, CancellationToken cancel)
     {
-        if (!PairedOnly.IsOwn(context))
+        if (!Screen.IsOwn(context))
         {
             return KettleProblems.Forbidden("pair.here_only");
         }
@@ -119,13 +119,13 @@ public static class PairEndpoints
     /// <summary>From now on this phone is a stranger again, and follows nothing any more.</summary>
     public static async Task<Results<NoContent, ProblemHttpResult>> Remove(Guid id, HttpContext context, KettleDb db, OpenStreams streams, CancellationToken cancel)
     {
-        if (!PairedOnly.IsOwn(context))
+        if (!Screen.IsOwn(context))
         {
             return KettleProblems.Forbidden("pair.here_only");
         }
 
         await db.PairedDevices.Where(d => d.Id == id).ExecuteDeleteAsync(cancel);
-        streams.End(PairedOnly.ScreenOf(id));
+        streams.End(Screen.Of(id));
         return TypedResults.NoContent();
     }
 

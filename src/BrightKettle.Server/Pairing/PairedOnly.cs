@@ -3,7 +3,8 @@ using System.Security.Cryptography;
 using System.Text;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 
@@ -18,33 +19,14 @@ public sealed class PairedOnly(RequestDelegate next)
 
     public static string HashOf(string token) => Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(token)));
 
-    /// <summary>Whether a request comes from the machine on which the kettle runs.</summary>
-    public static bool IsOwn(HttpContext context)
-    {
-        ArgumentNullException.ThrowIfNull(context);
-        // A server inside a test has no addresses at all.
-        return !context.Request.IsHttps && (context.Connection.RemoteIpAddress is not { } from || IPAddress.IsLoopback(from));
-    }
-
     /// <summary>A token that nobody used for so long is void.</summary>
     private static readonly TimeSpan Forgotten = TimeSpan.FromDays(90);
 
     /// <summary>When a device was last here is written down this often, so that reading costs no writing.</summary>
     private static readonly TimeSpan SeenEvery = TimeSpan.FromHours(1);
 
-    private const string DeviceKey = "kettle.device";
-
     /// <summary>How the token is carried: by this site alone, out of reach of scripts.</summary>
     public static CookieOptions Carried => new() { HttpOnly = true, Secure = true, SameSite = SameSiteMode.Strict, MaxAge = Forgotten, Path = "/" };
-
-    /// <summary>Names the screen that a request comes from: a paired device, or this machine.</summary>
-    public static string ScreenOf(HttpContext context)
-    {
-        ArgumentNullException.ThrowIfNull(context);
-        return context.Items[DeviceKey] is Guid device ? ScreenOf(device) : "own";
-    }
-
-    public static string ScreenOf(Guid device) => $"device {device:n}";
 
     /// <summary>Whether its token still counts.</summary>
     public static bool IsAlive(PairedDevice device, DateTimeOffset now)
@@ -57,14 +39,14 @@ public sealed class PairedOnly(RequestDelegate next)
     {
         ArgumentNullException.ThrowIfNull(context);
         // A page of another name that points here (rebinding) is not this machine's own.
-        if (!context.Request.IsHttps && (!IsOwn(context) || !OwnNames.Contains(context.Request.Host.Host)))
+        if (!context.Request.IsHttps && (!Screen.IsOwn(context) || !OwnNames.Contains(context.Request.Host.Host)))
         {
             await RefuseAsync(context, KettleProblems.Forbidden("pair.here_only"));
             return;
         }
 
         // What a page of another site sends changes nothing here, whatever form it has found.
-        if (Changes(context.Request.Method) && OwnPage.IsForeign(context.Request))
+        if (Changes(context.Request.Method) && OwnPageToken.IsForeign(context.Request))
         {
             await RefuseAsync(context, KettleProblems.Forbidden("request.origin"));
             return;
@@ -78,7 +60,7 @@ public sealed class PairedOnly(RequestDelegate next)
                 return;
             }
 
-            context.Items[DeviceKey] = device;
+            Screen.Set(context, device);
         }
 
         await next(context);

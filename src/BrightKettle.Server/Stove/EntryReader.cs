@@ -3,9 +3,8 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Formats;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
 using NodaTime;
 
 namespace BrightKettle.Server.Stove;
@@ -19,7 +18,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
     private static double Hot(double millilitres) => PotGeometry.LiquorGrams(millilitres, MeasuredCelsius);
 
     /// <summary>The entry; null with the faults in the checks, or without any for what the core does not follow (put_away).</summary>
-    public Entry? Read(ToldPayload told, FieldChecks checks)
+    public Entry? Read(ToldPayload told, FieldFaults checks)
     {
         ArgumentNullException.ThrowIfNull(told);
         ArgumentNullException.ThrowIfNull(checks);
@@ -28,20 +27,6 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         double Within(double? value, double low, double high, string field) => checks.Within(value ?? double.NaN, low, high, field);
         Entry Saw(Observation what) => new Entry.Saw(d.EventId, at, what);
         Entry Extra(CookAction action) => new Entry.Extra(d.EventId, at, action with { In = Vessel(d.VesselId, checks) });
-        T Word<T>(string field, string? word)
-            where T : struct, Enum
-        {
-            foreach (var value in Enum.GetValues<T>())
-            {
-                if (CookWriter.Word(value) == word)
-                {
-                    return value;
-                }
-            }
-
-            checks.Add("request.unknown_word", field);
-            return default;
-        }
 
         var entry = d.Kind switch
         {
@@ -50,26 +35,26 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
                 Poured = d.Millilitres is null ? null : Mass.FromGrams(Within(d.Millilitres, 0, 40_000, "millilitres")),
                 Salt = d.Grams is null ? null : Mass.FromGrams(Within(d.Grams, 0, 500, "grams")),
             },
-            "seen" => Saw(new Observation.Seen(at, Word<PotEvent>("what", d.What)) { VesselId = Vessel(d.VesselId, checks) }),
-            "not_yet" => Saw(new Observation.NotYet(at, Word<PotEvent>("what", d.What), Vessel(d.VesselId, checks))),
-            "felt" => Saw(new Observation.FeltAs(at, Seed(d.Ingredient, checks), Word<FeltState>("state", d.State))),
+            "seen" => Saw(new Observation.Seen(at, ClosedSet.Read<PotEvent>(d.What, "what", checks)) { VesselId = Vessel(d.VesselId, checks) }),
+            "not_yet" => Saw(new Observation.NotYet(at, ClosedSet.Read<PotEvent>(d.What, "what", checks), Vessel(d.VesselId, checks))),
+            "felt" => Saw(new Observation.FeltAs(at, Seed(d.Ingredient, checks), ClosedSet.Read<FeltState>(d.State, "state", checks))),
             "chalky" => Chalky(d, at, checks) is { } chalky ? Saw(chalky) : null,
-            "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Hot(Within(d.Millilitres, 0, 40_000, "millilitres")), Word<LiquorBy>("what", d.What))),
+            "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Hot(Within(d.Millilitres, 0, 40_000, "millilitres")), ClosedSet.Read<LiquorBy>(d.What, "what", checks))),
             "over_bed" => Saw(new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))),
             "sticks" => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
             "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level or Visits.Silent => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
             "vent_clear" => Saw(new Observation.VentClear(at)),
             "probed" => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
-            "water" => Extra(new CookAction.AddWater(When.Next, Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")), Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius")))),
-            "salt" => Extra(new CookAction.AddSalt(When.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
-            "flame" => Extra(new CookAction.Heat(When.Next, Word<Flame>("what", d.What))),
-            "lid" => Extra(new CookAction.Cover(When.Next, Word<Lid>("what", d.What))),
-            "pour_off" => Extra(new CookAction.Measure(When.Next, Mass.FromGrams(Hot(Within(d.Millilitres, 0, 20_000, "millilitres")))) { Mark = "poured_off" }),
+            "water" => Extra(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")), Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius")))),
+            "salt" => Extra(new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
+            "flame" => Extra(new CookAction.Heat(Trigger.Next, ClosedSet.Read<Flame>(d.What, "what", checks))),
+            "lid" => Extra(new CookAction.Cover(Trigger.Next, ClosedSet.Read<Lid>(d.What, "what", checks))),
+            "pour_off" => Extra(new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(Hot(Within(d.Millilitres, 0, 20_000, "millilitres")))) { StepId = "poured_off" }),
             "went_in" => WentIn(d, at, checks),
             "came_out" => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
             "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(d.EventId, at, read),
             "later" when Later(d, checks) => null,
-            "chose" or "put_away" or StoveTeller.StillOn => null,
+            "chose" or "put_away" or EntryValidator.StillOn => null,
             _ => checks.Refuse<Entry>("request.unknown_word", "kind"),
         };
         return checks.Any ? null : entry;
@@ -83,16 +68,16 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         return entry switch
         {
             Entry.Done e => plain with { Kind = "did", MomentId = e.MomentId, Millilitres = e.Poured?.Grams },
-            Entry.Extra { Action: CookAction.Heat a } => plain with { Kind = "flame", What = CookWriter.Word(a.Flame), VesselId = a.In },
-            Entry.Extra { Action: CookAction.Cover a } => plain with { Kind = "lid", What = CookWriter.Word(a.Lid), VesselId = a.In },
-            Entry.Saw { What: Observation.FeltAs o } => plain with { Kind = "felt", Ingredient = o.IngredientId, State = CookWriter.Word(o.State) },
-            Entry.Saw { What: Observation.Liquor o } => plain with { Kind = "liquor", Millilitres = PotGeometry.LiquorMillilitres(o.Grams, MeasuredCelsius), What = CookWriter.Word(o.By), VesselId = o.VesselId },
+            Entry.Extra { Action: CookAction.Heat a } => plain with { Kind = "flame", What = ClosedSet.Word(a.Flame), VesselId = a.In },
+            Entry.Extra { Action: CookAction.Cover a } => plain with { Kind = "lid", What = ClosedSet.Word(a.Lid), VesselId = a.In },
+            Entry.Saw { What: Observation.FeltAs o } => plain with { Kind = "felt", Ingredient = o.IngredientId, State = ClosedSet.Word(o.State) },
+            Entry.Saw { What: Observation.Liquor o } => plain with { Kind = "liquor", Millilitres = PotGeometry.LiquorMillilitres(o.Grams, MeasuredCelsius), What = ClosedSet.Word(o.By), VesselId = o.VesselId },
             _ => throw new InvalidOperationException($"No stored form for {entry.GetType().Name}."),
         };
     }
 
     /// <summary>A second half that is to come: the pot knows nothing of it until it is in.</summary>
-    private bool Later(StoveEntry d, FieldChecks checks)
+    private bool Later(StoveEntry d, FieldFaults checks)
     {
         if (catalogue.FindExtra(d.Ingredient ?? string.Empty) is null)
         {
@@ -104,7 +89,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         return true;
     }
 
-    private Entry.WentIn? WentIn(StoveEntry d, Instant at, FieldChecks checks)
+    private Entry.WentIn? WentIn(StoveEntry d, Instant at, FieldFaults checks)
     {
         if (catalogue.FindExtra(d.Ingredient ?? string.Empty) is not { } extra)
         {
@@ -117,14 +102,14 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         return new Entry.WentIn(d.EventId, at, new ExtraIngredient($"{extra.Id}_{d.EventId:n}", Mass.FromGrams(Math.Max(0.1, grams)), extra, Temperature.FromCelsius(cook.Kitchen.RoomCelsius)) { Pieces = pieces });
     }
 
-    private Observation.ChalkyOf? Chalky(StoveEntry d, Instant at, FieldChecks checks)
+    private Observation.ChalkyOf? Chalky(StoveEntry d, Instant at, FieldFaults checks)
     {
         var of = (int)checks.Within(d.Of ?? 5, 1, 20, "of");
         var chalky = (int)checks.Within(d.Count ?? double.NaN, 0, of, "count");
         return new(at, Seed(d.Ingredient, checks), chalky, of);
     }
 
-    private string Seed(string? id, FieldChecks checks)
+    private string Seed(string? id, FieldFaults checks)
     {
         if (cook.Ingredients.FirstOrDefault(i => i.Id == id) is PulseIngredient or RiceIngredient)
         {
@@ -135,7 +120,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         return string.Empty;
     }
 
-    private string? Vessel(string? id, FieldChecks checks)
+    private string? Vessel(string? id, FieldFaults checks)
     {
         if (cook.Kitchen.IndexOf(id) < 0)
         {

@@ -1,9 +1,9 @@
 using System.Text.Json;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Stove;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Endpoints;
-using BrightKettle.Server.Formats;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Planning;
 
 namespace BrightKettle.Server.Stove;
 
@@ -39,7 +39,7 @@ public sealed record StartedCook(
             CookWriter.Write(plan.Cook),
             plan.Dish.Pulse.Said,
             plan.Dish.Rice?.Said,
-            CookWriter.Word(plan.Order),
+            ClosedSet.Word(plan.Order),
             plan.Dish.Rice?.Rinse,
             plan.Dish.MeltingIsWelcome,
             plan.Dish.SaltPercent,

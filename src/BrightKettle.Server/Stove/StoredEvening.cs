@@ -3,9 +3,8 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Stove;
 using BrightKettle.Data.Events;
 using BrightKettle.Data.Records;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Formats;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
 using NodaTime;
 
 namespace BrightKettle.Server.Stove;
@@ -18,7 +17,7 @@ public sealed record StoredUndoing(Guid Id, Guid Target);
 
 /// <summary>An evening as its events tell it.</summary>
 /// <param name="Undoings">In their order; each can be taken back in turn.</param>
-public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planned, IReadOnlyList<StoredEntry> Told, IReadOnlyList<StoredUndoing> Undoings, Underway Evening)
+public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planned, IReadOnlyList<StoredEntry> Told, IReadOnlyList<StoredUndoing> Undoings, EveningState Evening)
 {
     /// <summary>From all events of a cook that was started.</summary>
     /// <param name="events">In their order.</param>
@@ -26,8 +25,8 @@ public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planne
     {
         ArgumentNullException.ThrowIfNull(row);
         var started = StartedCook.Read(events.Last(e => e.Kind == CookProjection.Started).Payload);
-        var planned = new CookReader(catalogue, new FieldChecks()).Read(started.Cook) ?? throw new InvalidOperationException($"The cook {row.Id} was stored and cannot be read.");
-        return new StoredEvening(row, started, planned, [], [], new Underway(planned, [])).After(row, events, catalogue);
+        var planned = new CookReader(catalogue, new FieldFaults()).Read(started.Cook) ?? throw new InvalidOperationException($"The cook {row.Id} was stored and cannot be read.");
+        return new StoredEvening(row, started, planned, [], [], new EveningState(planned, [])).After(row, events, catalogue);
     }
 
     /// <summary>The same evening with what was told since: what is known already is not read again.</summary>
@@ -56,7 +55,7 @@ public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planne
     }
 
     /// <summary>Without the last thing that was told or taken back: to say what it changed.</summary>
-    public Underway Before(PulseCatalogue catalogue) => EveningOf(catalogue, Planned, Told.Where(t => !t.Undone).SkipLast(1));
+    public EveningState Before(PulseCatalogue catalogue) => EveningOf(catalogue, Planned, Told.Where(t => !t.Undone).SkipLast(1));
 
     /// <summary>An evening that nobody touched for so long after its last moment is set aside.</summary>
     private static readonly Duration Forgotten = Duration.FromHours(8);
@@ -77,16 +76,16 @@ public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planne
         }
     }
 
-    private static Underway EveningOf(PulseCatalogue catalogue, Cook planned, IEnumerable<StoredEntry> told)
+    private static EveningState EveningOf(PulseCatalogue catalogue, Cook planned, IEnumerable<StoredEntry> told)
     {
         var entries = new List<Entry>();
         var cook = planned;
         foreach (var one in told)
         {
-            if (new EntryReader(catalogue, cook).Read(new ToldPayload(one.Entry, one.Course), new FieldChecks()) is { } entry)
+            if (new EntryReader(catalogue, cook).Read(new ToldPayload(one.Entry, one.Course), new FieldFaults()) is { } entry)
             {
                 entries.Add(entry);
-                cook = entry is Entry.Chose ? new Underway(planned, entries).Cook : cook;
+                cook = entry is Entry.Chose ? new EveningState(planned, entries).Cook : cook;
             }
         }
 

@@ -1,9 +1,8 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Endpoints;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
 using NodaTime;
 
 namespace BrightKettle.Server.Stove;
@@ -12,7 +11,7 @@ namespace BrightKettle.Server.Stove;
 public static class StoveGates
 {
     /// <summary>What stands in the way of a moment; null when it may be done.</summary>
-    public static BlockDto? Before(Underway evening, Moment moment, Instant now, KitchenState kitchen)
+    public static BlockDto? Before(EveningState evening, Moment moment, Instant now, KitchenState kitchen)
     {
         ArgumentNullException.ThrowIfNull(evening);
         ArgumentNullException.ThrowIfNull(moment);

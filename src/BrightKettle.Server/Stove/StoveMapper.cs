@@ -5,10 +5,9 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
-using BrightKettle.Server.Contracts;
-using BrightKettle.Server.Endpoints;
-using BrightKettle.Server.Formats;
-using BrightKettle.Server.Problems;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
 using NodaTime;
 
 namespace BrightKettle.Server.Stove;
@@ -37,7 +36,7 @@ public static class StoveMapper
     /// <summary>Minutes that a look under a locked lid costs: release and coming up again (10 to 20, confidence C).</summary>
     private const double LookUnderPressure = 15;
 
-    public static StoveDto Map(StoredEvening stored, Standing standing, IReadOnlyList<DifferenceDto> changes, KitchenState kitchen, Watch watch)
+    public static StoveDto Map(StoredEvening stored, EveningForecast standing, IReadOnlyList<DifferenceDto> changes, KitchenState kitchen, EveningForecaster watch)
     {
         ArgumentNullException.ThrowIfNull(stored);
         ArgumentNullException.ThrowIfNull(standing);
@@ -83,7 +82,7 @@ public static class StoveMapper
             SetAsideFrom: null);
     }
 
-    private static List<VisitDto> VisitsOf(StoredEvening stored, Standing standing, KitchenState kitchen)
+    private static List<VisitDto> VisitsOf(StoredEvening stored, EveningForecast standing, KitchenState kitchen)
     {
         var evening = standing.Evening;
         var gas = Vessels(evening, stored.Started.Dish, kitchen).Where(v => v.Gas).Select(v => v.Id).ToHashSet();
@@ -97,9 +96,9 @@ public static class StoveMapper
         ];
     }
 
-    private static SpanOfTimeDto Span(Due due) => new(due.Early.ToDateTimeOffset(), due.At.ToDateTimeOffset(), due.Late.ToDateTimeOffset());
+    private static SpanOfTimeDto Span(DueForecast due) => new(due.Early.ToDateTimeOffset(), due.At.ToDateTimeOffset(), due.Late.ToDateTimeOffset());
 
-    private static List<StoveVesselDto> Vessels(Underway evening, DishDto dish, KitchenState kitchen) =>
+    private static List<StoveVesselDto> Vessels(EveningState evening, DishDto dish, KitchenState kitchen) =>
     [
         .. Enumerable.Range(0, evening.Cook.Kitchen.VesselCount).Select(v => evening.Cook.Kitchen[v]).Select((v, i) => new StoveVesselDto(
             v.Vessel.Id,
@@ -111,7 +110,7 @@ public static class StoveMapper
             Math.Round(v.Vessel.HeightCentimetres, 1))),
     ];
 
-    private static List<StoveMomentDto> Moments(StoredEvening stored, Standing standing, KitchenState kitchen, Watch watch)
+    private static List<StoveMomentDto> Moments(StoredEvening stored, EveningForecast standing, KitchenState kitchen, EveningForecaster watch)
     {
         var evening = standing.Evening;
         var first = new HashSet<string>();
@@ -130,7 +129,7 @@ public static class StoveMapper
                 moment.Lane,
                 vessel >= 0 ? evening.Cook.Kitchen[vessel].Vessel.Name : null,
                 vessel,
-                CookWriter.Word(status.State),
+                ClosedSet.Word(status.State),
                 main,
                 [.. steps.Where(s => s != main)],
                 [.. moment.Actions.Select(a => Deed(a, evening.Cook)).OfType<DeedDto>()],
@@ -138,7 +137,7 @@ public static class StoveMapper
                 due is null || !waiting ? null : Span(due),
                 status.DoneAt?.ToDateTimeOffset(),
                 status.DoneBy,
-                waiting && due is not null && moment.Actions.OfType<CookAction.Measure>().FirstOrDefault(a => a.Mark == Marks.Measure) is { } measure ? Join(standing, measure, due) : null,
+                waiting && due is not null && moment.Actions.OfType<CookAction.SetLiquor>().FirstOrDefault(a => a.StepId == StepIds.SetLiquor) is { } measure ? Join(standing, measure, due) : null,
                 leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve)) ? StoveGates.Before(evening, moment, standing.Now, kitchen) : null,
                 waiting && due is not null && (leads || due.At - standing.Now < Soon) ? PutOffOf(standing, moment, watch) : null));
         }
@@ -147,7 +146,7 @@ public static class StoveMapper
     }
 
     /// <summary>What putting a moment off by one press of the alarm costs; null where nothing is known of it.</summary>
-    private static PutOffDto? PutOffOf(Standing standing, Moment moment, Watch watch)
+    private static PutOffDto? PutOffOf(EveningForecast standing, Moment moment, EveningForecaster watch)
     {
         if (watch.Later(standing, moment.Id, Snooze) is not { } later)
         {
@@ -161,18 +160,18 @@ public static class StoveMapper
     }
 
     /// <summary>Moments that a plan does not list but a cook stands by; null for those that their deeds tell well enough.</summary>
-    private static StepDto? Unplanned(Underway evening, Moment moment, Instant at)
+    private static StepDto? Unplanned(EveningState evening, Moment moment, Instant at)
     {
         var then = evening.Moments.Select(m => m.Moment).SkipWhile(m => m.Id != moment.Id).Skip(1).FirstOrDefault(m => m.Lane == moment.Lane);
-        StepDto Make(string kind, string? flame = null) => new(kind, at.ToDateTimeOffset(), at.ToDateTimeOffset(), at.ToDateTimeOffset(), new(Minutes: then?.When.Delay?.TotalMinutes, Place: flame, Count: Counted(then)));
-        return moment.When.After == PotEvent.PressureUp ? Make("pressure_up")
-            : moment.When is { After: PotEvent.Whistle, Count: 1 } && !moment.Has(Marks.HoldOver) ? Make("first_whistle", Medium(moment))
-            : moment.Has(Marks.HardBoilOver) ? Make("hard_over")
-            : moment.Has(Marks.Boils) ? Make("boil")
+        StepDto Make(string kind, string? flame = null) => new(kind, at.ToDateTimeOffset(), at.ToDateTimeOffset(), at.ToDateTimeOffset(), new(Minutes: then?.Trigger.Delay?.TotalMinutes, Place: flame, Count: Counted(then)));
+        return moment.Trigger.After == PotEvent.PressureUp ? Make("pressure_up")
+            : moment.Trigger is { After: PotEvent.Whistle, Count: 1 } && !moment.Has(StepIds.HoldOver) ? Make("first_whistle", Medium(moment))
+            : moment.Has(StepIds.HardBoilOver) ? Make("hard_over")
+            : moment.Has(StepIds.Boils) ? Make("boil")
             : null;
     }
 
-    private static int? Counted(Moment? moment) => moment?.When is { After: PotEvent.Whistle, Count: var n } ? n : null;
+    private static int? Counted(Moment? moment) => moment?.Trigger is { After: PotEvent.Whistle, Count: var n } ? n : null;
 
     private static string Medium(Moment moment) => moment.Actions[0] is CookAction.Heat { Net: not null } ? "medium" : "low";
 
@@ -180,16 +179,16 @@ public static class StoveMapper
     private static StepDto? MainStep(IReadOnlyList<StepDto> steps) =>
         steps.FirstOrDefault(s => s.Kind is not ("salt" or "extra_in" or "take_out" or "other_in")) ?? (steps.Count > 0 ? steps[0] : null);
 
-    private static WaitDto Waits(Standing standing, Moment moment, bool leads)
+    private static WaitDto Waits(EveningForecast standing, Moment moment, bool leads)
     {
         var evening = standing.Evening;
-        var when = moment.When;
+        var when = moment.Trigger;
         var at = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == moment.Id, -1);
-        var now = at >= 0 ? standing.Cook.Actions[at].When : when;
-        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), CookWriter.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes, EnoughChalky(evening.Cook, l)) : null;
-        var locked = when.After is PotEvent.PressureUp or PotEvent.Whistle or PotEvent.PinDown || moment.Has(Marks.HoldOver);
+        var now = at >= 0 ? standing.Cook.Actions[at].Trigger : when;
+        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), ClosedSet.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes, EnoughChalky(evening.Cook, l)) : null;
+        var locked = when.After is PotEvent.PressureUp or PotEvent.Whistle or PotEvent.PinDown || moment.Has(StepIds.HoldOver);
         return new(
-            now.After is { } what && leads ? CookWriter.Word(what) : null,
+            now.After is { } what && leads ? ClosedSet.Word(what) : null,
             when.Count,
             when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane) : 0,
             look,
@@ -208,7 +207,7 @@ public static class StoveMapper
         return look.Doneness < ChalkTells || firmMatters ? null : (int)Math.Round(Doneness.ChalkyOfFive(look.Doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
     }
 
-    private static JoinNowDto Join(Standing standing, CookAction.Measure measure, Due due)
+    private static JoinNowDto Join(EveningForecast standing, CookAction.SetLiquor measure, DueForecast due)
     {
         BandDto Hot(Band band) => new(Round(Millilitres(band.Low)), Round(Millilitres(band.Reference)), Round(Millilitres(band.High)));
         var at = Enumerable.Range(0, standing.Pending.Count).First(i => standing.Pending[i]?.Id == due.MomentId);
@@ -236,10 +235,10 @@ public static class StoveMapper
             CookAction.TakeOut a => Make("take_out", a.IngredientId, pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
             CookAction.AddWater a => Make("water", millilitres: Cold(a.Water, a.Temperature.Celsius), celsius: a.Temperature.Celsius),
             CookAction.AddSalt a => Make("salt", grams: Math.Round(a.Salt.Grams)),
-            CookAction.Measure a => Make("measure", millilitres: Round(Millilitres(a.Liquor.Grams))),
+            CookAction.SetLiquor a => Make("measure", millilitres: Round(Millilitres(a.Liquor.Grams))),
             CookAction.Heat { Net: not null } => Make("flame", flame: "medium"),
-            CookAction.Heat a => Make("flame", flame: CookWriter.Word(a.Flame)),
-            CookAction.Cover a => Make("lid", lid: CookWriter.Word(a.Lid)),
+            CookAction.Heat a => Make("flame", flame: ClosedSet.Word(a.Flame)),
+            CookAction.Cover a => Make("lid", lid: ClosedSet.Word(a.Lid)),
             CookAction.Pressurise => Make("lock"),
             CookAction.Release { Kind: ReleaseKind.Quick } => Make("release"),
             CookAction.Release => Make("leave_alone"),
@@ -261,7 +260,7 @@ public static class StoveMapper
 
     private static string Kind(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] is RiceIngredient ? "rice" : "pulse";
 
-    private static PotNowDto? Pot(Standing standing)
+    private static PotNowDto? Pot(EveningForecast standing)
     {
         var pot = Conditions.Of(standing.Evening);
         return standing.Pot is not { } now || (!pot.PulsesIn && !pot.RiceIn) ? null : new(
@@ -271,12 +270,12 @@ public static class StoveMapper
             Math.Round(now.LevelCentimetres, 1),
             Math.Round(now.LevelCentimetres - now.BedCentimetres.Sum(), 1),
             Round(PotGeometry.BedTopMillilitres(now.BedCentimetres.Sum(), now.LevelCentimetres, now.LiquorMillilitres, standing.Cook.Kitchen[standing.Cook.Kitchen.IndexOf(pot.VesselId)].Vessel.AreaSquareCentimetres)),
-            CookWriter.Word(pot.Lid),
-            CookWriter.Word(pot.Flame),
+            ClosedSet.Word(pot.Lid),
+            ClosedSet.Word(pot.Flame),
             pot.Locked);
     }
 
-    private static List<StoveSeedDto> Seeds(Standing standing)
+    private static List<StoveSeedDto> Seeds(EveningForecast standing)
     {
         var cook = standing.Cook;
         var point = standing.Forecast.Points.LastOrDefault(p => p.At <= standing.Now + Duration.FromMinutes(1));
@@ -288,12 +287,12 @@ public static class StoveMapper
                 var middle = standing.Pot?.Doneness[p.k] ?? 0;
                 var band = point is null ? new Band(middle, middle, middle) : point.Doneness[p.k];
                 var apart = p.i is PulseIngredient x ? x.Pulse.FallsApartAt : null;
-                return new StoveSeedDto(p.i.Id, Kind(cook, p.i.Id), Name(cook, p.i.Id), into.Contains(p.i.Id), ForecastMapper.Band(band), CookWriter.Word(Doneness.Felt(band.Reference, apart)));
+                return new StoveSeedDto(p.i.Id, Kind(cook, p.i.Id), Name(cook, p.i.Id), into.Contains(p.i.Id), ForecastMapper.Band(band), ClosedSet.Word(Doneness.Felt(band.Reference, apart)));
             }),
         ];
     }
 
-    private static List<LearnedDto> Learned(Standing standing)
+    private static List<LearnedDto> Learned(EveningForecast standing)
     {
         var list = new List<LearnedDto>();
         void Say(string what, string name, Pace now, double doubt, double usual = 1)
@@ -314,7 +313,7 @@ public static class StoveMapper
         return list;
     }
 
-    private static AfterDto After(StoredEvening stored, Standing standing, Instant served, KitchenState kitchen)
+    private static AfterDto After(StoredEvening stored, EveningForecast standing, Instant served, KitchenState kitchen)
     {
         var rule = StorageRule.Find(kitchen.Row.StorageRule) ?? StorageRule.All[0];
         var run = standing.Forecast.Reference;

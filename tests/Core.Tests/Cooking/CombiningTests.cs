@@ -13,7 +13,7 @@ public class CombiningTests
     private static readonly CookVessel Second = new(Kitchens.Pot(20, 3.5), Kitchens.Burner());
 
     private static Cook TwoPots(IReadOnlyList<Ingredient> ingredients, IEnumerable<CookAction> actions) => new(
-        new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), 0, 20) { Others = [Second] },
+        new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), 0, 20) { OtherVessels = [Second] },
         ingredients,
         [.. actions],
         Instant.FromUnixTimeSeconds(0),
@@ -54,14 +54,14 @@ public class CombiningTests
             Lid(Core.Cooking.Lid.On),
             Heat(Flame.Full),
             Heat(Flame.Lively, Boils()),
-            new CookAction.Transfer(After(75), Second.Vessel.Id, TransferWhat.Liquor) { Most = Mass.FromGrams(640), Mark = "liquor" },
-            There(new CookAction.Add(When.Next with { AfterMark = "liquor" }, "r")),
+            new CookAction.Transfer(After(75), Second.Vessel.Id, TransferWhat.Liquor) { Most = Mass.FromGrams(640), StepId = "liquor" },
+            There(new CookAction.Add(Trigger.Next with { AfterStep = "liquor" }, "r")),
             There(Lid(Core.Cooking.Lid.On)),
             There(Heat(Flame.Full)),
             There(Heat(Flame.Gentle, Boils())),
             There(Lid(Core.Cooking.Lid.Sealed)),
-            There(new CookAction.Heat(After(17), Flame.Off) { Mark = "rice" }),
-            Serve(After(10) with { AfterMark = "rice" })]).Run();
+            There(new CookAction.Heat(After(17), Flame.Off) { StepId = "rice" }),
+            Serve(After(10) with { AfterStep = "rice" })]).Run();
         Assert.InRange(run.Final[1].Doneness, 88, 115);
         Assert.Equal(1, run.Final[1].Vessel);
         Assert.True(run.WorstLedgerError < 0.01);
@@ -77,16 +77,16 @@ public class CombiningTests
             Lid(Core.Cooking.Lid.On),
             Heat(Flame.Full),
             Heat(Flame.Gentle, Boils()),
-            new CookAction.Heat(Pots.After(120), Flame.Off) { Mark = "soft" },
+            new CookAction.Heat(Pots.After(120), Flame.Off) { StepId = "soft" },
             .. first,
             There(Lid(Core.Cooking.Lid.On)),
             There(Heat(Flame.Full)),
             There(Heat(Flame.Gentle, Boils())),
-            There(new CookAction.Heat(Pots.After(14), Flame.Off) { Mark = "rice" }),
-            Serve(When.Next with { AfterMark = "rice" })]).Run().Final[1].Doneness;
-        var add = There(new CookAction.Add(When.Next with { AfterMark = "liquor" }, "r"));
-        var inLiquor = After(new CookAction.Transfer(When.Next, Second.Vessel.Id, TransferWhat.Liquor) { Most = Mass.FromGrams(700), Mark = "liquor" }, add);
-        var inWater = After(There(new CookAction.AddWater(When.Next with { AfterMark = "soft" }, Mass.FromGrams(700), Temperature.FromCelsius(95)) { Mark = "liquor" }), add);
+            There(new CookAction.Heat(Pots.After(14), Flame.Off) { StepId = "rice" }),
+            Serve(Trigger.Next with { AfterStep = "rice" })]).Run().Final[1].Doneness;
+        var add = There(new CookAction.Add(Trigger.Next with { AfterStep = "liquor" }, "r"));
+        var inLiquor = After(new CookAction.Transfer(Trigger.Next, Second.Vessel.Id, TransferWhat.Liquor) { Most = Mass.FromGrams(700), StepId = "liquor" }, add);
+        var inWater = After(There(new CookAction.AddWater(Trigger.Next with { AfterStep = "soft" }, Mass.FromGrams(700), Temperature.FromCelsius(95)) { StepId = "liquor" }), add);
         Assert.InRange(inWater / inLiquor, 1.02, 1.15);
     }
 
@@ -106,8 +106,8 @@ public class CombiningTests
             There(Heat(Flame.Full)),
             There(Heat(Flame.Gentle, Boils())),
             There(Heat(Flame.Off, After(16))),
-            There(new CookAction.Transfer(When.Later(Duration.FromMinutes(5)), Kitchens.Pot(24, 6).Id, TransferWhat.Everything) { Mark = "fold" }),
-            Serve(When.Next with { AfterMark = "fold" })]).Run();
+            There(new CookAction.Transfer(Trigger.Later(Duration.FromMinutes(5)), Kitchens.Pot(24, 6).Id, TransferWhat.Everything) { StepId = "fold" }),
+            Serve(Trigger.Next with { AfterStep = "fold" })]).Run();
         Assert.All(run.Final, s => Assert.Equal(0, s.Vessel));
         Assert.InRange(run.Final[0].Doneness, 100, 115);
         // The beans stand covered for the rice's 25 minutes: still well over 60 °C when they meet.
@@ -123,7 +123,7 @@ public class CombiningTests
             [Pulse("black_eyed_pea", 200), Rice("parboiled", 250)],
             [
                 Add("p"), Water(2500), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()),
-                new CookAction.Drain(After(28), null) { Keep = true }, new CookAction.Rinse(When.Next, "r"), Add("r"), new CookAction.PourBack(When.Next, Mass.FromGrams(700)),
+                new CookAction.Drain(After(28), null) { Keep = true }, new CookAction.Rinse(Trigger.Next, "r"), Add("r"), new CookAction.PourBack(Trigger.Next, Mass.FromGrams(700)),
                 Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Lid(Core.Cooking.Lid.Sealed), Heat(Flame.Off, After(21)), Serve(After(10)),
             ]).Run();
         Assert.InRange(run.Final[0].Doneness, 85, 150);
@@ -170,7 +170,7 @@ public class CombiningTests
     [Fact]
     public void Rinsed_rice_brings_its_film_of_water()
     {
-        double Water(bool rinsed) => Cook(Kitchens.Pot(20, 3.5), [Rice("long_white", 300)], [.. rinsed ? [new CookAction.Rinse(When.Next, "r")] : Array.Empty<CookAction>(), Add("r"), Pots.Water(600), Serve()]).Run().WaterAdded;
+        double Water(bool rinsed) => Cook(Kitchens.Pot(20, 3.5), [Rice("long_white", 300)], [.. rinsed ? [new CookAction.Rinse(Trigger.Next, "r")] : Array.Empty<CookAction>(), Add("r"), Pots.Water(600), Serve()]).Run().WaterAdded;
         Assert.Equal(300 * 0.08, Water(true) - Water(false), 1.0);
     }
 

@@ -40,13 +40,13 @@ public class CookRulesTests
         switch (what)
         {
             case "no actions": list.Clear(); break;
-            case "unknown ingredient": list[2] = new CookAction.Add(When.Next, "x"); break;
-            case "added twice": list.Insert(3, new CookAction.Add(When.Next, "p")); break;
-            case "look at what is not in": list[2] = new CookAction.Add(new When(Look: new Look("p", 50, Duration.FromMinutes(5))), "p"); break;
-            case "negative water": list[3] = new CookAction.AddWater(When.Next, Mass.FromGrams(-5), Temperature.FromCelsius(20)); break;
-            case "soak waits for the boil": list[0] = list[0] with { When = When.Once(PotEvent.Boils) }; break;
+            case "unknown ingredient": list[2] = new CookAction.Add(Trigger.Next, "x"); break;
+            case "added twice": list.Insert(3, new CookAction.Add(Trigger.Next, "p")); break;
+            case "look at what is not in": list[2] = new CookAction.Add(new Trigger(Look: new Look("p", 50, Duration.FromMinutes(5))), "p"); break;
+            case "negative water": list[3] = new CookAction.AddWater(Trigger.Next, Mass.FromGrams(-5), Temperature.FromCelsius(20)); break;
+            case "soak waits for the boil": list[0] = list[0] with { Trigger = Trigger.Once(PotEvent.Boils) }; break;
             case "no serving": list.RemoveAt(list.Count - 1); break;
-            case "before the start": list[2] = list[2] with { When = When.At(Good.Starts - Duration.FromHours(1)) }; break;
+            case "before the start": list[2] = list[2] with { Trigger = Trigger.At(Good.Starts - Duration.FromHours(1)) }; break;
         }
 
         var fault = CookRules.Check(Good with { Actions = list });
@@ -59,11 +59,11 @@ public class CookRulesTests
         [
             Pots.Add("p"),
             Pots.Water(900),
-            new CookAction.Pressurise(When.Next),
+            new CookAction.Pressurise(Trigger.Next),
             Pots.Heat(Flame.Full),
-            Pots.Heat(Flame.Off, When.Once(PotEvent.PressureUp)),
-            new CookAction.Release(When.Next, ReleaseKind.Natural),
-            Pots.Serve(When.Once(PotEvent.PinDown)),
+            Pots.Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp)),
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            Pots.Serve(Trigger.Once(PotEvent.PinDown)),
         ]);
 
     public static TheoryData<string, string, int?> PressureFaults => new()
@@ -91,17 +91,17 @@ public class CookRulesTests
         switch (what)
         {
             case "rice into a locked cooker": list.Insert(4, Pots.Add("r")); break;
-            case "locked twice": list.Insert(3, new CookAction.Pressurise(When.Next)); break;
-            case "whistle of an electric cooker": list[4] = Pots.Heat(Flame.Off, When.Once(PotEvent.Whistle)); break;
+            case "locked twice": list.Insert(3, new CookAction.Pressurise(Trigger.Next)); break;
+            case "whistle of an electric cooker": list[4] = Pots.Heat(Flame.Off, Trigger.Once(PotEvent.Whistle)); break;
             case "pressure without a lock": list.RemoveAt(2); break;
             case "pin without a release": list.RemoveAt(5); break;
             case "a plain pot under pressure": cook = cook with { Kitchen = cook.Kitchen with { Vessel = Pot() } }; break;
             case "unknown vessel": list[1] = list[1] with { In = "nowhere" }; break;
-            case "unknown mark": list[1] = list[1] with { When = When.Next with { AfterMark = "never" } }; break;
-            case "mashed rice": list[6] = Pots.Heat(Flame.Off, When.Once(PotEvent.PinDown)); list.AddRange([new CookAction.Mash(When.Next, "r", 0.2), Pots.Serve()]); list.Insert(1, Pots.Add("r")); list.RemoveAt(2); break;
-            case "too strong a brine": list.Insert(0, new CookAction.Soak(When.Next, "p", Mass.FromGrams(900), Temperature.FromCelsius(20)) { SaltShare = 0.2 }); break;
+            case "unknown mark": list[1] = list[1] with { Trigger = Trigger.Next with { AfterStep = "never" } }; break;
+            case "mashed rice": list[6] = Pots.Heat(Flame.Off, Trigger.Once(PotEvent.PinDown)); list.AddRange([new CookAction.Mash(Trigger.Next, "r", 0.2), Pots.Serve()]); list.Insert(1, Pots.Add("r")); list.RemoveAt(2); break;
+            case "too strong a brine": list.Insert(0, new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(900), Temperature.FromCelsius(20)) { SaltShare = 0.2 }); break;
             case "after the end": list.Add(Pots.Serve()); break;
-            case "poured to itself": list.Insert(2, new CookAction.Transfer(When.Next, Pressed.Kitchen.Vessel.Id, TransferWhat.Liquor)); break;
+            case "poured to itself": list.Insert(2, new CookAction.Transfer(Trigger.Next, Pressed.Kitchen.Vessel.Id, TransferWhat.Liquor)); break;
         }
 
         var fault = CookRules.Check(cook with { Actions = list });

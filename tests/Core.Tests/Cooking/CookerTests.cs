@@ -16,11 +16,11 @@ public class CookerTests
         [
             Add("p"),
             Water(waterGrams, waterCelsius),
-            new CookAction.Pressurise(When.Next),
+            new CookAction.Pressurise(Trigger.Next),
             Heat(Flame.Full),
-            Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes))),
-            new CookAction.Release(When.Next, ReleaseKind.Natural),
-            Serve(When.Once(PotEvent.PinDown)),
+            Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes))),
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            Serve(Trigger.Once(PotEvent.PinDown)),
         ]).Run();
 
     [Theory]
@@ -71,11 +71,11 @@ public class CookerTests
             [
                 Add("p"),
                 Water(2000),
-                new CookAction.Pressurise(When.Next),
+                new CookAction.Pressurise(Trigger.Next),
                 Heat(Flame.Full),
-                Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(5))),
-                new CookAction.Release(When.Next, kind),
-                kind == ReleaseKind.Natural ? Serve(When.Once(PotEvent.PinDown)) : Serve(),
+                Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(5))),
+                new CookAction.Release(Trigger.Next, kind),
+                kind == ReleaseKind.Natural ? Serve(Trigger.Once(PotEvent.PinDown)) : Serve(),
             ]).Run();
         var (quick, natural) = (Release(ReleaseKind.Quick), Release(ReleaseKind.Natural));
         Assert.InRange((quick.Vessels[0].SteamGrams - natural.Vessels[0].SteamGrams) / 2500, 0.018, 0.05);
@@ -91,10 +91,10 @@ public class CookerTests
         PotRun Release(params CookAction[] release) => Cook(
             Cooker(CookerKind.Electric),
             [Pulse("navy", 500)],
-            [Add("p"), Water(2000), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(5))), .. release]).Run();
-        var natural = Release(new CookAction.Release(When.Next, ReleaseKind.Natural), Serve(When.Once(PotEvent.PinDown)));
-        var partial = Release(new CookAction.Release(When.Next, ReleaseKind.Natural), new CookAction.Release(After(10), ReleaseKind.Quick), Serve());
-        var quick = Release(new CookAction.Release(When.Next, ReleaseKind.Quick), Serve());
+            [Add("p"), Water(2000), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(5))), .. release]).Run();
+        var natural = Release(new CookAction.Release(Trigger.Next, ReleaseKind.Natural), Serve(Trigger.Once(PotEvent.PinDown)));
+        var partial = Release(new CookAction.Release(Trigger.Next, ReleaseKind.Natural), new CookAction.Release(After(10), ReleaseKind.Quick), Serve());
+        var quick = Release(new CookAction.Release(Trigger.Next, ReleaseKind.Quick), Serve());
         Assert.InRange(partial.Final[0].Doneness, quick.Final[0].Doneness + 3, natural.Final[0].Doneness - 1);
         Assert.InRange(partial.Vessels[0].SteamGrams, natural.Vessels[0].SteamGrams + 5, quick.Vessels[0].SteamGrams - 5);
         Assert.InRange((partial.EndSeconds - quick.EndSeconds) / 60, 9.9, 10.1);
@@ -106,12 +106,12 @@ public class CookerTests
         [
             Add("p"),
             Water(900),
-            new CookAction.Pressurise(When.Next),
+            new CookAction.Pressurise(Trigger.Next),
             Heat(Flame.Full),
-            new CookAction.Heat(When.Once(PotEvent.Whistle), after) { Net = net is { } w ? Power.FromWatts(w) : null },
-            Heat(Flame.Off, When.Once(PotEvent.Whistle) with { Count = count }),
-            new CookAction.Release(When.Next, ReleaseKind.Natural),
-            Serve(When.Once(PotEvent.PinDown)),
+            new CookAction.Heat(Trigger.Once(PotEvent.Whistle), after) { Net = net is { } w ? Power.FromWatts(w) : null },
+            Heat(Flame.Off, Trigger.Once(PotEvent.Whistle) with { Count = count }),
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            Serve(Trigger.Once(PotEvent.PinDown)),
         ],
         watts: watts).Run();
 
@@ -124,13 +124,13 @@ public class CookerTests
             [
                 Add("p"),
                 Water(1500),
-                new CookAction.Pressurise(When.Next),
+                new CookAction.Pressurise(Trigger.Next),
                 Heat(Flame.Full),
-                Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(3))),
-                new CookAction.Release(When.Next, ReleaseKind.Natural),
-                Heat(Flame.Lively, When.Once(PotEvent.PinDown)),
-                Heat(Flame.Off, When.Once(PotEvent.Boils)),
-                Serve(When.Next),
+                Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(3))),
+                new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                Heat(Flame.Lively, Trigger.Once(PotEvent.PinDown)),
+                Heat(Flame.Off, Trigger.Once(PotEvent.Boils)),
+                Serve(Trigger.Next),
             ]).Run();
         Assert.Null(run.StalledAt);
         Assert.InRange(run.Nth(PotEvent.Boils, 2)!.Value - run.Nth(PotEvent.PinDown)!.Value, 0, 120);
@@ -164,11 +164,11 @@ public class CookerTests
             [
                 Add("p"),
                 Water(1200),
-                new CookAction.Pressurise(When.Next, high),
+                new CookAction.Pressurise(Trigger.Next, high),
                 Heat(Flame.Full),
-                Heat(Flame.Gentle, When.Once(PotEvent.PressureUp)),
+                Heat(Flame.Gentle, Trigger.Once(PotEvent.PressureUp)),
                 Heat(Flame.Off, After(8)),
-                new CookAction.Release(When.Next, ReleaseKind.Quick),
+                new CookAction.Release(Trigger.Next, ReleaseKind.Quick),
                 Serve(),
             ]).Run().At(5).Celsius;
         // 40 to 60 kPa: 109.6 to 113.6 °C; 80 to 100 kPa: 117.2 to 120.5.
@@ -179,7 +179,7 @@ public class CookerTests
     private static PotRun Slow(Flame setting, double waterCelsius, double hours, double waterGrams = 3600, double litres = 6) => Cook(
         Cooker(CookerKind.Slow, litres),
         [Pulse("navy", 400)],
-        [.. Soak(10, 400), Add("p"), Water(waterGrams, waterCelsius), Lid(Core.Cooking.Lid.On), Heat(setting), Serve(When.Later(Duration.FromHours(hours)))]).Run(new RunOptions(Sample: true));
+        [.. Soak(10, 400), Add("p"), Water(waterGrams, waterCelsius), Lid(Core.Cooking.Lid.On), Heat(setting), Serve(Trigger.Later(Duration.FromHours(hours)))]).Run(new RunOptions(Sample: true));
 
     private static double HoursTo(PotRun run, double celsius)
     {
@@ -208,7 +208,7 @@ public class CookerTests
         var run = Cook(
             Cooker(CookerKind.Slow),
             [Pulse("navy", 400)],
-            [.. Soak(10, 400), Add("p"), Water(3000, 95), Lid(Core.Cooking.Lid.On), Heat(Flame.Warm), Serve(When.Later(Duration.FromHours(6)))]).Run();
+            [.. Soak(10, 400), Add("p"), Water(3000, 95), Lid(Core.Cooking.Lid.On), Heat(Flame.Warm), Serve(Trigger.Later(Duration.FromHours(6)))]).Run();
         Assert.InRange(run.Vessels[0].Celsius, 65, 77);
     }
 
@@ -218,7 +218,7 @@ public class CookerTests
         PotRun Wait(Core.Cooking.Lid lid) => Cook(
             Kitchens.Pot(22, 4.5),
             [Pulse("navy", 300)],
-            [.. Soak(10, 300), Add("p"), Water(2200), Heat(Flame.Full), Heat(Flame.Off, Boils(10)), Lid(lid), Serve(When.Later(Duration.FromHours(4)))]).Run();
+            [.. Soak(10, 300), Add("p"), Water(2200), Heat(Flame.Full), Heat(Flame.Off, Boils(10)), Lid(lid), Serve(Trigger.Later(Duration.FromHours(4)))]).Run();
         // Time constants: a straw or blanket box 8 to 22 h, a 3 L pot 1.3 to 2.2 h; 80 K to lose.
         Assert.InRange(Wait(Core.Cooking.Lid.Wrapped).Vessels[0].Celsius, 20 + (80 * Math.Exp(-4 / 8.0)), 20 + (80 * Math.Exp(-4 / 22.0)));
         Assert.InRange(Wait(Core.Cooking.Lid.On).Vessels[0].Celsius, 20 + (80 * Math.Exp(-4 / 1.2)), 20 + (80 * Math.Exp(-4 / 2.3)));
@@ -251,7 +251,7 @@ public class CookerTests
         var run = Cook(
             Cooker(CookerKind.Spring, 5.5),
             [Pulse("navy", fillKilograms * 250)],
-            [Add("p"), Water(fillKilograms * 750), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp)), new CookAction.Release(When.Next, ReleaseKind.Quick), Serve()],
+            [Add("p"), Water(fillKilograms * 750), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp)), new CookAction.Release(Trigger.Next, ReleaseKind.Quick), Serve()],
             watts: 1450).Run();
         Assert.InRange(run.Nth(PotEvent.PressureUp)!.Value / 60, low * 0.9, high * 1.1);
     }
@@ -283,7 +283,7 @@ public class CookerTests
         PotRun Start(double hours) => Cook(
             Cooker(CookerKind.Electric),
             [Pulse("navy", 300)],
-            [Add("p"), Water(1200), new CookAction.Pressurise(When.Later(Duration.FromHours(hours))), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(12))), new CookAction.Release(When.Next, ReleaseKind.Natural), Serve(When.Once(PotEvent.PinDown))]).Run();
+            [Add("p"), Water(1200), new CookAction.Pressurise(Trigger.Later(Duration.FromHours(hours))), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(12))), new CookAction.Release(Trigger.Next, ReleaseKind.Natural), Serve(Trigger.Once(PotEvent.PinDown))]).Run();
         Assert.Equal(3 * 3600, Start(3).EndSeconds - Start(0).EndSeconds, 120.0);
         Assert.True(Start(3).Final[0].Doneness > Start(0).Final[0].Doneness + 5);
     }
@@ -301,7 +301,7 @@ public class CookerTests
     {
         double Boil(double watts)
         {
-            var cook = Cook(Kitchens.Pot(), [Pulse("navy", 200)], [Add("p"), Water(1500), Lid(Core.Cooking.Lid.On), new CookAction.Heat(When.Next, Flame.Full) { Net = Power.FromWatts(watts) }, Serve(Boils())]);
+            var cook = Cook(Kitchens.Pot(), [Pulse("navy", 200)], [Add("p"), Water(1500), Lid(Core.Cooking.Lid.On), new CookAction.Heat(Trigger.Next, Flame.Full) { Net = Power.FromWatts(watts) }, Serve(Boils())]);
             return cook.Run().BoilsAt[0];
         }
 

@@ -18,12 +18,12 @@ public class EngineLaws
         Gen.Select(Gen.Double[0, 30], Gen.Int[0, 40]).Select((g, m) => (CookAction)new CookAction.AddSalt(After(m), Mass.FromGrams(g))),
         Gen.Select(Any.Of(Flame.Off, Flame.Lowest, Flame.Gentle, Flame.Lively, Flame.Rolling, Flame.Full, Flame.Warm), Gen.Int[0, 60]).Select((f, m) => (CookAction)new CookAction.Heat(After(m), f)),
         Gen.Select(Gen.Enum<Core.Cooking.Lid>(), Gen.Int[0, 30]).Select((l, m) => (CookAction)new CookAction.Cover(After(m), l)),
-        Gen.Select(Gen.Double[0, 2500], Gen.Int[0, 40]).Select((g, m) => (CookAction)new CookAction.Measure(After(m), Mass.FromGrams(g))),
+        Gen.Select(Gen.Double[0, 2500], Gen.Int[0, 40]).Select((g, m) => (CookAction)new CookAction.SetLiquor(After(m), Mass.FromGrams(g))),
         Gen.Select(Gen.Bool, Gen.Int[0, 40]).Select((keep, m) => (CookAction)new CookAction.Drain(After(m), null) { Keep = keep }),
         Gen.Select(Gen.Double[0, 800], Gen.Int[0, 20]).Select((g, m) => (CookAction)new CookAction.PourBack(After(m), Mass.FromGrams(g))),
-        Gen.Select(Gen.Double[0, 40], Gen.Double[0, 200]).Select((s, w) => (CookAction)new CookAction.Thicken(When.Next, Mass.FromGrams(s), Mass.FromGrams(w))),
+        Gen.Select(Gen.Double[0, 40], Gen.Double[0, 200]).Select((s, w) => (CookAction)new CookAction.Thicken(Trigger.Next, Mass.FromGrams(s), Mass.FromGrams(w))),
         Gen.Select(Gen.Double[0, 1], Gen.Int[0, 20]).Select((s, m) => (CookAction)new CookAction.Mash(After(m), "p", s)),
-        Gen.Const((CookAction)new CookAction.Stir(When.Next)));
+        Gen.Const((CookAction)new CookAction.Stir(Trigger.Next)));
 
     /// <summary>Random pots, cookers, soaks, ingredients and deeds; under pressure for a while where the cooker can.</summary>
     public static readonly Gen<Cook> AnyCook =
@@ -56,12 +56,12 @@ public class EngineLaws
             :
             [
                 Water(400),
-                new CookAction.Pressurise(When.Next, quick),
+                new CookAction.Pressurise(Trigger.Next, quick),
                 Heat(Flame.Full),
-                Heat(Flame.Gentle, When.Once(PotEvent.PressureUp)),
+                Heat(Flame.Gentle, Trigger.Once(PotEvent.PressureUp)),
                 Heat(Flame.Off, After(pressureMinutes)),
-                new CookAction.Release(When.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural),
-                Heat(Flame.Lowest, quick ? When.Next : When.Once(PotEvent.PinDown)),
+                new CookAction.Release(Trigger.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural),
+                Heat(Flame.Lowest, quick ? Trigger.Next : Trigger.Once(PotEvent.PinDown)),
             ];
         var ingredients = new List<Ingredient>
         {
@@ -74,7 +74,7 @@ public class EngineLaws
         return Cook(
             vessel,
             ingredients,
-            [.. soak, Add("p"), Water(900), Heat(slow ? Flame.High : Flame.Full), .. pressure, Add("x"), .. allowed, new CookAction.Rinse(When.Next, "r"), new CookAction.Add(After(5), "r"), Serve(After(20))],
+            [.. soak, Add("p"), Water(900), Heat(slow ? Flame.High : Flame.Full), .. pressure, Add("x"), .. allowed, new CookAction.Rinse(Trigger.Next, "r"), new CookAction.Add(After(5), "r"), Serve(After(20))],
             altitude,
             hardness);
     }
@@ -190,7 +190,7 @@ public class EngineLaws
         // Twice as many hours in the pot, not a byte more: only actions and results allocate.
         long Bytes(double hours)
         {
-            var cook = Cook(Kitchens.Pot(26, 9), [Pulse("pinto", 300), Rice("long_white", 200)], [Add("p"), Add("r"), Water(4000), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(When.Later(Duration.FromHours(hours)))]);
+            var cook = Cook(Kitchens.Pot(26, 9), [Pulse("pinto", 300), Rice("long_white", 200)], [Add("p"), Add("r"), Water(4000), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(Trigger.Later(Duration.FromHours(hours)))]);
             var jobs = new[] { new PotJob(cook, PotTraits.Reference(cook)) };
             Kitchens.Model.RunOnOneCore(jobs, new RunOptions { Heights = false }, 16);
             var before = GC.GetAllocatedBytesForCurrentThread();

@@ -24,9 +24,9 @@ public class HeatTests
             var cook = Simmer(Pulse("pinto"), water: 1500);
             var actions = cook.Actions.ToList();
             actions.InsertRange(actions.Count - 1, [
-                new CookAction.AddWater(When.Later(Duration.FromMinutes(20)), Mass.FromGrams(500), Temperature.FromCelsius(celsius)),
-                new CookAction.Heat(When.Next, Flame.Full),
-                new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Lively),
+                new CookAction.AddWater(Trigger.Later(Duration.FromMinutes(20)), Mass.FromGrams(500), Temperature.FromCelsius(celsius)),
+                new CookAction.Heat(Trigger.Next, Flame.Full),
+                new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively),
             ]);
             return Run(cook with { Actions = actions });
         }
@@ -49,8 +49,8 @@ public class HeatTests
     {
         var cook = Simmer(Pulse("pinto"), pot: Pot(24, 6));
         var actions = cook.Actions.ToList();
-        actions[^1] = new CookAction.Serve(When.Later(Duration.FromMinutes(30)));
-        actions.Insert(actions.Count - 1, new CookAction.Heat(When.Next, Flame.Off));
+        actions[^1] = new CookAction.Serve(Trigger.Later(Duration.FromMinutes(30)));
+        actions.Insert(actions.Count - 1, new CookAction.Heat(Trigger.Next, Flame.Off));
         // About 2.7 L in a steel pot: the table gives a time constant of 1.3 to 2.2 h, so 77 to 84 °C after half an hour.
         Assert.InRange(Run(cook with { Actions = actions }).At(actions.Count - 1).Celsius, 74, 86);
     }

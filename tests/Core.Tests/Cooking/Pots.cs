@@ -21,30 +21,30 @@ internal static class Pots
     public static ExtraIngredient Extra(string id, double grams, double celsius = 20, string? name = null) =>
         new(name ?? id, Mass.FromGrams(grams), Kitchens.Catalogue.FindExtra(id)!, Temperature.FromCelsius(celsius));
 
-    public static CookAction Add(string id) => new CookAction.Add(When.Next, id);
+    public static CookAction Add(string id) => new CookAction.Add(Trigger.Next, id);
 
     public static CookAction Water(double grams, double celsius = 20, double ice = 0) =>
-        new CookAction.AddWater(When.Next, Mass.FromGrams(grams), Temperature.FromCelsius(celsius)) { IceShare = ice };
+        new CookAction.AddWater(Trigger.Next, Mass.FromGrams(grams), Temperature.FromCelsius(celsius)) { IceShare = ice };
 
-    public static CookAction Heat(Flame flame, When? when = null) => new CookAction.Heat(when ?? When.Next, flame);
+    public static CookAction Heat(Flame flame, Trigger? when = null) => new CookAction.Heat(when ?? Trigger.Next, flame);
 
-    public static CookAction Lid(Core.Cooking.Lid lid) => new CookAction.Cover(When.Next, lid);
+    public static CookAction Lid(Core.Cooking.Lid lid) => new CookAction.Cover(Trigger.Next, lid);
 
-    public static CookAction Salt(double grams, When? when = null) => new CookAction.AddSalt(when ?? When.Next, Mass.FromGrams(grams));
+    public static CookAction Salt(double grams, Trigger? when = null) => new CookAction.AddSalt(when ?? Trigger.Next, Mass.FromGrams(grams));
 
-    public static When After(double minutes) => When.Later(Duration.FromMinutes(minutes));
+    public static Trigger After(double minutes) => Trigger.Later(Duration.FromMinutes(minutes));
 
-    public static When Boils(double minutes = 0) => When.Once(PotEvent.Boils, Duration.FromMinutes(minutes));
+    public static Trigger Boils(double minutes = 0) => Trigger.Once(PotEvent.Boils, Duration.FromMinutes(minutes));
 
-    public static CookAction Serve(When? when = null) => new CookAction.Serve(when ?? When.Next);
+    public static CookAction Serve(Trigger? when = null) => new CookAction.Serve(when ?? Trigger.Next);
 
     public static CookAction UntilTender(string id = "p", double doneness = Doneness.Tender) =>
-        new CookAction.Serve(new When(Look: new Look(id, doneness, Duration.FromSeconds(10))));
+        new CookAction.Serve(new Trigger(Look: new Look(id, doneness, Duration.FromSeconds(10))));
 
     public static IEnumerable<CookAction> Soak(double hours, double grams = 250, string id = "p", double salt = 0, double soda = 0) =>
     [
-        new CookAction.Soak(When.Next, id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)) { SaltShare = salt, SodaGramsPerLitre = soda },
-        new CookAction.Drain(When.Later(Duration.FromHours(hours)), id),
+        new CookAction.Soak(Trigger.Next, id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)) { SaltShare = salt, SodaGramsPerLitre = soda },
+        new CookAction.Drain(Trigger.Later(Duration.FromHours(hours)), id),
     ];
 
     public static Cook Cook(Vessel vessel, IReadOnlyList<Ingredient> ingredients, IEnumerable<CookAction> actions, double altitude = 0, double hardness = 0, double watts = 1500) => new(
@@ -59,19 +59,19 @@ internal static class Pots
     {
         var bowl = new CookVessel(new Vessel("bowl", "rice bowl", Length.FromCentimetres(15), Volume.FromMillilitres(1200)), Kitchens.Burner(), Above: true);
         return new Cook(
-            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), 0, 20) { Others = [bowl] },
+            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), 0, 20) { OtherVessels = [bowl] },
             [Pulse("toor_split", 200, spread), Rice("long_white", 200)],
             [
                 Add("r") with { In = "bowl" },
-                Water(350) with { In = "bowl", Mark = "filled" },
-                new CookAction.Add(When.Next with { AfterMark = "filled" }, "p"),
+                Water(350) with { In = "bowl", StepId = "filled" },
+                new CookAction.Add(Trigger.Next with { AfterStep = "filled" }, "p"),
                 Water(750),
-                new CookAction.Pressurise(When.Next),
+                new CookAction.Pressurise(Trigger.Next),
                 Heat(Flame.Full),
-                new CookAction.Heat(When.Once(PotEvent.Whistle), Flame.Full) { Net = Power.FromWatts(550) },
-                Heat(Flame.Off, When.Once(PotEvent.Whistle) with { Count = 4 }),
-                new CookAction.Release(When.Next, ReleaseKind.Natural),
-                Serve(When.Once(PotEvent.PinDown)),
+                new CookAction.Heat(Trigger.Once(PotEvent.Whistle), Flame.Full) { Net = Power.FromWatts(550) },
+                Heat(Flame.Off, Trigger.Once(PotEvent.Whistle) with { Count = 4 }),
+                new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                Serve(Trigger.Once(PotEvent.PinDown)),
             ],
             Instant.FromUnixTimeSeconds(0),
             1);

@@ -18,7 +18,7 @@ public class RiceTableTests(ITestOutputHelper output)
         var grams = 2 * rice.GramsPerCup;
         var water = 2 * 236.6 * rice.WaterByVolume.Typical * 0.998;
         List<CookAction> soak = rice.SoakMinutes.Typical > 0 && rice.Method != "absorb" || rice.SoakMinutes.Low > 0
-            ? [new CookAction.Soak(When.Next, "r", Mass.FromGrams(grams * 2), Temperature.FromCelsius(20)), new CookAction.Drain(After(rice.SoakMinutes.Typical), "r")]
+            ? [new CookAction.Soak(Trigger.Next, "r", Mass.FromGrams(grams * 2), Temperature.FromCelsius(20)), new CookAction.Drain(After(rice.SoakMinutes.Typical), "r")]
             : [];
         var rest = Serve(After(rice.RestMinutes.Typical));
         var pot = Kitchens.Pot(20, 3.5);
@@ -26,11 +26,11 @@ public class RiceTableTests(ITestOutputHelper output)
         {
             case "steam":
                 var bowl = new CookVessel(Kitchens.Pot(16, 2), Kitchens.Burner(), Above: true);
-                var kitchen = new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), 0, 20) { Others = [bowl] };
+                var kitchen = new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), 0, 20) { OtherVessels = [bowl] };
                 return new Cook(
                     kitchen,
                     [Rice(rice.Id, grams)],
-                    [.. soak, Add("r") with { In = bowl.Vessel.Id, Mark = "in" }, new CookAction.AddWater(When.Next with { AfterMark = "in" }, Mass.FromGrams(1500), Temperature.FromCelsius(20)), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Heat(Flame.Off, After(minutes)), rest],
+                    [.. soak, Add("r") with { In = bowl.Vessel.Id, StepId = "in" }, new CookAction.AddWater(Trigger.Next with { AfterStep = "in" }, Mass.FromGrams(1500), Temperature.FromCelsius(20)), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Heat(Flame.Off, After(minutes)), rest],
                     Instant.FromUnixTimeSeconds(0),
                     1).Run();
             case "cover":
@@ -69,12 +69,12 @@ public class RiceTableTests(ITestOutputHelper output)
         var rice = Kitchens.Catalogue.FindRice(id)!;
         var grams = 2 * rice.GramsPerCup;
         IEnumerable<CookAction> soak = rice.SoakMinutes.Low > 0
-            ? [new CookAction.Soak(When.Next, "r", Mass.FromGrams(grams * 2), Temperature.FromCelsius(20)), new CookAction.Drain(After(rice.SoakMinutes.Typical), "r")]
+            ? [new CookAction.Soak(Trigger.Next, "r", Mass.FromGrams(grams * 2), Temperature.FromCelsius(20)), new CookAction.Drain(After(rice.SoakMinutes.Typical), "r")]
             : [];
         var run = Cook(
             Cooker(CookerKind.Electric),
             [Rice(id, grams)],
-            [.. soak, Add("r"), Water(30 + (grams * (rice.Absorbed.Typical + 0.15))), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(rice.PressureMinutes.Typical))), new CookAction.Release(When.Next, ReleaseKind.Natural), new CookAction.Release(After(10), ReleaseKind.Quick), Serve()]).Run();
+            [.. soak, Add("r"), Water(30 + (grams * (rice.Absorbed.Typical + 0.15))), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(rice.PressureMinutes.Typical))), new CookAction.Release(Trigger.Next, ReleaseKind.Natural), new CookAction.Release(After(10), ReleaseKind.Quick), Serve()]).Run();
         Assert.InRange(run.Final[0].Doneness, 100, 130);
     }
 
@@ -107,7 +107,7 @@ public class RiceTableTests(ITestOutputHelper output)
         PotRun With(double thick) => Cook(
             Kitchens.Pot(20, 3.5),
             [Rice("long_white", 300)],
-            [Add("r"), Water(1200, 95), .. thick > 0 ? [new CookAction.Thicken(When.Next, Mass.FromGrams(thick), Mass.FromGrams(0))] : Array.Empty<CookAction>(), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(After(14))]).Run();
+            [Add("r"), Water(1200, 95), .. thick > 0 ? [new CookAction.Thicken(Trigger.Next, Mass.FromGrams(thick), Mass.FromGrams(0))] : Array.Empty<CookAction>(), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(After(14))]).Run();
         // Liquor of 2 to 6 % solids slows by 5 to 15 % and wants 5 to 20 % more.
         var slower = With(0).Final[0].Doneness / With(50).Final[0].Doneness;
         Assert.InRange(slower, 1.03, 1.15);
@@ -120,11 +120,11 @@ public class RiceTableTests(ITestOutputHelper output)
         double After(params CookAction[] change) => Cook(
             Kitchens.Pot(24, 6),
             [Pulse("black", 300), Rice("long_white", 150)],
-            [Add("p"), Water(2500), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Heat(Flame.Off, Pots.After(120)), .. change, Add("r"), new CookAction.Measure(When.Next, Mass.FromGrams(900)), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(Pots.After(14))]).Run().Final[1].Doneness;
-        var drained = new CookAction.Drain(When.Next, null) { Keep = true };
+            [Add("p"), Water(2500), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Heat(Flame.Off, Pots.After(120)), .. change, Add("r"), new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(900)), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(Pots.After(14))]).Run().Final[1].Doneness;
+        var drained = new CookAction.Drain(Trigger.Next, null) { Keep = true };
         var inLiquor = After();
         var inWater = After(drained, Water(900, 99));
-        var poured = After(drained, new CookAction.PourBack(When.Next, Mass.FromGrams(900)));
+        var poured = After(drained, new CookAction.PourBack(Trigger.Next, Mass.FromGrams(900)));
         Assert.InRange(inWater / inLiquor, 1.03, 1.15);
         Assert.InRange(poured / inLiquor, 0.985, 1.015);
     }

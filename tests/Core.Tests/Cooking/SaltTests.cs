@@ -95,7 +95,7 @@ public class SaltTests
         var run = Cook(
             Kitchens.Pot(24, 6),
             [Pulse("pinto", 500)],
-            [.. Soak(10, 500), Add("p"), Water(1500), Salt(16), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), new CookAction.Measure(After(60), Mass.FromGrams(200)), Serve()]).Run();
+            [.. Soak(10, 500), Add("p"), Water(1500), Salt(16), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), new CookAction.SetLiquor(After(60), Mass.FromGrams(200)), Serve()]).Run();
         Assert.True(All(run) < All(kept) - 2);
         Assert.InRange(run.JugGrams, 300, 1200);
     }

@@ -83,8 +83,8 @@ public class SofteningLaws
         // Off the heat after the boil, in a cool room: what a blanket box without a blanket would do.
         var cook = Simmer(Pulse("kidney_red"), 10);
         var actions = cook.Actions.ToList();
-        actions[^1] = new CookAction.Serve(When.Later(Duration.FromHours(5)));
-        actions.Insert(actions.Count - 1, new CookAction.Heat(When.Next, Flame.Off));
+        actions[^1] = new CookAction.Serve(Trigger.Later(Duration.FromHours(5)));
+        actions.Insert(actions.Count - 1, new CookAction.Heat(Trigger.Next, Flame.Off));
         Assert.InRange(Run(cook with { Actions = actions }).Final[0].Doneness, 5, 60);
     }
 }

@@ -19,7 +19,7 @@ public class WorkBudgetTests
             Add("p"),
             Water(1500),
             Heat(Flame.Gentle),
-            .. Enumerable.Repeat(Water(10), twoDays).Select(a => a with { When = When.Later(Duration.FromDays(2)) }),
+            .. Enumerable.Repeat(Water(10), twoDays).Select(a => a with { Trigger = Trigger.Later(Duration.FromDays(2)) }),
             Serve(),
         ]);
 
@@ -94,14 +94,14 @@ public class WorkBudgetTests
         [
             Add("p"),
             Water(900),
-            new CookAction.Pressurise(When.Next),
+            new CookAction.Pressurise(Trigger.Next),
             Heat(Flame.Full),
-            Heat(Flame.Off, new When(
+            Heat(Flame.Off, new Trigger(
                 notBeforeMinutes is { } minutes ? Instant.FromUnixTimeSeconds((long)(minutes * 60)) : null,
                 PotEvent.Whistle,
                 Duration.FromMinutes(delayMinutes)) { Count = count }),
-            new CookAction.Release(When.Next, ReleaseKind.Natural),
-            Serve(When.Once(PotEvent.PinDown)),
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            Serve(Trigger.Once(PotEvent.PinDown)),
         ]);
 
     /// <summary>A weight goes on letting steam go while the delay runs: counted from the last whistle, it never came to its end.</summary>
@@ -124,13 +124,13 @@ public class WorkBudgetTests
             Actions =
             [
                 .. first.Actions.Take(6),
-                new CookAction.Cover(When.Once(PotEvent.PinDown), Core.Cooking.Lid.Open),
+                new CookAction.Cover(Trigger.Once(PotEvent.PinDown), Core.Cooking.Lid.Open),
                 Water(400, 95),
-                new CookAction.Pressurise(When.Next),
+                new CookAction.Pressurise(Trigger.Next),
                 Heat(Flame.Full),
-                Heat(Flame.Off, When.Once(PotEvent.Whistle, Duration.FromMinutes(3)) with { Count = 1 }),
-                new CookAction.Release(When.Next, ReleaseKind.Natural),
-                Serve(When.Once(PotEvent.PinDown)),
+                Heat(Flame.Off, Trigger.Once(PotEvent.Whistle, Duration.FromMinutes(3)) with { Count = 1 }),
+                new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                Serve(Trigger.Once(PotEvent.PinDown)),
             ],
         };
         var run = again.Run();

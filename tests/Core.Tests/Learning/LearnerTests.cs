@@ -18,7 +18,7 @@ public sealed class LearnerTests
         return cook with
         {
             Ingredients = [.. cook.Ingredients.Select(i => i is PulseIngredient p ? p with { Pace = new Pace(1, 0.28) } : i)],
-            Actions = [.. cook.Actions.SkipLast(1), new CookAction.Serve(When.Later(Duration.FromMinutes(minutes)))],
+            Actions = [.. cook.Actions.SkipLast(1), new CookAction.Serve(Trigger.Later(Duration.FromMinutes(minutes)))],
         };
     }
 

@@ -23,8 +23,8 @@ public class AwayTests
     {
         var away = Away(17, 0, 1);
         var plan = Planned(Chickpeas with { Away = [away] });
-        Assert.True(plan.Forecast.Find(Marks.Ready)!.Reference <= away.Start);
-        Assert.True(plan.Forecast.Find(Marks.Join)!.Reference >= away.End);
+        Assert.True(plan.Forecast.Find(StepIds.Ready)!.Reference <= away.Start);
+        Assert.True(plan.Forecast.Find(StepIds.Join)!.Reference >= away.End);
         Assert.DoesNotContain(plan.Gates, g => g.Code == FlameGate.Unattended);
         Assert.All(FlameGate.Flames(plan.Cook, plan.Forecast.Reference), f => Assert.False(f.From < away.End && f.To > away.Start));
     }

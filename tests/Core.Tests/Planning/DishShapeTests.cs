@@ -40,7 +40,7 @@ public class DishShapeTests
     public void Each_shape_is_tender_together_on_the_hour(string shape)
     {
         var plan = Planned(Of(shape));
-        Assert.InRange(plan.MinuteOfDay(Marks.Table), (19 * 60) - 3, (19 * 60) + 3);
+        Assert.InRange(plan.MinuteOfDay(StepIds.Table), (19 * 60) - 3, (19 * 60) + 3);
         Assert.InRange(plan.Forecast.Reference.Final[0].Doneness, Doneness.Wanted, 400);
         Assert.InRange(plan.Forecast.Reference.Final[1].Doneness, 94, 135);
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
@@ -65,8 +65,8 @@ public class DishShapeTests
     public void Both_pots_reach_the_table_together()
     {
         var plan = Planned(Gravy);
-        var table = plan.Forecast.Find(Marks.Table)!.Reference;
-        Assert.InRange((table - plan.Forecast.Find(Marks.RiceRested)!.Reference).TotalMinutes, 0, 4);
+        var table = plan.Forecast.Find(StepIds.Table)!.Reference;
+        Assert.InRange((table - plan.Forecast.Find(StepIds.RiceRested)!.Reference).TotalMinutes, 0, 4);
         Assert.InRange(plan.Forecast.Reference.Vessels[1].LiquorGrams, 0, 40);
     }
 
@@ -75,8 +75,8 @@ public class DishShapeTests
     {
         var plan = Planned(Gravy);
         int At(Func<CookAction, bool> what) => plan.Cook.Actions.ToList().FindIndex(a => what(a));
-        Assert.True(At(a => a is CookAction.Add { IngredientId: "x_tomato_tin" }) > At(a => a.Mark == Marks.Ready));
-        Assert.InRange(At(a => a is CookAction.TakeOut { IngredientId: "x_leaf" }), At(a => a.Mark == Marks.Finish), plan.Cook.Actions.Count - 2);
+        Assert.True(At(a => a is CookAction.Add { IngredientId: "x_tomato_tin" }) > At(a => a.StepId == StepIds.Ready));
+        Assert.InRange(At(a => a is CookAction.TakeOut { IngredientId: "x_leaf" }), At(a => a.StepId == StepIds.Finish), plan.Cook.Actions.Count - 2);
     }
 
     [Fact]
@@ -84,7 +84,7 @@ public class DishShapeTests
     {
         var late = Planned(Gravy with { RiceApart = null, Rice = null });
         var early = Planned(Gravy with { RiceApart = null, Rice = null, Extras = [Extra("tomato_tin", 400) with { Time = ExtraTime.Start }] });
-        Assert.True(early.Forecast.Find(Marks.Light)!.Reference < late.Forecast.Find(Marks.Light)!.Reference);
+        Assert.True(early.Forecast.Find(StepIds.Light)!.Reference < late.Forecast.Find(StepIds.Light)!.Reference);
     }
 
     [Fact]
@@ -111,7 +111,7 @@ public class DishShapeTests
     public void A_brine_softens_the_skins_and_asks_for_less_fire()
     {
         Plan With(SaltSchool s) => Planned(Dish("chickpea", 200, null, 0, SoakChoice.Overnight, Style.Saucy) with { Salt = s });
-        Assert.True(With(SaltSchool.InTheSoak).Forecast.Find(Marks.Light)!.Reference > With(SaltSchool.WithTheRice).Forecast.Find(Marks.Light)!.Reference);
+        Assert.True(With(SaltSchool.InTheSoak).Forecast.Find(StepIds.Light)!.Reference > With(SaltSchool.WithTheRice).Forecast.Find(StepIds.Light)!.Reference);
     }
 
     private static OtherPulse Other(string id, double grams) => new(Pulse(id), Mass.FromGrams(grams));
@@ -121,13 +121,13 @@ public class DishShapeTests
     [InlineData(false)]
     public void A_quicker_pulse_joins_the_slow_one_in_time_to_be_soft_with_it(bool withRice)
     {
-        var plan = Planned(Dish("chickpea", 180, withRice ? "long_white" : null, withRice ? 250 : 0, SoakChoice.Overnight, Style.Saucy) with { Others = [Other("lentil_brown", 100)] });
+        var plan = Planned(Dish("chickpea", 180, withRice ? "long_white" : null, withRice ? 250 : 0, SoakChoice.Overnight, Style.Saucy) with { OtherPulses = [Other("lentil_brown", 100)] });
         var lentils = plan.Cook.IndexOf("pulse_lentil_brown");
         Assert.InRange(plan.Forecast.Reference.Final[0].Doneness, Doneness.Wanted, 200);
-        var joins = plan.Forecast.Find(Marks.OtherIn)!.Reference;
-        Assert.True(joins > plan.Forecast.Find(Marks.Boils)!.Reference);
-        Assert.True(joins >= plan.Forecast.Find(Marks.Ready)!.Reference);
-        Assert.InRange(plan.MinuteOfDay(Marks.Table), (19 * 60) - 3, (19 * 60) + 3);
+        var joins = plan.Forecast.Find(StepIds.OtherIn)!.Reference;
+        Assert.True(joins > plan.Forecast.Find(StepIds.Boils)!.Reference);
+        Assert.True(joins >= plan.Forecast.Find(StepIds.Ready)!.Reference);
+        Assert.InRange(plan.MinuteOfDay(StepIds.Table), (19 * 60) - 3, (19 * 60) + 3);
         // Neither has collapsed, and two bags of their own pace are still on the table together more often than not by luck.
         Assert.InRange(plan.Forecast.Reference.Final[lentils].Doneness, Doneness.Wanted, Doneness.MostWanted(Pulse("lentil_brown"), true) * 1.05);
         Assert.True(plan.ShareTender > 0.3);
@@ -136,8 +136,8 @@ public class DishShapeTests
     [Fact]
     public void Two_pulses_with_a_lectin_stand_through_the_hard_boil_together()
     {
-        var plan = Planned(Dish("kidney_red", 150, null, 0, SoakChoice.Overnight, Style.Saucy) with { Others = [Other("pinto", 150)] });
-        Assert.Null(plan.Forecast.Find(Marks.OtherIn));
+        var plan = Planned(Dish("kidney_red", 150, null, 0, SoakChoice.Overnight, Style.Saucy) with { OtherPulses = [Other("pinto", 150)] });
+        Assert.Null(plan.Forecast.Find(StepIds.OtherIn));
         Assert.Equal(2, plan.Gates.Count(g => g.Code == "lectin.hard_boil"));
         Assert.Equal(2, plan.Cook.Actions.OfType<CookAction.Soak>().Count());
     }

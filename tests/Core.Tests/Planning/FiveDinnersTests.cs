@@ -10,7 +10,7 @@ public class FiveDinnersTests
 {
     private static void ServedAtSeven(Plan plan)
     {
-        Assert.Equal(19 * 60, plan.MinuteOfDay(Marks.Table), 1.0);
+        Assert.Equal(19 * 60, plan.MinuteOfDay(StepIds.Table), 1.0);
         // The rice is there and nothing is left swimming or scorched.
         Assert.InRange(plan.Forecast.Reference.Final[1].Doneness, 93, 112);
         Assert.True(plan.Forecast.Reference.DrySeconds < 120);
@@ -21,13 +21,13 @@ public class FiveDinnersTests
     {
         var plan = Planned(Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight));
         ServedAtSeven(plan);
-        Assert.Equal(Order.PulseFirst, plan.Order);
+        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
         // 21:30 to 16:10 would be over 18 h in water: drained half an hour after getting up, then chilled.
-        Assert.Equal("2026-11-24 21:30", plan.Clock(Marks.SoakStarts));
-        Assert.Equal("2026-11-25 07:30", plan.Clock(Marks.SoakEnds));
+        Assert.Equal("2026-11-24 21:30", plan.Clock(StepIds.SoakStarts));
+        Assert.Equal("2026-11-25 07:30", plan.Clock(StepIds.SoakEnds));
         Assert.Contains(plan.Cook.Actions, a => a is CookAction.Chill);
         // 36 min and a 10 min rest, a few minutes to boil again: a little after six.
-        Assert.InRange(plan.MinuteOfDay(Marks.Join), (18 * 60) + 1, (18 * 60) + 16);
+        Assert.InRange(plan.MinuteOfDay(StepIds.Join), (18 * 60) + 1, (18 * 60) + 16);
         // 300 g at 2.4 g/g for a bean pot (2.1 to 2.7): about 720 mL.
         Assert.InRange(plan.Join!.NeededMillilitres, 650, 790);
         // Less than a finger (about 2 cm) over the beans: half of it stands between them.
@@ -46,11 +46,11 @@ public class FiveDinnersTests
         var plan = Planned(Dish("adzuki", 200, "sushi_short", 400));
         ServedAtSeven(plan);
         // Beans well on but not tender when the rice joins: 60 to 85 of 100.
-        Assert.Equal(Order.PulseFirst, plan.Order);
+        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
         Assert.InRange(plan.Join!.Doneness, 55, 85);
         // 13 min, 12 min rest, a few to boil: half past six, and the rice soaks half an hour before.
-        Assert.InRange(plan.MinuteOfDay(Marks.Join), (18 * 60) + 24, (18 * 60) + 36);
-        Assert.Equal(plan.MinuteOfDay(Marks.Join) - 30, plan.MinuteOfDay(Marks.RiceSoakStarts), 1.0);
+        Assert.InRange(plan.MinuteOfDay(StepIds.Join), (18 * 60) + 24, (18 * 60) + 36);
+        Assert.Equal(plan.MinuteOfDay(StepIds.Join) - 30, plan.MinuteOfDay(StepIds.RiceSoakStarts), 1.0);
         // 1.3 g/g with its soak: 450 to 650 mL for 400 g.
         Assert.InRange(plan.Join.NeededMillilitres, 450, 650);
     }
@@ -60,9 +60,9 @@ public class FiveDinnersTests
     {
         var plan = Planned(Dish("lentil_french", 200, "long_white", 300));
         ServedAtSeven(plan);
-        Assert.Equal(Order.PulseFirst, plan.Order);
+        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
         // 27 minutes against 26 with the rest: the lentils have only a little lead after the boil.
-        var lead = plan.MinuteOfDay(Marks.Join) - plan.MinuteOfDay(Marks.Boils);
+        var lead = plan.MinuteOfDay(StepIds.Join) - plan.MinuteOfDay(StepIds.Boils);
         Assert.InRange(lead, 2, 16);
         Assert.Null(plan.Waits);
         // Under 40 of softening alone; 18 parts of doneness are being wet through, here about 0.8: 0.82 * 40 + 18 * 0.8 = 47.
@@ -75,8 +75,8 @@ public class FiveDinnersTests
         var plan = Planned(Dish("lentil_red_split", 150, "brown_long", 300));
         ServedAtSeven(plan);
         // 12 minutes against 52: the rice starts and the lentils join.
-        Assert.Equal(Order.RiceFirst, plan.Order);
-        Assert.InRange((19 * 60) - plan.MinuteOfDay(Marks.Join), 18, 28);
+        Assert.Equal(JoinOrder.RiceFirst, plan.Order);
+        Assert.InRange((19 * 60) - plan.MinuteOfDay(StepIds.Join), 18, 28);
         // They drink 1.6 g/g, 240 g, and would lie dry without about that much boiling water.
         Assert.InRange(plan.Join!.AddedMillilitres.Reference, 200, 320);
     }
@@ -86,10 +86,10 @@ public class FiveDinnersTests
     {
         var plan = Planned(Dish("mung_whole", 250, "jasmine", 300, style: Style.Moist));
         ServedAtSeven(plan);
-        Assert.Equal(Order.PulseFirst, plan.Order);
+        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
         // 45 minutes against 23 with the rest: the rice joins half-way or later, while the mung is still whole.
         Assert.InRange(plan.Join!.Doneness, 35, 90);
-        var lead = plan.MinuteOfDay(Marks.Join) - plan.MinuteOfDay(Marks.Boils);
+        var lead = plan.MinuteOfDay(StepIds.Join) - plan.MinuteOfDay(StepIds.Boils);
         Assert.InRange(lead, 20, 55);
         // Jasmine 1.6 g/g and 1.9 g/g of mung, part of it drunk already, and a moist finish.
         Assert.InRange(plan.Join.NeededMillilitres, 550, 950);

@@ -29,7 +29,7 @@ public class PlannerLaws
                 switch (Plans.Plan(dish, 20))
                 {
                     case PlanAnswer.Planned { Plan: var plan }:
-                        var table = plan.Forecast.Find(Marks.Table)!.Reference;
+                        var table = plan.Forecast.Find(StepIds.Table)!.Reference;
                         var off = table > dish.ServeAt ? table - dish.ServeAt : dish.ServeAt - table;
                         return planned.By(off <= Duration.FromMinutes(1.5) && !plan.Gates.Any(g => g.Blocks) && CookRules.Check(plan.Cook) is null)
                             ? true
@@ -51,15 +51,15 @@ public class PlannerLaws
         AnyDish.Sample(
             dish =>
             {
-                if (Plans.Plan(dish, 10) is not PlanAnswer.Planned { Plan: { Order: Order.PulseFirst } plan }
+                if (Plans.Plan(dish, 10) is not PlanAnswer.Planned { Plan: { Order: JoinOrder.PulseFirst } plan }
                     || Plans.Plan(dish with { RiceRateFactor = 0.5 }, 10) is not PlanAnswer.Planned { Plan: { Join: not null } slower })
                 {
                     return joins.Passed();
                 }
 
                 // Slower rice goes in earlier, counted back from the same table; or it now starts and the pulse joins it.
-                return joins.By(slower.Order != Order.PulseFirst
-                    || slower.Forecast.Find(Marks.Join)!.Reference < plan.Forecast.Find(Marks.Join)!.Reference - Duration.FromMinutes(4));
+                return joins.By(slower.Order != JoinOrder.PulseFirst
+                    || slower.Forecast.Find(StepIds.Join)!.Reference < plan.Forecast.Find(StepIds.Join)!.Reference - Duration.FromMinutes(4));
             },
             iter: 40);
         joins.AtLeast(15);
@@ -72,7 +72,7 @@ public class PlannerLaws
         var again = Model.Run(plan.Cook, PotTraits.Reference(plan.Cook));
         Assert.Equal(plan.Forecast.Reference.EndSeconds, again.EndSeconds);
         Assert.Equal(plan.Forecast.Reference.Final.Select(s => s.Doneness), again.Final.Select(s => s.Doneness));
-        var join = again.At(plan.Forecast.Find(Marks.Measure)!.Action);
+        var join = again.At(plan.Forecast.Find(StepIds.SetLiquor)!.Action);
         Assert.Equal(plan.Join!.Doneness, join.Doneness[0]);
         Assert.Equal(plan.Join.LiquorNeeded.Grams, join.LiquorAfter, 6);
     }
@@ -83,7 +83,7 @@ public class PlannerLaws
         var dish = Dish("black", 250, "long_white", 250, SoakChoice.Overnight);
         var (one, two) = (Planned(dish), Planned(dish));
         Assert.Equal(one.ShareTender, two.ShareTender);
-        Assert.Equal(one.Forecast.Milestones.Select(m => m.Late), two.Forecast.Milestones.Select(m => m.Late));
+        Assert.Equal(one.Forecast.Moments.Select(m => m.Late), two.Forecast.Moments.Select(m => m.Late));
     }
 
     [Fact]
@@ -91,7 +91,7 @@ public class PlannerLaws
     {
         static double Width(Plan plan)
         {
-            var hour = plan.Forecast.Find(Marks.Light)!.Reference + Duration.FromMinutes(75);
+            var hour = plan.Forecast.Find(StepIds.Light)!.Reference + Duration.FromMinutes(75);
             var then = plan.Forecast.Points.Last(p => p.At <= hour).Doneness[0];
             return then.High - then.Low;
         }
@@ -100,7 +100,7 @@ public class PlannerLaws
         var known = Planned(Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight, spread: 0.06));
         Assert.True(Width(unknown) > 2 * Width(known));
         // And a known bag may be lit later: less waiting is planned in.
-        Assert.True(known.MinuteOfDay(Marks.Light) > unknown.MinuteOfDay(Marks.Light) + 15);
+        Assert.True(known.MinuteOfDay(StepIds.Light) > unknown.MinuteOfDay(StepIds.Light) + 15);
     }
 
     [Theory]
@@ -117,11 +117,11 @@ public class PlannerLaws
     public void A_pulse_alone_is_tender_and_waits_for_the_table()
     {
         var plan = Planned(Dish("borlotti", 400, soak: SoakChoice.Overnight, style: Style.Saucy));
-        Assert.Equal(Order.PulseAlone, plan.Order);
+        Assert.Equal(JoinOrder.PulseAlone, plan.Order);
         Assert.Null(plan.Join);
         Assert.True(plan.Forecast.Reference.Final[0].Doneness >= 100);
         // 0.8 g/g of free liquor: 320 g.
         Assert.Equal(320, plan.Forecast.Reference.FinalLiquor, 30.0);
-        Assert.True(plan.MinuteOfDay(Marks.Ready) < 19 * 60);
+        Assert.True(plan.MinuteOfDay(StepIds.Ready) < 19 * 60);
     }
 }

@@ -25,7 +25,7 @@ public sealed class PressurePlanTests
                 }
 
                 var run = plan.Forecast.Reference;
-                var (opened, ready) = (run.At(WaySolver.IndexOf(plan.Cook, Marks.Opened)), run.At(WaySolver.IndexOf(plan.Cook, Marks.Ready)));
+                var (opened, ready) = (run.At(WaySolver.IndexOf(plan.Cook, StepIds.Opened)), run.At(WaySolver.IndexOf(plan.Cook, StepIds.Ready)));
                 // Water is rounded to ten grams after the hold is found.
                 Assert.True(opened.Doneness[0] >= Doneness.Tender - 1.5, $"{pulse} {kind} {width} {grams} {soaked}: {opened.Doneness[0]}");
                 Assert.InRange(ready.Seconds - opened.Seconds, 0, 11 * 60);

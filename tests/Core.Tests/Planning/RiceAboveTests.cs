@@ -25,19 +25,19 @@ public sealed class RiceAboveTests
     {
         var plan = Planned(Above("toor_split", 200, "long_white", 250));
         Assert.Null(CookRules.Check(plan.Cook));
-        var off = plan.Cook.Actions.Single(a => a.Mark == Marks.HoldOver);
-        Assert.Equal(PotEvent.Whistle, off.When.After);
-        Assert.InRange(off.When.Count, 1, 6);
+        var off = plan.Cook.Actions.Single(a => a.StepId == StepIds.HoldOver);
+        Assert.Equal(PotEvent.Whistle, off.Trigger.After);
+        Assert.InRange(off.Trigger.Count, 1, 6);
         var run = plan.Forecast.Reference;
         Assert.True(run.Final[0].Doneness >= Doneness.Wanted);
         Assert.InRange(run.Final[1].Doneness, RiceAbove.LeastDone, RiceAbove.MostDone);
         // Its water is drunk but for a film, and is about what the rice absorbs.
         Assert.InRange(run.Vessels[plan.Cook.Kitchen.IndexOf(RiceBowl.OutId)].LiquorGrams, 0, 25);
-        var water = plan.Cook.Actions.Single(a => a.Mark == Marks.RiceBowl);
+        var water = plan.Cook.Actions.Single(a => a.StepId == StepIds.RiceBowl);
         Assert.InRange(((CookAction.AddWater)water).Water.Grams / 250, 1.0, 1.8);
         // Filled before the lid is locked, out before the table.
-        Assert.True(run.At(plan.Cook.Actions.ToList().IndexOf(water)).Seconds <= run.At(WaySolver.IndexOf(plan.Cook, Marks.Lock)).Seconds);
-        Assert.True(plan.Forecast.Find(Marks.RiceOut)!.Reference <= plan.Forecast.Find(Marks.Table)!.Reference);
+        Assert.True(run.At(plan.Cook.Actions.ToList().IndexOf(water)).Seconds <= run.At(WaySolver.IndexOf(plan.Cook, StepIds.Lock)).Seconds);
+        Assert.True(plan.Forecast.Find(StepIds.RiceOut)!.Reference <= plan.Forecast.Find(StepIds.Table)!.Reference);
     }
 
     [Theory]
@@ -69,7 +69,7 @@ public sealed class RiceAboveTests
     {
         var plan = Planned(Above("borlotti", 250, "long_white", 200, SoakChoice.Overnight));
         var run = plan.Forecast.Reference;
-        Assert.True(run.At(WaySolver.IndexOf(plan.Cook, Marks.RiceBowl)).Seconds >= run.At(WaySolver.IndexOf(plan.Cook, Marks.HardBoilOver)).Seconds);
+        Assert.True(run.At(WaySolver.IndexOf(plan.Cook, StepIds.RiceBowl)).Seconds >= run.At(WaySolver.IndexOf(plan.Cook, StepIds.HardBoilOver)).Seconds);
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
     }
 

@@ -38,7 +38,7 @@ public class SearchTests
                 }
 
                 var opened = ((PlanAnswer.Planned)Plans.Plan(dish, 128)).Plan;
-                var moments = rough.Forecast.Milestones.Zip(opened.Forecast.Milestones);
+                var moments = rough.Forecast.Moments.Zip(opened.Forecast.Moments);
                 return compared.By(rough.Cook.Actions.SequenceEqual(opened.Cook.Actions)
                     && moments.All(m => m.First.Reference == m.Second.Reference)
                     && Math.Abs(rough.ShareTender - opened.ShareTender) <= 0.06
@@ -110,7 +110,7 @@ public class SearchTests
         // Looks by the reference pot's clock: one that just misses its state would be ten minutes later.
         var cook = solved.Cook with
         {
-            Actions = [.. solved.Cook.Actions.Select((a, i) => a.When.Look is null ? a : a with { When = When.At(solved.Cook.Starts + Duration.FromSeconds(solved.Run.At(i).Seconds)) })],
+            Actions = [.. solved.Cook.Actions.Select((a, i) => a.Trigger.Look is null ? a : a with { Trigger = Trigger.At(solved.Cook.Starts + Duration.FromSeconds(solved.Run.At(i).Seconds)) })],
         };
         var (a, b) = (Model.Run(cook, PotTraits.Reference(cook), one), Model.Run(cook, PotTraits.Reference(cook), other));
         return a.StalledAt is null && b.StalledAt is null
@@ -123,7 +123,7 @@ public class SearchTests
     {
         var forecast = new Forecaster(Model);
         var cook = Kitchens.Planned(Dish("lentil_red_split", 200, "basmati_unsoaked", 200)).Cook;
-        cook = cook with { Actions = [.. cook.Actions.Select(a => a with { When = a.When with { Look = null } })] };
+        cook = cook with { Actions = [.. cook.Actions.Select(a => a with { Trigger = a.Trigger with { Look = null } })] };
         var run = forecast.Run(cook, meltingIsWelcome: true, 64, picture: false);
         Assert.Equal(run.ShareTender, forecast.BlindShare(cook, run, meltingIsWelcome: true, 64));
     }

@@ -12,8 +12,8 @@ public class SoakPlacementTests
 {
     private static (Instant Start, Instant End, bool Chilled) Soak(Plan plan)
     {
-        var start = plan.Forecast.Find(Marks.SoakStarts)!.Reference;
-        var end = plan.Forecast.Find(Marks.SoakEnds)!.Reference;
+        var start = plan.Forecast.Find(StepIds.SoakStarts)!.Reference;
+        var end = plan.Forecast.Find(StepIds.SoakEnds)!.Reference;
         return (start, end, plan.Cook.Actions.OfType<CookAction.Chill>().Any());
     }
 
@@ -24,9 +24,9 @@ public class SoakPlacementTests
         var plan = Planned(Dish(
             "chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight, serve: new(2026, 3, 29, 19, 0), now: new(2026, 3, 28, 18, 0)));
         var usual = Planned(Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight));
-        Assert.Equal("2026-03-28 21:30", plan.Clock(Marks.SoakStarts));
-        Assert.Equal("2026-03-29 07:30", plan.Clock(Marks.SoakEnds));
-        Assert.Equal("2026-03-29 19:00", plan.Clock(Marks.Table)[..16]);
+        Assert.Equal("2026-03-28 21:30", plan.Clock(StepIds.SoakStarts));
+        Assert.Equal("2026-03-29 07:30", plan.Clock(StepIds.SoakEnds));
+        Assert.Equal("2026-03-29 19:00", plan.Clock(StepIds.Table)[..16]);
         Assert.Equal(Duration.FromHours(9), Soak(plan).End - Soak(plan).Start);
         Assert.Equal(Duration.FromHours(10), Soak(usual).End - Soak(usual).Start);
     }
@@ -69,6 +69,6 @@ public class SoakPlacementTests
     public void A_soak_remembered_in_the_morning_starts_at_once()
     {
         var plan = Planned(Dish("adzuki", 200, "sushi_short", 300, SoakChoice.Overnight, now: new(2026, 11, 25, 8, 0)));
-        Assert.Equal("2026-11-25 08:00", plan.Clock(Marks.SoakStarts));
+        Assert.Equal("2026-11-25 08:00", plan.Clock(StepIds.SoakStarts));
     }
 }

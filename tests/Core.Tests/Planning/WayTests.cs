@@ -49,14 +49,14 @@ public class WayTests
         var dish = Kidneys(cautious) with { Method = Method.Pressure, Cooker = Cooker(CookerKind.Electric), Soak = SoakChoice.Quick };
         var later = dish with { ServeAt = dish.ServeAt + Duration.FromHours(2) };
         var plan = Planned(later);
-        var reference = later.Household.InstantOf(new LocalDateTime(2026, 11, 25, 17, 5)) + (plan.Forecast.Find(Marks.Ready)!.Reference - plan.Forecast.Find(Marks.Light)!.Reference);
+        var reference = later.Household.InstantOf(new LocalDateTime(2026, 11, 25, 17, 5)) + (plan.Forecast.Find(StepIds.Ready)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference);
         var ready = later.Household.LocalOf(reference).TimeOfDay;
         Assert.InRange(ready, new LocalTime(fromHour, fromMinute), new LocalTime(toHour, toMinute));
 
         // Soaked to about a quarter past six; drained; boiled hard; 6 to 10 minutes held, natural release.
-        var soaked = (plan.Forecast.Find(Marks.SoakEnds)!.Reference - plan.Forecast.Find(Marks.Light)!.Reference).TotalMinutes;
+        var soaked = (plan.Forecast.Find(StepIds.SoakEnds)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference).TotalMinutes;
         Assert.InRange(soaked, 66, 80);
-        var hold = plan.Cook.Actions.Single(a => a.Mark == Marks.HoldOver).When.Delay!.Value.TotalMinutes;
+        var hold = plan.Cook.Actions.Single(a => a.StepId == StepIds.HoldOver).Trigger.Delay!.Value.TotalMinutes;
         Assert.InRange(hold, cautious ? 1 : 6, 10);
         Assert.Contains(plan.Cook.Actions, a => a is CookAction.Release { Kind: ReleaseKind.Natural });
         Assert.Equal("lectin.hard_boil", Assert.Single(plan.Gates).Code);
@@ -67,7 +67,7 @@ public class WayTests
     public void Cooked_pulses_come_from_a_tin_the_fridge_or_thawed_from_the_freezer()
     {
         Plan From(CookedFrom from) => Planned(Dish("chickpea", 240, style: Style.Saucy) with { Method = Method.Cooked, CookedFrom = from });
-        double ToTheBoil(Plan plan) => (plan.Forecast.Find(Marks.Boils)!.Reference - plan.Forecast.Find(Marks.Light)!.Reference).TotalMinutes;
+        double ToTheBoil(Plan plan) => (plan.Forecast.Find(StepIds.Boils)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference).TotalMinutes;
         double Brought(Plan plan) => plan.Amounts.Sheet!.Sources.Single(s => s.What == Way.PulseId).Grams;
         var (tin, fridge, freezer) = (From(CookedFrom.Tin), From(CookedFrom.Fridge), From(CookedFrom.Freezer));
         Assert.True(ToTheBoil(fridge) > ToTheBoil(tin) + 0.15);
@@ -109,16 +109,16 @@ public class WayTests
     public void Red_lentils_join_brown_long_rice_twenty_odd_minutes_before_the_end_with_boiling_water()
     {
         var plan = Planned(Dish("lentil_red_split", 150, "brown_long", 300));
-        Assert.Equal(Order.RiceFirst, plan.Order);
-        var before = (19 * 60) - plan.MinuteOfDay(Marks.Join);
+        Assert.Equal(JoinOrder.RiceFirst, plan.Order);
+        var before = (19 * 60) - plan.MinuteOfDay(StepIds.Join);
         Assert.InRange(before, 18, 27);
         Assert.InRange(plan.Join!.AddedMillilitres.Reference, 190, 320);
         // Without that water they lie dry.
-        var dry = plan.Cook with { Actions = [.. plan.Cook.Actions.Where(a => a is not CookAction.Measure)] };
+        var dry = plan.Cook with { Actions = [.. plan.Cook.Actions.Where(a => a is not CookAction.SetLiquor)] };
         Assert.True(Model.Run(dry, PotTraits.Reference(dry)).Final.Min(s => s.Doneness) < 85);
         // Melted into a sauce they go in about ten minutes earlier.
         var melted = Planned(Dish("lentil_red_split", 150, "brown_long", 300, style: Style.Saucy));
-        Assert.InRange((19 * 60) - melted.MinuteOfDay(Marks.Join) - before, 4, 16);
+        Assert.InRange((19 * 60) - melted.MinuteOfDay(StepIds.Join) - before, 4, 16);
     }
 
     [Fact]
@@ -127,16 +127,16 @@ public class WayTests
         var home = Home(altitude: 1500) with { HardnessMilligramsPerLitre = 350 };
         var open = Planned(InFullKitchen(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy, home: home)));
         // 10^(5/22.8) for the altitude, 1.5 for the water: about two and a half hours, with a wide range.
-        var minutes = (open.Forecast.Find(Marks.Ready)!.Reference - open.Forecast.Find(Marks.Boils)!.Reference).TotalMinutes;
+        var minutes = (open.Forecast.Find(StepIds.Ready)!.Reference - open.Forecast.Find(StepIds.Boils)!.Reference).TotalMinutes;
         Assert.InRange(minutes, 110, 200);
-        Assert.True((open.Forecast.Find(Marks.Ready)!.Late - open.Forecast.Find(Marks.Ready)!.Early).TotalMinutes > 50);
+        Assert.True((open.Forecast.Find(StepIds.Ready)!.Late - open.Forecast.Find(StepIds.Ready)!.Early).TotalMinutes > 50);
         // The gate: 30 minutes above 1000 m, at the local boil of 95 °C.
         var gate = Assert.Single(open.Gates);
         Assert.Equal(("lectin.hard_boil", 30.0), (gate.Code, gate.Minutes));
         Assert.Equal(95, BoilingPoint.At(1500).Celsius, 0.2);
         // Under pressure 10 to 16 minutes instead of 6 to 10; the hard boil before it has done some of that.
         double Hold(Household at) => Planned(InFullKitchen(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy, home: at)) with { Method = Method.Pressure, Cooker = Cooker(CookerKind.Electric) })
-            .Cook.Actions.Single(a => a.Mark == Marks.HoldOver).When.Delay!.Value.TotalMinutes;
+            .Cook.Actions.Single(a => a.StepId == StepIds.HoldOver).Trigger.Delay!.Value.TotalMinutes;
         Assert.InRange(Hold(home) / Math.Max(1, Hold(Home())), 1.2, 3.5);
         Assert.InRange(Hold(home), 8, 18);
     }
@@ -147,7 +147,7 @@ public class WayTests
         var dish = InFullKitchen(Dish("navy", 300, soak: SoakChoice.Overnight, style: Style.Saucy)) with { Method = Method.SlowCooker, Cooker = Cooker(CookerKind.Slow) };
         var plan = Planned(dish);
         Assert.Equal("lectin.hard_boil", Assert.Single(plan.Gates).Code);
-        var hours = (plan.Forecast.Find(Marks.Ready)!.Reference - plan.Forecast.Find(Marks.SlowStarts)!.Reference).TotalHours;
+        var hours = (plan.Forecast.Find(StepIds.Ready)!.Reference - plan.Forecast.Find(StepIds.SlowStarts)!.Reference).TotalHours;
         Assert.InRange(hours, 3, 6.5);
         Assert.True(plan.Forecast.Reference.Final[0].Doneness >= 99);
     }

@@ -17,8 +17,8 @@ public class GateTests
         Cooker(CookerKind.Spring, litres),
         [Pulse(pulse, grams)],
         [
-            Add("p"), Water(water), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(20))),
-            new CookAction.Release(When.Next, release), Serve(release == ReleaseKind.Natural ? When.Once(PotEvent.PinDown) : When.Next),
+            Add("p"), Water(water), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(20))),
+            new CookAction.Release(Trigger.Next, release), Serve(release == ReleaseKind.Natural ? Trigger.Once(PotEvent.PinDown) : Trigger.Next),
         ]);
 
     private static IEnumerable<string> Blocks(Cook cook, GateHouse? house = null, PotRun? run = null) =>
@@ -46,7 +46,7 @@ public class GateTests
     public void Water_that_was_poured_away_does_not_count_as_liquid()
     {
         var cook = Pressure(6, 100, 900);
-        cook = cook with { Actions = [.. cook.Actions.Take(2), new CookAction.Drain(When.Next, null), .. cook.Actions.Skip(2)] };
+        cook = cook with { Actions = [.. cook.Actions.Take(2), new CookAction.Drain(Trigger.Next, null), .. cook.Actions.Skip(2)] };
         Assert.Contains(PressureGate.TooDry, Blocks(cook));
     }
 
@@ -93,7 +93,7 @@ public class GateTests
             Kitchens.Pot(),
             [Pulse("chickpea", 250)],
             [
-                new CookAction.Soak(When.Next, "p", Mass.FromGrams(1000), Temperature.FromCelsius(20)), new CookAction.Chill(When.Next, "p", Temperature.FromCelsius(5)),
+                new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(1000), Temperature.FromCelsius(20)), new CookAction.Chill(Trigger.Next, "p", Temperature.FromCelsius(5)),
                 new CookAction.Drain(After(hours * 60), "p"), Add("p"), Water(900), Heat(Flame.Full), UntilTender(),
             ]);
         Assert.Empty(Blocks(Chilled(23)));
@@ -146,7 +146,7 @@ public class GateTests
         var cook = Cook(
             Kitchens.Pot(),
             [Rice("long_white", 200)],
-            [Add("r"), Water(400), Heat(Flame.Full), Heat(heatOff ? Flame.Off : Flame.Gentle, Boils(10)), new CookAction.Cover(When.Next, Core.Cooking.Lid.Sealed) { With = with }, Serve(After(10))]);
+            [Add("r"), Water(400), Heat(Flame.Full), Heat(heatOff ? Flame.Off : Flame.Gentle, Boils(10)), new CookAction.Cover(Trigger.Next, Core.Cooking.Lid.Sealed) { With = with }, Serve(After(10))]);
         Assert.Equal(code, Blocks(cook).SingleOrDefault());
     }
 

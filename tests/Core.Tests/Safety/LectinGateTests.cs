@@ -18,9 +18,9 @@ public class LectinGateTests
     {
         var cook = Simmer(Pulse(id), soakHours, altitude);
         var actions = cook.Actions.ToList();
-        var boil = actions.FindIndex(a => a.Mark == Marks.Boils);
-        actions[boil] = new CookAction.Heat(When.Once(PotEvent.Boils), Flame.Rolling);
-        actions.Insert(boil + 1, new CookAction.Heat(When.Later(Duration.FromMinutes(hardMinutes)), Flame.Off));
+        var boil = actions.FindIndex(a => a.StepId == StepIds.Boils);
+        actions[boil] = new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling);
+        actions.Insert(boil + 1, new CookAction.Heat(Trigger.Later(Duration.FromMinutes(hardMinutes)), Flame.Off));
         return cook with { Actions = actions };
     }
 
@@ -59,7 +59,7 @@ public class LectinGateTests
     {
         var cook = Simmer(Pulse("kidney_red"));
         var actions = cook.Actions.ToList();
-        actions[^1] = new CookAction.Serve(new When(Look: new Look("p", 92, Duration.FromMinutes(5))));
+        actions[^1] = new CookAction.Serve(new Trigger(Look: new Look("p", 92, Duration.FromMinutes(5))));
         Assert.True(Judge(cook with { Actions = actions }).Blocks);
     }
 
@@ -107,9 +107,9 @@ public class LectinGateTests
         IReadOnlyList<Observation> boil = [new Observation.Seen(Boiled, PotEvent.Boils)];
         GateFinding? Down(Cook cook, Flame flame)
         {
-            var at = cook.Actions.ToList().FindIndex(a => a.When.Delay is not null && a is CookAction.Heat);
+            var at = cook.Actions.ToList().FindIndex(a => a.Trigger.Delay is not null && a is CookAction.Heat);
             var actions = cook.Actions.ToList();
-            actions[at] = new CookAction.Heat(actions[at].When, flame) { Mark = Marks.HardBoilOver };
+            actions[at] = new CookAction.Heat(actions[at].Trigger, flame) { StepId = StepIds.HardBoilOver };
             return Gates.Before(cook with { Actions = actions }, at, boil, Boiled + Duration.FromMinutes(4), GateHouse.Unknown);
         }
 

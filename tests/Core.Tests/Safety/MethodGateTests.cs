@@ -24,7 +24,7 @@ public class MethodGateTests
     [Fact]
     public void Merely_soaked_beans_never_go_into_a_slow_cooker()
     {
-        var finding = Judge(Cooker(CookerKind.Slow), [.. Soak(12, 300), Add("p"), Water(1500, 100), Heat(Flame.High), new CookAction.Serve(new When(Look: new Look("p", 100, Duration.FromMinutes(30))))]);
+        var finding = Judge(Cooker(CookerKind.Slow), [.. Soak(12, 300), Add("p"), Water(1500, 100), Heat(Flame.High), new CookAction.Serve(new Trigger(Look: new Look("p", 100, Duration.FromMinutes(30))))]);
         Assert.Equal(("lectin.not_boiled", true), (finding.Code, finding.Blocks));
     }
 
@@ -32,7 +32,7 @@ public class MethodGateTests
     public void A_look_that_finds_them_soft_in_a_slow_cooker_clears_nothing()
     {
         // A texture can never clear a gate: the look comes before the heat is changed, and it still blocks.
-        var finding = Judge(Cooker(CookerKind.Slow), [Add("p"), Water(1500, 100), Heat(Flame.Low), Heat(Flame.Off, new When(Look: new Look("p", 150, Duration.FromMinutes(30)))), Serve()]);
+        var finding = Judge(Cooker(CookerKind.Slow), [Add("p"), Water(1500, 100), Heat(Flame.Low), Heat(Flame.Off, new Trigger(Look: new Look("p", 150, Duration.FromMinutes(30)))), Serve()]);
         Assert.True(finding.Blocks);
     }
 
@@ -57,16 +57,16 @@ public class MethodGateTests
     {
         CookAction[] pressure =
         [
-            Add("p"), Water(1000), new CookAction.Pressurise(When.Next), Heat(Flame.Full), Heat(Flame.Off, When.Once(PotEvent.PressureUp, Duration.FromMinutes(33))), new CookAction.Release(When.Next, ReleaseKind.Natural),
+            Add("p"), Water(1000), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(33))), new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
         ];
-        Assert.Equal("lectin.keep_boiling", Judge(Cooker(CookerKind.Electric), [.. pressure, Heat(Flame.Lively, When.Once(PotEvent.PinDown)), Heat(Flame.Off, new When(Look: new Look("p", 100, Duration.FromMinutes(5)))), Serve()]).Code);
-        Assert.True(Judge(Cooker(CookerKind.Electric), [.. pressure, Serve(When.Once(PotEvent.PinDown))]).Blocks);
+        Assert.Equal("lectin.keep_boiling", Judge(Cooker(CookerKind.Electric), [.. pressure, Heat(Flame.Lively, Trigger.Once(PotEvent.PinDown)), Heat(Flame.Off, new Trigger(Look: new Look("p", 100, Duration.FromMinutes(5)))), Serve()]).Code);
+        Assert.True(Judge(Cooker(CookerKind.Electric), [.. pressure, Serve(Trigger.Once(PotEvent.PinDown))]).Blocks);
     }
 
     [Fact]
     public void The_soak_water_is_never_kept()
     {
-        var finding = Judge(Kitchens.Pot(), [new CookAction.Soak(When.Next, "p", Mass.FromGrams(900), Temperature.FromCelsius(20)), new CookAction.Add(When.Later(Duration.FromHours(10)), "p"), Water(300), Heat(Flame.Full), .. HardBoil(), Serve()]);
+        var finding = Judge(Kitchens.Pot(), [new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(900), Temperature.FromCelsius(20)), new CookAction.Add(Trigger.Later(Duration.FromHours(10)), "p"), Water(300), Heat(Flame.Full), .. HardBoil(), Serve()]);
         Assert.Equal(("lectin.soak_water_kept", true), (finding.Code, finding.Blocks));
     }
 

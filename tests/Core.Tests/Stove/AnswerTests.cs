@@ -17,16 +17,16 @@ public sealed class AnswerTests
     private static readonly Vessel Drum = new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Electric, 6000) };
     private static readonly Plan Chickpeas = Kitchens.Planned(Kitchens.Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight) with { OtherVessels = [Kitchens.Pot(), Kitchens.Pot(24, 5), Drum], BurnerCount = 2 });
     private static readonly Plan Soup = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Overnight, style: Style.Soup, pot: Kitchens.Pot(28, 8)) with { OtherVessels = [Kitchens.Pot(28, 8), Drum] });
-    private static readonly Late Lateness = new(Kitchens.Model, Eye);
+    private static readonly LateOptions Lateness = new(Kitchens.Model, Eye);
     private static readonly Rescue Help = new(Kitchens.Model, Eye);
 
     private static double Final(Answer answer, string id) => answer.After.Forecast.Reference.Final[answer.After.Cook.IndexOf(id)].Doneness;
 
     /// <summary>Half chalky when the rice was due.</summary>
-    private static Standing SlowBag(Plan plan)
+    private static EveningForecast SlowBag(Plan plan)
     {
-        var due = At(plan, plan.Dish.Rice is null ? Marks.Reheat : Marks.Join);
-        List<Entry> told = [.. AsPlanned(plan, At(plan, Marks.Ready) - Min(0.1)), Saw(new Observation.FeltAs(due - Min(20), "pulse", FeltState.ChalkyMiddle)), Saw(new Observation.FeltAs(due, "pulse", FeltState.ChalkyMiddle))];
+        var due = At(plan, plan.Dish.Rice is null ? StepIds.Reheat : StepIds.Join);
+        List<Entry> told = [.. AsPlanned(plan, At(plan, StepIds.Ready) - Min(0.1)), Saw(new Observation.FeltAs(due - Min(20), "pulse", FeltState.ChalkyMiddle)), Saw(new Observation.FeltAs(due, "pulse", FeltState.ChalkyMiddle))];
         return Eye.Look(Begin(plan, told), due, plan.Dish.MeltingIsWelcome);
     }
 
@@ -34,7 +34,7 @@ public sealed class AnswerTests
     public void A_slow_bag_is_offered_what_is_quicker_with_its_gain_and_eating_later_last()
     {
         var now = SlowBag(Soup);
-        Assert.True(now.Table!.At > At(Soup, Marks.Table) + Min(10));
+        Assert.True(now.Table!.At > At(Soup, StepIds.Table) + Min(10));
         var answers = Lateness.For(now, Soup.Dish);
         Assert.Equal("later", answers[^1].Code);
         Assert.Contains(answers, a => a.Code == "pressure");
@@ -61,19 +61,19 @@ public sealed class AnswerTests
     [Fact]
     public void Hard_and_dry_gets_boiling_water_and_minutes_that_make_it_tender()
     {
-        var now = At(Chickpeas, Marks.HeatOff) - Min(3);
+        var now = At(Chickpeas, StepIds.HeatOff) - Min(3);
         var answer = Help.For(Begin(Chickpeas, AsPlanned(Chickpeas, now)), now, Trouble.HardDry, Chickpeas.Dish)[0];
         Assert.InRange(answer.Amount!.Value.Grams, 40, 800);
         Assert.Equal(100, answer.Temperature!.Value.Celsius);
         Assert.InRange(answer.For!.Value.TotalMinutes, 4, 60);
         Assert.True(Final(answer, "rice") >= 93, $"{Final(answer, "rice")}");
-        Assert.True(answer.After.Table!.At > At(Chickpeas, Marks.Table) - Min(5));
+        Assert.True(answer.After.Table!.At > At(Chickpeas, StepIds.Table) - Min(5));
     }
 
     [Fact]
     public void Hard_and_wet_gets_no_water_and_soft_and_wet_gets_rid_of_it()
     {
-        var now = At(Chickpeas, Marks.Seal) + Min(8);
+        var now = At(Chickpeas, StepIds.Seal) + Min(8);
         var evening = Begin(Chickpeas, AsPlanned(Chickpeas, now));
         var hard = Help.For(evening, now, Trouble.HardWet, Chickpeas.Dish)[0];
         Assert.Null(hard.Amount);
@@ -86,7 +86,7 @@ public sealed class AnswerTests
     [Fact]
     public void Too_salty_tells_how_much_plain_food_or_fresh_water_brings_it_back()
     {
-        var now = At(Soup, Marks.Table) - Min(2);
+        var now = At(Soup, StepIds.Table) - Min(2);
         var answers = Help.For(Begin(Soup, AsPlanned(Soup, now)), now, Trouble.TooSalty, Soup.Dish, percent: 1.8);
         var sheet = SaltSheet.Of(Soup.Cook, Soup.Forecast.Reference, 0.9);
         Assert.InRange(answers.First(a => a.Code == "more_plain").Amount!.Value.Grams, sheet.EdibleGrams * 0.98, sheet.EdibleGrams * 1.02);
@@ -97,7 +97,7 @@ public sealed class AnswerTests
     [Fact]
     public void A_flame_that_was_out_costs_time_and_stands_in_the_record_from_when_it_went_out()
     {
-        var now = At(Soup, Marks.HardBoilOver) + Min(17);
+        var now = At(Soup, StepIds.HardBoilOver) + Min(17);
         var told = AsPlanned(Soup, now);
         var evening = Begin(Soup, told);
         var before = Eye.Look(evening, now, true);
@@ -112,21 +112,21 @@ public sealed class AnswerTests
     [Fact]
     public void Called_away_means_no_flame_until_one_is_back()
     {
-        var now = At(Soup, Marks.HardBoilOver) + Min(20);
+        var now = At(Soup, StepIds.HardBoilOver) + Min(20);
         var answer = Help.For(Begin(Soup, AsPlanned(Soup, now)), now, Trouble.CalledAway, Soup.Dish, 25).Single();
         // It is out as soon as that is chosen, and on again when somebody is back.
         Assert.Contains(answer.Before, e => e is Entry.Extra { Action: CookAction.Heat { Flame: Flame.Off } } && e.At == now);
-        Assert.Equal(now + Min(25), answer.Course!.Actions.OfType<CookAction.Heat>().First().When.NotBefore);
+        Assert.Equal(now + Min(25), answer.Course!.Actions.OfType<CookAction.Heat>().First().Trigger.NotBefore);
         Assert.NotNull(answer.After.Table);
     }
 
     [Fact]
     public void Scorched_goes_into_a_clean_pot_without_what_sticks()
     {
-        var now = At(Chickpeas, Marks.Boils) + Min(25);
+        var now = At(Chickpeas, StepIds.Boils) + Min(25);
         var answer = Help.For(Begin(Chickpeas, AsPlanned(Chickpeas, now)), now, Trouble.Scorched, Chickpeas.Dish)[0];
         Assert.Equal("other_pot", answer.Code);
-        Assert.Equal(Kitchens.Pot(24, 5).Id, answer.Course!.Others.Single().Vessel.Id);
+        Assert.Equal(Kitchens.Pot(24, 5).Id, answer.Course!.Vessels.Single().Vessel.Id);
         Assert.True(Final(answer, "rice") is >= 90 and <= 135);
     }
 
@@ -135,7 +135,7 @@ public sealed class AnswerTests
         (trouble, share, rice, minutes) =>
         {
             var plan = rice ? Chickpeas : Soup;
-            var (lit, table) = (At(plan, Marks.Light), At(plan, Marks.Table));
+            var (lit, table) = (At(plan, StepIds.Light), At(plan, StepIds.Table));
             var now = lit + ((table - lit) * share);
             var evening = Begin(plan, AsPlanned(plan, now));
             foreach (var answer in Help.For(evening, now, trouble, plan.Dish, minutes))
@@ -146,7 +146,7 @@ public sealed class AnswerTests
                 Assert.True(!rice || answer.After.Forecast.Reference.Final[1].Vessel >= 0, answer.Code);
                 Assert.InRange(answer.Amount?.Grams ?? 0, -5000, 20_000);
                 var chosen = answer.Course is null ? evening : answer.Before.Aggregate(evening, (e, b) => e.With(b)).With(answer.Course, now);
-                Assert.Null(Watch.Check(chosen, now + Min(1)));
+                Assert.Null(EveningForecaster.Check(chosen, now + Min(1)));
             }
         },
         iter: 80);
@@ -158,7 +158,7 @@ public sealed class AnswerTests
         var tried = from share in new[] { 0.3, 0.92, 0.75, 0.55, 0.97, 0.1 } from plan in new[] { Chickpeas, Soup } select (share, plan);
         Assert.Contains(tried, t =>
         {
-            var (lit, table) = (At(t.plan, Marks.Light), At(t.plan, Marks.Table));
+            var (lit, table) = (At(t.plan, StepIds.Light), At(t.plan, StepIds.Table));
             var now = lit + ((table - lit) * t.share);
             return Help.For(Begin(t.plan, AsPlanned(t.plan, now)), now, trouble, t.plan.Dish, 10).Count > 0;
         });
@@ -167,19 +167,19 @@ public sealed class AnswerTests
     [Fact]
     public void Beans_that_were_taken_for_ready_and_are_not_go_back_to_the_boil_before_the_rice()
     {
-        var now = At(Chickpeas, Marks.Join) - Min(1);
+        var now = At(Chickpeas, StepIds.Join) - Min(1);
         var evening = Begin(Chickpeas, AsPlanned(Chickpeas, now));
         var answer = Help.For(evening, now, Trouble.HardWet, Chickpeas.Dish).Single();
         Assert.Equal("boil_on", answer.Code);
         Assert.True(answer.For >= Min(3));
-        Assert.Contains(answer.Course!.Actions, a => a.When.Look is { IngredientId: "pulse" });
+        Assert.Contains(answer.Course!.Actions, a => a.Trigger.Look is { IngredientId: "pulse" });
         Assert.True(Final(answer, "pulse") >= Doneness.Wanted - 8, $"{Final(answer, "pulse")}");
     }
 
     [Fact]
     public void No_answer_cuts_a_hard_boil_short_and_one_that_was_broken_off_is_counted_anew()
     {
-        var boiled = At(Soup, Marks.Boils);
+        var boiled = At(Soup, StepIds.Boils);
         var now = boiled + Min(4);
         var told = AsPlanned(Soup, now);
         var evening = Begin(Soup, told);
@@ -187,9 +187,9 @@ public sealed class AnswerTests
         foreach (var trouble in new[] { Trouble.FlameOut, Trouble.CalledAway })
         {
             var course = Help.For(evening, now, trouble, Soup.Dish, 3).Single().Course!;
-            var over = course.Actions.ToList().FindIndex(a => a.Mark == Marks.HardBoilOver);
-            Assert.Equal(Min(10), course.Actions[over].When.Delay);
-            Assert.True(course.Actions[over - 1] is CookAction.Heat { Flame: Flame.Rolling, When.After: PotEvent.Boils });
+            var over = course.Actions.ToList().FindIndex(a => a.StepId == StepIds.HardBoilOver);
+            Assert.Equal(Min(10), course.Actions[over].Trigger.Delay);
+            Assert.True(course.Actions[over - 1] is CookAction.Heat { Flame: Flame.Rolling, Trigger.After: PotEvent.Boils });
         }
     }
 }

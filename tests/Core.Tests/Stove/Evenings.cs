@@ -9,16 +9,16 @@ namespace BrightKettle.Core.Tests.Stove;
 /// <summary>Dinners at the stove, with a hidden pot that answers the cook.</summary>
 internal static class Evenings
 {
-    public static readonly Watch Eye = new(Kitchens.Model);
+    public static readonly EveningForecaster Eye = new(Kitchens.Model);
 
     /// <summary>Chickpeas soaked overnight, brown basmati joining.</summary>
     public static Plan Chickpeas() => Kitchens.Planned(Kitchens.Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight));
 
-    public static Underway Begin(Plan plan, params IEnumerable<Entry> entries) => new(plan.Cook, entries);
+    public static EveningState Begin(Plan plan, params IEnumerable<Entry> entries) => new(plan.Cook, entries);
 
-    public static Moment With(this Underway evening, string mark) => evening.Moments.Select(m => m.Moment).Last(m => m.Has(mark));
+    public static Moment With(this EveningState evening, string mark) => evening.Moments.Select(m => m.Moment).Last(m => m.Has(mark));
 
-    public static Entry Did(Underway evening, string mark, Instant at) => new Entry.Done(Guid.CreateVersion7(), at, evening.With(mark).Id);
+    public static Entry Did(EveningState evening, string mark, Instant at) => new Entry.Done(Guid.CreateVersion7(), at, evening.With(mark).Id);
 
     public static Entry Saw(Observation what) => new Entry.Saw(Guid.CreateVersion7(), what.At, what);
 

@@ -13,7 +13,7 @@ namespace BrightKettle.Core.Tests.Stove;
 /// <summary>A lid under which nobody sees.</summary>
 public sealed class PeekTests
 {
-    private static readonly Peek Inside = new(Kitchens.Model, Eye);
+    private static readonly LidInspection Inside = new(Kitchens.Model, Eye);
     private static readonly Plan Drum = Plan(CookerKind.Electric, "chickpea");
 
     private static Plan Plan(CookerKind kind, string pulse, SoakChoice soak = SoakChoice.None) => Kitchens.Planned(Kitchens.Dish(pulse, 300, soak: soak, style: Style.Saucy) with
@@ -23,10 +23,10 @@ public sealed class PeekTests
     });
 
     /// <summary>So far into the hold, from pressure to heat off.</summary>
-    private static Standing Held(Plan plan, double share)
+    private static EveningForecast Held(Plan plan, double share)
     {
         var up = plan.Cook.Starts + NodaTime.Duration.FromSeconds(plan.Forecast.Reference.Nth(PotEvent.PressureUp)!.Value);
-        var now = up + ((At(plan, Marks.HoldOver) - up) * share);
+        var now = up + ((At(plan, StepIds.HoldOver) - up) * share);
         return Eye.Look(Begin(plan, AsPlanned(plan, now)), now, plan.Dish.MeltingIsWelcome);
     }
 
@@ -35,12 +35,12 @@ public sealed class PeekTests
     {
         var now = Held(Drum, 0.4);
         var answers = Inside.For(now, Drum.Dish);
-        Assert.Equal([Peek.LookAndLock, Peek.OpenForGood], answers.Select(a => a.Code));
+        Assert.Equal([LidInspection.LookAndLock, LidInspection.OpenForGood], answers.Select(a => a.Code));
         // With a minute to taste, 10 to 20 minutes by the reference until the pressure is there again; what the pot gains meanwhile is taken off the hold.
         var again = now.Cook.Starts + NodaTime.Duration.FromSeconds(answers[0].After.Forecast.Reference.Nth(PotEvent.PressureUp, 2)!.Value) - now.Now;
         Assert.InRange(again.TotalMinutes + 1, 10, 30);
         Assert.InRange(answers[0].Costs!.Value.TotalMinutes, 2, again.TotalMinutes);
-        Assert.True(answers[0].For!.Value < At(Drum, Marks.HoldOver) - now.Now, $"{answers[0].For} {At(Drum, Marks.HoldOver) - now.Now}");
+        Assert.True(answers[0].For!.Value < At(Drum, StepIds.HoldOver) - now.Now, $"{answers[0].For} {At(Drum, StepIds.HoldOver) - now.Now}");
         Assert.All(answers, a => Assert.InRange(a.After.Forecast.Reference.Final[0].Doneness, Doneness.Wanted, 140));
     }
 
@@ -58,11 +58,11 @@ public sealed class PeekTests
     public void Before_the_lid_is_locked_it_may_stay_off_and_afterwards_it_opens_by_itself()
     {
         var plan = Plan(CookerKind.Spring, "borlotti", SoakChoice.Overnight);
-        var before = At(plan, Marks.HardBoilOver) - Min(0.5);
-        var answer = Assert.Single(Inside.For(Eye.Look(Begin(plan, AsPlanned(plan, before)), before, true), plan.Dish), a => a.Code == Peek.StayOpen);
+        var before = At(plan, StepIds.HardBoilOver) - Min(0.5);
+        var answer = Assert.Single(Inside.For(Eye.Look(Begin(plan, AsPlanned(plan, before)), before, true), plan.Dish), a => a.Code == LidInspection.StayOpen);
         Assert.DoesNotContain(answer.Course!.Actions, a => a is CookAction.Pressurise);
         Assert.True(answer.Costs > Min(10));
-        var letDown = At(plan, Marks.HoldOver) + Min(2);
+        var letDown = At(plan, StepIds.HoldOver) + Min(2);
         Assert.Empty(Inside.For(Eye.Look(Begin(plan, AsPlanned(plan, letDown)), letDown, true), plan.Dish));
     }
 
@@ -74,8 +74,8 @@ public sealed class PeekTests
             var now = Held(plan, share);
             foreach (var answer in Inside.For(now, plan.Dish))
             {
-                Assert.Null(Watch.Check(now.Evening.With(answer.Course!, now.Now), now.Now + Min(1)));
-                Assert.True(answer.After.Table is { } table && table.At >= now.Now, $"{answer.Code} stalled {answer.After.Forecast.Reference.StalledAt} {string.Join(' ', answer.After.Cook.Actions.Select((a, i) => $"{i}{a.GetType().Name}/{a.When.After}"))}");
+                Assert.Null(EveningForecaster.Check(now.Evening.With(answer.Course!, now.Now), now.Now + Min(1)));
+                Assert.True(answer.After.Table is { } table && table.At >= now.Now, $"{answer.Code} stalled {answer.After.Forecast.Reference.StalledAt} {string.Join(' ', answer.After.Cook.Actions.Select((a, i) => $"{i}{a.GetType().Name}/{a.Trigger.After}"))}");
                 Assert.True(answer.After.Forecast.Reference.Final[0].Doneness >= Doneness.Wanted, $"{answer.Code} {answer.After.Forecast.Reference.Final[0].Doneness}");
             }
         },
@@ -95,39 +95,39 @@ public sealed class PeekTests
     public void A_weight_is_counted_in_whistles_while_they_are_few_and_by_minutes_from_the_first_when_they_are_many()
     {
         var few = Plan(CookerKind.Weight, "borlotti", SoakChoice.Overnight);
-        var off = few.Cook.Actions.Single(a => a.Mark == Marks.HoldOver);
-        Assert.Equal(PotEvent.Whistle, off.When.After);
-        Assert.InRange(off.When.Count, 2, PressureHold.MostWhistles);
+        var off = few.Cook.Actions.Single(a => a.StepId == StepIds.HoldOver);
+        Assert.Equal(PotEvent.Whistle, off.Trigger.After);
+        Assert.InRange(off.Trigger.Count, 2, PressureHold.MostWhistles);
         // One whistle less leaves the reference bag short when the lid comes off.
         PotRun With(int whistles)
         {
-            var opened = few.Cook.Actions.ToList().FindIndex(a => a.Mark == Marks.Opened);
-            var cook = few.Cook with { Actions = [.. few.Cook.Actions.Take(opened).Select(a => a == off ? a with { When = a.When with { Count = whistles } } : a), new CookAction.Serve(few.Cook.Actions[opened].When)] };
+            var opened = few.Cook.Actions.ToList().FindIndex(a => a.StepId == StepIds.Opened);
+            var cook = few.Cook with { Actions = [.. few.Cook.Actions.Take(opened).Select(a => a == off ? a with { Trigger = a.Trigger with { Count = whistles } } : a), new CookAction.Serve(few.Cook.Actions[opened].Trigger)] };
             return Kitchens.Run(cook);
         }
 
-        Assert.True(With(off.When.Count).Final[0].Doneness >= Doneness.Tender);
-        Assert.True(With(off.When.Count - 1).Final[0].Doneness < Doneness.Tender);
+        Assert.True(With(off.Trigger.Count).Final[0].Doneness >= Doneness.Tender);
+        Assert.True(With(off.Trigger.Count - 1).Final[0].Doneness < Doneness.Tender);
         var many = Plan(CookerKind.Weight, "chickpea");
-        Assert.Contains(many.Cook.Actions, a => a.When is { After: PotEvent.Whistle, Count: 1 });
-        Assert.True(many.Cook.Actions.Single(a => a.Mark == Marks.HoldOver).When.Delay > Min(10));
+        Assert.Contains(many.Cook.Actions, a => a.Trigger is { After: PotEvent.Whistle, Count: 1 });
+        Assert.True(many.Cook.Actions.Single(a => a.StepId == StepIds.HoldOver).Trigger.Delay > Min(10));
     }
 
     [Fact]
     public void Putting_off_costs_nothing_while_they_wait_and_minutes_when_the_rice_does()
     {
         var plan = Chickpeas();
-        Standing At_(string mark, double before)
+        EveningForecast At_(string mark, double before)
         {
             var now = At(plan, mark) - Min(before);
             return Eye.Look(Begin(plan, AsPlanned(plan, now)), now, plan.Dish.MeltingIsWelcome);
         }
 
-        PutOff Off(Standing s, string mark) => Eye.Later(s, s.Evening.With(mark).Id, Min(3))!;
-        var look = At_(Marks.Ready, 1);
-        Assert.InRange(Off(look, Marks.Ready).Table.TotalMinutes, -0.2, 0.2);
-        var off = At_(Marks.HeatOff, 1);
-        var later = Off(off, Marks.HeatOff);
+        DelayCost Off(EveningForecast s, string mark) => Eye.Later(s, s.Evening.With(mark).Id, Min(3))!;
+        var look = At_(StepIds.Ready, 1);
+        Assert.InRange(Off(look, StepIds.Ready).Table.TotalMinutes, -0.2, 0.2);
+        var off = At_(StepIds.HeatOff, 1);
+        var later = Off(off, StepIds.HeatOff);
         Assert.InRange(later.Table.TotalMinutes, 2.5, 3.5);
         Assert.True(later.Run.Final[1].Doneness > off.Forecast.Reference.Final[1].Doneness);
         Assert.Null(Eye.Later(off, "9.9", Min(3)));

@@ -20,7 +20,7 @@ public sealed class UnderwayTests
     {
         var moments = Moment.Of(Chickpeas.Cook.Actions, Chickpeas.Cook.Kitchen, 0);
         Assert.Equal(Chickpeas.Cook.Actions.OrderBy(IndexOf), moments.SelectMany(m => m.Actions).OrderBy(IndexOf));
-        Assert.All(moments, m => Assert.All(m.Actions.Skip(1), a => Assert.Equal(When.Next, a.When)));
+        Assert.All(moments, m => Assert.All(m.Actions.Skip(1), a => Assert.Equal(Trigger.Next, a.Trigger)));
         Assert.Equal(moments.Count, moments.Select(m => m.Id).Distinct().Count());
 
         static int IndexOf(CookAction action) => Chickpeas.Cook.Actions.ToList().FindIndex(a => ReferenceEquals(a, action));
@@ -30,13 +30,13 @@ public sealed class UnderwayTests
     public void A_dinner_that_follows_its_plan_keeps_its_forecast()
     {
         // Told to the second what the reference pot did, the forecast must stay what it was, wherever one asks.
-        foreach (var mark in new[] { Marks.Light, Marks.Boils, Marks.Join, Marks.Seal })
+        foreach (var mark in new[] { StepIds.Light, StepIds.Boils, StepIds.Join, StepIds.Seal })
         {
             var now = At(Chickpeas, mark) + Min(1);
             var evening = Begin(Chickpeas, AsPlanned(Chickpeas, now));
-            Assert.Null(Watch.Check(evening, now));
+            Assert.Null(EveningForecaster.Check(evening, now));
             var standing = Eye.Look(evening, now, false);
-            Assert.InRange((standing.Table!.At - At(Chickpeas, Marks.Table)).TotalMinutes, -2, 2);
+            Assert.InRange((standing.Table!.At - At(Chickpeas, StepIds.Table)).TotalMinutes, -2, 2);
         }
     }
 
@@ -45,10 +45,10 @@ public sealed class UnderwayTests
         (share, late) =>
         {
             var begins = Chickpeas.Cook.Starts;
-            var until = begins + ((At(Chickpeas, Marks.Table) - begins) * (share / 1000.0));
+            var until = begins + ((At(Chickpeas, StepIds.Table) - begins) * (share / 1000.0));
             var now = until + Min(late);
             var evening = Begin(Chickpeas, AsPlanned(Chickpeas, until));
-            Assert.Null(Watch.Check(evening, now));
+            Assert.Null(EveningForecaster.Check(evening, now));
             var standing = Eye.Look(evening, now, false, 16);
             var open = evening.Pending.Select(m => m.Id).ToHashSet();
             Assert.All(standing.Due, d => Assert.True(d.At >= now - Min(0.2) && d.Early <= d.Late && open.Contains(d.MomentId)));
@@ -68,7 +68,7 @@ public sealed class UnderwayTests
     [Fact]
     public void An_entry_that_is_taken_back_leaves_no_trace()
     {
-        var now = At(Chickpeas, Marks.Boils) + Min(30);
+        var now = At(Chickpeas, StepIds.Boils) + Min(30);
         var told = AsPlanned(Chickpeas, now);
         var hard = Saw(new Observation.FeltAs(now - Min(1), "pulse", FeltState.Hard));
         var before = Eye.Look(Begin(Chickpeas, told), now, false);
@@ -85,12 +85,12 @@ public sealed class UnderwayTests
         // White rice joins soft beans; a slow bag is not there when the rice was due.
         var plan = Kitchens.Planned(Kitchens.Dish("borlotti", 300, "long_white", 300, serve: new LocalDateTime(2026, 11, 25, 19, 0), pot: Kitchens.Pot(28, 8)));
         Assert.Equal(FeltState.Soft, plan.Waits);
-        var due = At(plan, Marks.Join);
-        var told = AsPlanned(plan, At(plan, Marks.Ready) - Min(0.1));
+        var due = At(plan, StepIds.Join);
+        var told = AsPlanned(plan, At(plan, StepIds.Ready) - Min(0.1));
         var nearly = Saw(new Observation.FeltAs(due, "pulse", FeltState.NearlyASpeck));
-        var before = Eye.Look(Begin(plan, told), At(plan, Marks.Ready), false);
+        var before = Eye.Look(Begin(plan, told), At(plan, StepIds.Ready), false);
         var after = Eye.Look(Begin(plan, [.. told, nearly]), due, false);
-        var join = after.Evening.With(Marks.Join).Id;
+        var join = after.Evening.With(StepIds.Join).Id;
         Assert.True(after.Belief.Paces["pulse"].Median < before.Belief.Paces["pulse"].Median);
         Assert.True(after.Due.First(d => d.MomentId == join).At > before.Due.First(d => d.MomentId == join).At + Min(5));
         Assert.True(after.Table!.At > before.Table!.At + Min(5), $"{before.Table.At} {after.Table.At}");
@@ -99,11 +99,11 @@ public sealed class UnderwayTests
     [Fact]
     public void A_look_that_says_not_yet_is_not_repeated_at_once()
     {
-        var due = At(Chickpeas, Marks.Ready);
+        var due = At(Chickpeas, StepIds.Ready);
         var told = AsPlanned(Chickpeas, due);
         var evening = Begin(Chickpeas, [.. told, Saw(new Observation.ChalkyOf(due, "pulse", 4, 5))]);
-        var again = evening.With(Marks.Ready).When.Look!.Again;
-        Assert.True(Eye.Look(evening, due + Min(1), false).Due.First(d => d.MomentId == evening.With(Marks.Ready).Id).At >= due + again);
+        var again = evening.With(StepIds.Ready).Trigger.Look!.Again;
+        Assert.True(Eye.Look(evening, due + Min(1), false).Due.First(d => d.MomentId == evening.With(StepIds.Ready).Id).At >= due + again);
     }
 
     [Fact]
@@ -111,42 +111,42 @@ public sealed class UnderwayTests
     {
         // The hard boil of a pulse with a lectin: ten minutes from when it was seen, not from when it was told.
         var plan = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Overnight, style: Style.Soup, pot: Kitchens.Pot(28, 8)));
-        var boiled = At(plan, Marks.Boils);
+        var boiled = At(plan, StepIds.Boils);
         var now = boiled + Min(6);
         var told = AsPlanned(plan, boiled - Min(0.1));
         var evening = Begin(plan, told);
-        var entries = told.Append(Saw(new Observation.Seen(boiled, PotEvent.Boils))).Append(Did(evening, Marks.Boils, boiled));
+        var entries = told.Append(Saw(new Observation.Seen(boiled, PotEvent.Boils))).Append(Did(evening, StepIds.Boils, boiled));
         var standing = Eye.Look(Begin(plan, entries), now, false);
-        var over = standing.Due.First(d => d.MomentId == evening.With(Marks.HardBoilOver).Id);
+        var over = standing.Due.First(d => d.MomentId == evening.With(StepIds.HardBoilOver).Id);
         Assert.InRange((over.At - boiled).TotalMinutes, 9.9, 10.1);
     }
 
     [Fact]
     public void The_rice_is_already_in_passes_over_the_look_that_was_planned()
     {
-        var now = At(Chickpeas, Marks.Boils) + Min(20);
+        var now = At(Chickpeas, StepIds.Boils) + Min(20);
         var told = AsPlanned(Chickpeas, now);
         var evening = Begin(Chickpeas, told);
-        var early = Begin(Chickpeas, [.. told, Did(evening, Marks.Join, now)]);
-        Assert.Equal(MomentState.PassedOver, early.Moments.Single(m => m.Moment.Has(Marks.Ready)).State);
-        Assert.Null(Watch.Check(early, now));
+        var early = Begin(Chickpeas, [.. told, Did(evening, StepIds.Join, now)]);
+        Assert.Equal(MomentState.PassedOver, early.Moments.Single(m => m.Moment.Has(StepIds.Ready)).State);
+        Assert.Null(EveningForecaster.Check(early, now));
         var standing = Eye.Look(early, now + Min(1), false);
         Assert.NotNull(standing.Table);
-        Assert.True(standing.Table.At < At(Chickpeas, Marks.Table));
+        Assert.True(standing.Table.At < At(Chickpeas, StepIds.Table));
         Assert.True(standing.Forecast.ShareTender < 0.5);
     }
 
     [Fact]
     public void What_was_poured_in_is_what_the_pot_holds()
     {
-        var now = At(Chickpeas, Marks.Light) + Min(2);
-        var told = AsPlanned(Chickpeas, At(Chickpeas, Marks.Light));
+        var now = At(Chickpeas, StepIds.Light) + Min(2);
+        var told = AsPlanned(Chickpeas, At(Chickpeas, StepIds.Light));
         var evening = Begin(Chickpeas, told);
-        Entry.Done Lit(double grams) => new(Guid.CreateVersion7(), At(Chickpeas, Marks.Light), evening.With(Marks.Light).Id) { Poured = Mass.FromGrams(grams) };
+        Entry.Done Lit(double grams) => new(Guid.CreateVersion7(), At(Chickpeas, StepIds.Light), evening.With(StepIds.Light).Id) { Poured = Mass.FromGrams(grams) };
         var less = Eye.Look(Begin(Chickpeas, [.. told, Lit(1000)]), now, false);
         var more = Eye.Look(Begin(Chickpeas, [.. told, Lit(1500)]), now, false);
         Assert.InRange(more.Pot!.LiquorMillilitres - less.Pot!.LiquorMillilitres, 490, 520);
-        var topped = new Entry.Extra(Guid.CreateVersion7(), now, new CookAction.AddWater(When.Next, Mass.FromGrams(200), Temperature.FromCelsius(100)));
+        var topped = new Entry.Extra(Guid.CreateVersion7(), now, new CookAction.AddWater(Trigger.Next, Mass.FromGrams(200), Temperature.FromCelsius(100)));
         var later = Eye.Look(Begin(Chickpeas, [.. told, Lit(1000), topped]), now + Min(1), false);
         Assert.InRange(later.Pot!.LiquorMillilitres - less.Pot.LiquorMillilitres, 195, 215);
     }
@@ -154,7 +154,7 @@ public sealed class UnderwayTests
     [Fact]
     public void What_went_in_with_pieces_is_counted_until_none_is_left()
     {
-        var now = At(Chickpeas, Marks.Boils) + Min(5);
+        var now = At(Chickpeas, StepIds.Boils) + Min(5);
         var told = AsPlanned(Chickpeas, now);
         var leaves = new ExtraIngredient("bay", Mass.FromGrams(1), Kitchens.Catalogue.Extras.First(x => x.ComesOut), Temperature.FromCelsius(19)) { Pieces = 3 };
         Entry went = new Entry.WentIn(Guid.CreateVersion7(), now, leaves);
@@ -164,7 +164,7 @@ public sealed class UnderwayTests
         var empty = Begin(Chickpeas, [.. told, went, Out(2, 3), Out(1, 6)]);
         Assert.Equal(0, empty.ComesOut().Single().Left);
         Assert.Contains(empty.Seen, o => o is Observation.CountedOut c && c.At == now + Min(6));
-        Assert.Null(Watch.Check(empty, now + Min(8)));
+        Assert.Null(EveningForecaster.Check(empty, now + Min(8)));
         Assert.NotNull(Eye.Look(empty, now + Min(8), false).Table);
     }
 
@@ -173,23 +173,23 @@ public sealed class UnderwayTests
     {
         var cooker = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Electric, 6000) };
         var plan = Kitchens.Planned(Kitchens.Dish("chickpea", 300, style: Style.Saucy, soak: SoakChoice.Overnight) with { Method = Method.Pressure, Cooker = cooker });
-        var opened = At(plan, Marks.Opened) - Min(4);
+        var opened = At(plan, StepIds.Opened) - Min(4);
         var told = AsPlanned(plan, opened);
         var evening = Begin(plan, told);
         var now = opened + Min(2);
-        var standing = Eye.Look(Begin(plan, [.. told, Did(evening, Marks.Opened, opened)]), now, true);
+        var standing = Eye.Look(Begin(plan, [.. told, Did(evening, StepIds.Opened, opened)]), now, true);
         Assert.InRange(standing.Pot!.Celsius, 90, 100.5);
         Assert.NotNull(standing.Table);
         // Seen down and not opened yet: it can be told, and opening is due now.
         var seen = Begin(plan, [.. told, Saw(new Observation.Seen(opened, PotEvent.PinDown))]);
-        Assert.Null(Watch.Check(seen, now));
-        Assert.InRange((Eye.Look(seen, now, true).Due.First(d => d.MomentId == evening.With(Marks.Opened).Id).At - now).TotalMinutes, -0.1, 0.1);
+        Assert.Null(EveningForecaster.Check(seen, now));
+        Assert.InRange((Eye.Look(seen, now, true).Due.First(d => d.MomentId == evening.With(StepIds.Opened).Id).At - now).TotalMinutes, -0.1, 0.1);
     }
 
     [Fact]
     public void What_the_jug_says_is_so_and_teaches_the_pot()
     {
-        var now = At(Chickpeas, Marks.Join);
+        var now = At(Chickpeas, StepIds.Join);
         var told = AsPlanned(Chickpeas, now - Min(1));
         var before = Eye.Look(Begin(Chickpeas, told), now, false);
         var less = before.Pot!.LiquorMillilitres * 0.96 * 0.8;
@@ -198,7 +198,7 @@ public sealed class UnderwayTests
         Assert.True(after.Belief.Evaporation.Median > before.Belief.Evaporation.Median * 1.03);
         // The join still brings it to what the rice wants, so the table stays.
         Assert.InRange((after.Table!.At - before.Table!.At).TotalMinutes, -2, 4);
-        var add = after.Due.First(d => d.MomentId == after.Evening.With(Marks.Join).Id);
+        var add = after.Due.First(d => d.MomentId == after.Evening.With(StepIds.Join).Id);
         Assert.True(add.AddedGrams.Reference > before.Due.First(d => d.MomentId == add.MomentId).AddedGrams.Reference + 20);
     }
 
@@ -206,10 +206,10 @@ public sealed class UnderwayTests
     public void Minutes_told_out_of_order_do_not_turn_the_dinner_round()
     {
         // The rice was told for a minute before the look that let it in: its flame still comes after.
-        var now = At(Chickpeas, Marks.Join);
-        var told = AsPlanned(Chickpeas, At(Chickpeas, Marks.Ready) - Min(0.1));
+        var now = At(Chickpeas, StepIds.Join);
+        var told = AsPlanned(Chickpeas, At(Chickpeas, StepIds.Ready) - Min(0.1));
         var evening = Begin(Chickpeas, told);
-        var both = Begin(Chickpeas, [.. told, Did(evening, Marks.Ready, now), Did(evening, Marks.Join, now - Min(1))]);
+        var both = Begin(Chickpeas, [.. told, Did(evening, StepIds.Ready, now), Did(evening, StepIds.Join, now - Min(1))]);
         Assert.Equal(Flame.Full, Conditions.Of(both).Flame);
         Assert.NotNull(Eye.Look(both, now + Min(1), false).Table);
     }
@@ -218,9 +218,9 @@ public sealed class UnderwayTests
     public void A_boil_that_was_broken_off_before_its_time_is_none_but_the_short_one_of_a_quick_soak_is_as_meant()
     {
         var pot = Chickpeas.Cook.Kitchen.Vessel.Id;
-        var boiled = At(Chickpeas, Marks.Boils);
+        var boiled = At(Chickpeas, StepIds.Boils);
         List<Entry> lit = [.. AsPlanned(Chickpeas, boiled - Min(0.1)), Saw(new Observation.Seen(boiled, PotEvent.Boils))];
-        Entry Heat(double minute, Flame flame) => new Entry.Extra(Guid.CreateVersion7(), boiled + Min(minute), new CookAction.Heat(When.Next, flame));
+        Entry Heat(double minute, Flame flame) => new Entry.Extra(Guid.CreateVersion7(), boiled + Min(minute), new CookAction.Heat(Trigger.Next, flame));
         int Boils(params Entry[] more) => Begin(Chickpeas, [.. lit, .. more]).WithoutBrokenBoils(pot, Min(10)).OfType<Observation.Seen>().Count();
         Assert.Equal(1, Boils());
         Assert.Equal(1, Boils(Heat(2, Flame.Rolling)));
@@ -230,21 +230,21 @@ public sealed class UnderwayTests
         Assert.Equal(1, Boils(Heat(4, Flame.Off), Saw(new Observation.Seen(boiled + Min(12), PotEvent.Boils))));
 
         var quick = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Quick, style: Style.Soup, pot: Kitchens.Pot(28, 8)));
-        var soaked = At(quick, Marks.QuickSoak) + Min(1);
-        var evening = Begin(quick, [.. AsPlanned(quick, soaked), Saw(new Observation.Seen(At(quick, Marks.QuickSoak) - Min(2.5), PotEvent.Boils))]);
+        var soaked = At(quick, StepIds.QuickSoak) + Min(1);
+        var evening = Begin(quick, [.. AsPlanned(quick, soaked), Saw(new Observation.Seen(At(quick, StepIds.QuickSoak) - Min(2.5), PotEvent.Boils))]);
         Assert.Single(evening.WithoutBrokenBoils(quick.Cook.Kitchen.Vessel.Id, Min(10)).OfType<Observation.Seen>());
     }
 
     [Fact]
     public void A_boil_that_nobody_told_is_still_asked_for_when_the_pot_has_boiled_dry()
     {
-        var join = At(Chickpeas, Marks.Join);
+        var join = At(Chickpeas, StepIds.Join);
         var told = AsPlanned(Chickpeas, join + Min(1));
         foreach (var late in new[] { 5, 16, 40 })
         {
             var now = join + Min(late);
             var standing = Eye.Look(Begin(Chickpeas, told), now, false);
-            var seal = standing.Due.Single(d => d.MomentId == standing.Evening.With(Marks.Seal).Id);
+            var seal = standing.Due.Single(d => d.MomentId == standing.Evening.With(StepIds.Seal).Id);
             Assert.InRange((seal.At - now).TotalMinutes, -0.1, 0.1);
             // As it is, rice on a dry base never gets there; hard and dry has an answer that does.
             Assert.Equal(late < 10, standing.Table is not null);

@@ -18,9 +18,9 @@ internal static class Bowls
     {
         switch (g.Layout.KindOf(ingredient))
         {
-            case Matter.Rice:
+            case IngredientKind.Rice:
                 return Math.Max(0, g.Of(ingredient, Layout.Over, lane) - wet) * RateLaws.Taken(seconds / RiceSeconds);
-            case Matter.Extra:
+            case IngredientKind.Extra:
                 return 0;
         }
 

@@ -13,7 +13,7 @@ internal static class ChemistryStep<T>
     private const float LeastPh = 3.5f;
 
     /// <summary>Moves every lane on by the time that has passed since it was last asked for, and starts the next span.</summary>
-    public static void Settle(PotGroup g)
+    public static void Equilibrate(PotGroup g)
     {
         ref var elapsed = ref g.Row<T>(Layout.Elapsed);
         var seconds = T.Load(ref elapsed);
@@ -77,10 +77,10 @@ internal static class ChemistryStep<T>
             water += T.Where(here, Water(g, g.WideAt[i]), T.All(0));
             switch (g.Kind[i])
             {
-                case Matter.Pulse:
+                case IngredientKind.Pulse:
                     pulses += dry;
                     break;
-                case Matter.Extra:
+                case IngredientKind.Extra:
                     acid += dry * T.Load(ref g.Row<T>(f + Layout.Solids));
                     var sweet = dry * T.Load(ref g.Row<T>(f + Layout.Cooked));
                     sugar += sweet;
@@ -102,7 +102,7 @@ internal static class ChemistryStep<T>
         var perGram = acid / T.Max(T.All(1e-6f), pulses);
         foreach (var i in g.Inside(vessel))
         {
-            if (g.Kind[i] != Matter.Pulse)
+            if (g.Kind[i] != IngredientKind.Pulse)
             {
                 continue;
             }

@@ -43,7 +43,7 @@ internal static class GroupStep<T>
         foreach (var v in g.Awake)
         {
             var (boil, middle) = HeatStep<T>.Move(g, v, step);
-            WaterStep<T>.Settle(g, v, step, boil, middle);
+            WaterStep<T>.Distribute(g, v, step, boil, middle);
             if (g.Layout.IsAbove(v))
             {
                 WaterStep<T>.Condense(g, v, step);
@@ -56,7 +56,7 @@ internal static class GroupStep<T>
             elapsed.Store(ref g.Row<T>(Layout.Elapsed));
             if (++count % g.ChemistryEvery == 0)
             {
-                ChemistryStep<T>.Settle(g);
+                ChemistryStep<T>.Equilibrate(g);
             }
         }
 

@@ -32,7 +32,7 @@ internal sealed partial class LaneRun
     private void Note(int at, CookAction action, int v)
     {
         var before = _pot.Liquor(v);
-        var heights = _options.Heights || action is CookAction.Measure or CookAction.Drain;
+        var heights = _options.Heights || action is CookAction.SetLiquor or CookAction.Drain;
         var overBefore = heights ? OverBed(v) : 0;
         Act(v, action);
         var doneness = new double[_script.Ingredients.Length];
@@ -77,10 +77,10 @@ internal sealed partial class LaneRun
             case CookAction.AddSalt a:
                 _pot.AddSalt(v, a.Salt.Grams);
                 break;
-            case CookAction.Measure a when a.Liquor.Grams > _pot.Liquor(v):
+            case CookAction.SetLiquor a when a.Liquor.Grams > _pot.Liquor(v):
                 _pot.PourWater(v, a.Liquor.Grams - _pot.Liquor(v), _pot.BoilingCelsius);
                 break;
-            case CookAction.Measure a:
+            case CookAction.SetLiquor a:
                 _pot.PourOff(v, _pot.Liquor(v) - a.Liquor.Grams, keep: true);
                 break;
             case CookAction.PourBack a:

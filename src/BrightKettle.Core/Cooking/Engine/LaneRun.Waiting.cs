@@ -8,7 +8,7 @@ internal sealed partial class LaneRun
 {
     private bool Ready(int v, ref Track track, CookAction action)
     {
-        var when = action.When;
+        var when = action.Trigger;
         var from = track.Since;
         if (_script.WaitsFor[track.Next] is { } marked)
         {

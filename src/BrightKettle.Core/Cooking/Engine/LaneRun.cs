@@ -36,7 +36,7 @@ internal sealed partial class LaneRun
     private readonly ActionDone?[] _done;
     private readonly double[] _doneAt;
     private readonly Track[] _tracks;
-    private readonly List<Happening> _happenings = [];
+    private readonly List<EventMoment> _happenings = [];
     private readonly List<PotSample>? _samples;
     private int _bowl;
     private double _sampleEvery = SampleSeconds;
@@ -241,7 +241,7 @@ internal sealed partial class LaneRun
                 continue;
             }
 
-            watched |= _script.Actions[track.Next].When.After == PotEvent.SurfaceDry && (double.IsInfinity(track.Due - track.Since) || track.DrySince is null);
+            watched |= _script.Actions[track.Next].Trigger.After == PotEvent.SurfaceDry && (double.IsInfinity(track.Due - track.Since) || track.DrySince is null);
             if (_pot.Stage(v) == PressureStage.Venting)
             {
                 // Before the boil there is no steam, and its coming is told.

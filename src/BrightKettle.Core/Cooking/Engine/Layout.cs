@@ -1,7 +1,7 @@
 namespace BrightKettle.Core.Cooking.Engine;
 
 /// <summary>What kind of equations an ingredient follows.</summary>
-internal enum Matter
+internal enum IngredientKind
 {
     Pulse,
     Rice,
@@ -125,7 +125,7 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
 
     public int IngredientDouble(int ingredient) => LaneDoubles + (Vessels * VesselDoubles) + (ingredient * IngredientDoubles);
 
-    public Matter KindOf(int ingredient) => Kinds[ingredient] switch { 'p' => Matter.Pulse, 'r' => Matter.Rice, _ => Matter.Extra };
+    public IngredientKind KindOf(int ingredient) => Kinds[ingredient] switch { 'p' => IngredientKind.Pulse, 'r' => IngredientKind.Rice, _ => IngredientKind.Extra };
 
     /// <summary>Whether this vessel stands in the steam of the first.</summary>
     public bool IsAbove(int vessel) => Above[vessel] == '^';

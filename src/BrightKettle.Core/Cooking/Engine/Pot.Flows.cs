@@ -158,7 +158,7 @@ internal sealed partial class Pot
         double solids = _g.Vessel(vessel, Layout.Thick, _lane) + _g.Vessel(vessel, Layout.Carried, _lane);
         for (var i = 0; i < _bowls.Length; i++)
         {
-            if (_g.Layout.KindOf(i) == Matter.Pulse && PlaceOf(i) == vessel)
+            if (_g.Layout.KindOf(i) == IngredientKind.Pulse && PlaceOf(i) == vessel)
             {
                 solids += _g.Of(i, Layout.Dry, _lane) * _g.Of(i, Layout.Solids, _lane) * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
             }
@@ -204,7 +204,7 @@ internal sealed partial class Pot
 
         for (var i = 0; i < _bowls.Length; i++)
         {
-            if (_g.Layout.KindOf(i) == Matter.Pulse)
+            if (_g.Layout.KindOf(i) == IngredientKind.Pulse)
             {
                 Chemistry.Speed(OneLane.Load(ref _g.Of(i, Layout.LotFactor, _lane))).Store(ref _g.Of(i, Layout.SoftFactor, _lane));
             }

@@ -123,7 +123,7 @@ internal sealed partial class Pot
     public double Doneness(int ingredient)
     {
         double soft = _g.Of(ingredient, Layout.Soft, _lane);
-        if (_g.Layout.KindOf(ingredient) != Matter.Pulse)
+        if (_g.Layout.KindOf(ingredient) != IngredientKind.Pulse)
         {
             return Cooking.Doneness.Tender * soft;
         }

@@ -24,7 +24,7 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, StepCons
 
     /// <summary>How many ingredients, and of each its kind and the start of its rows: read in every step.</summary>
     public readonly int Count = layout.Ingredients;
-    public readonly Matter[] Kind = [.. Enumerable.Range(0, layout.Ingredients).Select(layout.KindOf)];
+    public readonly IngredientKind[] Kind = [.. Enumerable.Range(0, layout.Ingredients).Select(layout.KindOf)];
     public readonly int[] FloatAt = [.. Enumerable.Range(0, layout.Ingredients).Select(layout.IngredientFloat)];
     public readonly int[] WideAt = [.. Enumerable.Range(0, layout.Ingredients).Select(layout.IngredientDouble)];
 
@@ -63,7 +63,7 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, StepCons
                 if (IsIn(i, v))
                 {
                     _inside[(v * Count) + count++] = i;
-                    _riceInside[v] |= Kind[i] == Matter.Rice;
+                    _riceInside[v] |= Kind[i] == IngredientKind.Rice;
                 }
             }
 

@@ -10,13 +10,13 @@ internal sealed class Script
     {
         Cook = cook;
         Layout = Layout.Of(cook);
-        Vessels = [new CookVessel(cook.Kitchen.Vessel, cook.Kitchen.Burner), .. cook.Kitchen.Others];
+        Vessels = [new CookVessel(cook.Kitchen.Vessel, cook.Kitchen.Burner), .. cook.Kitchen.OtherVessels];
         Ingredients = [.. cook.Ingredients];
         Actions = [.. cook.Actions];
         VesselOf = Array.ConvertAll(Actions, cook.VesselOf);
         InBowl = Array.ConvertAll(Actions, BowlLane.Holds);
-        LookedAt = Array.ConvertAll(Actions, a => a.When.Look is { } look ? cook.IndexOf(look.IngredientId) : -1);
-        WaitsFor = Array.ConvertAll(Actions, a => a.When.AfterMark is { } mark ? Marked(mark) : null);
+        LookedAt = Array.ConvertAll(Actions, a => a.Trigger.Look is { } look ? cook.IndexOf(look.IngredientId) : -1);
+        WaitsFor = Array.ConvertAll(Actions, a => a.Trigger.AfterStep is { } mark ? Marked(mark) : null);
         Boils = BoilingPoint.At(cook.Kitchen.AltitudeMetres).Celsius;
         BoilsHigh = Array.ConvertAll(Vessels, v => UnderPressure(v.Vessel.Cooker?.HighKilopascals));
         BoilsLow = Array.ConvertAll(Vessels, v => UnderPressure(v.Vessel.Cooker?.LowKilopascals));
@@ -67,7 +67,7 @@ internal sealed class Script
 
     private double UnderPressure(double? kilopascals) => kilopascals is { } k ? BoilingPoint.UnderPressure(Cook.Kitchen.AltitudeMetres, k).Celsius : Boils;
 
-    private int[] Marked(string mark) => [.. Enumerable.Range(0, Actions.Length).Where(i => Actions[i].Mark == mark)];
+    private int[] Marked(string mark) => [.. Enumerable.Range(0, Actions.Length).Where(i => Actions[i].StepId == mark)];
 
     /// <summary>The action after this one in a vessel; -1 when there is none.</summary>
     public int NextOf(int vessel, int after)

@@ -34,7 +34,7 @@ internal static class WaterStep<T>
     /// <summary>A hold of "many hours": four (confidence D).</summary>
     private const float FirmingSeconds = 4 * 3600;
 
-    public static void Settle(PotGroup g, int vessel, T step, T boilWatts, T middle)
+    public static void Distribute(PotGroup g, int vessel, T step, T boilWatts, T middle)
     {
         var v = Layout.VesselFloat(vessel);
         ref var liquorRow = ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.Liquor);
@@ -105,7 +105,7 @@ internal static class WaterStep<T>
         RateLaws.Softening(celsius, g.Step).Store(ref g.Row<T>(v + Layout.Softening));
         foreach (var i in g.Inside(vessel))
         {
-            if (g.Kind[i] != Matter.Pulse)
+            if (g.Kind[i] != IngredientKind.Pulse)
             {
                 continue;
             }
@@ -131,7 +131,7 @@ internal static class WaterStep<T>
         var solids = T.Load(ref g.Row<T>(v + Layout.Thick)) + T.Load(ref g.Row<T>(v + Layout.Carried));
         foreach (var i in g.Inside(vessel))
         {
-            if (g.Kind[i] != Matter.Pulse)
+            if (g.Kind[i] != IngredientKind.Pulse)
             {
                 continue;
             }
@@ -164,7 +164,7 @@ internal static class WaterStep<T>
             var swell = T.All(0);
             switch (g.Kind[i])
             {
-                case Matter.Pulse:
+                case IngredientKind.Pulse:
                     drink = Drink(g, f, wet, step, here);
                     if (firms)
                     {
@@ -173,7 +173,7 @@ internal static class WaterStep<T>
 
                     swell = Swelling(g, f, T.FromWide(ref g.WideRow<T>(d + Layout.Swollen)) * perDry, step);
                     break;
-                case Matter.Rice:
+                case IngredientKind.Rice:
                     drink = RiceDrinks(g, v, f, wet, step, broth);
                     break;
                 default:
@@ -186,7 +186,7 @@ internal static class WaterStep<T>
             drink.Store(ref g.Row<T>(f + Layout.Drink));
             swell.Store(ref g.Row<T>(f + Layout.Swell));
             wanted += T.Max(T.All(0), drink) + swell;
-            if (g.Kind[i] != Matter.Extra)
+            if (g.Kind[i] != IngredientKind.Extra)
             {
                 bed += T.Where(here, dry, T.All(0));
             }
@@ -275,13 +275,13 @@ internal static class WaterStep<T>
             flow.TakeFrom(ref liquorBook);
             flow.AddTo(ref g.WideRow<T>(d + Layout.Book));
             var kind = g.Kind[i];
-            if (kind == Matter.Extra)
+            if (kind == IngredientKind.Extra)
             {
                 continue;
             }
 
             var soft = T.Load(ref g.Row<T>(f + Layout.Soft));
-            var gain = kind == Matter.Pulse ? Soften(g, v, f, halfway) : RiceCooks(g, v, f, halfway, soft, broth);
+            var gain = kind == IngredientKind.Pulse ? Soften(g, v, f, halfway) : RiceCooks(g, v, f, halfway, soft, broth);
             T.Where(HeatStep<T>.Here(g, f, vessel), soft + (gain * step), soft).Store(ref g.Row<T>(f + Layout.Soft));
         }
     }

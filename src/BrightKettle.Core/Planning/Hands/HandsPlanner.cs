@@ -16,7 +16,7 @@ public static class HandsPlanner
         var all = Tasks(plan).ToList();
         var tasks = all.Where(t => !t.DayBefore).Select(t => t.Task).ToList();
         var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).Where(f => !f.Appliance).Select(f => (f.From, f.To)).ToList();
-        var opens = plan.Forecast.Find(Marks.Light)!.Reference;
+        var opens = plan.Forecast.Find(StepIds.Light)!.Reference;
         var starts = new HandsSolver(tasks, [.. visits.Select(v => (v.From, v.To))], flames, burners, opens).Solve();
         var placed = tasks.Zip(starts).Where(p => p.Second is not null).Select(p => new PlacedTask(p.First, p.Second!.Value)).OrderBy(p => p.From).ToList();
         var outside = placed.Where(p => p.Task.Attended).Sum(p => Math.Clamp((opens - p.From).TotalMinutes, 0, p.Task.Length.TotalMinutes));
@@ -33,19 +33,19 @@ public static class HandsPlanner
     private static List<Visit> Visits(Plan plan)
     {
         var list = new List<Visit>();
-        foreach (var m in plan.Forecast.Milestones)
+        foreach (var m in plan.Forecast.Moments)
         {
-            if (!HandsTable.Visits.TryGetValue(m.Mark, out var row))
+            if (!HandsTable.Visits.TryGetValue(m.StepId, out var row))
             {
                 continue;
             }
 
-            if (m.Mark == Marks.Ready && plan.Cook.Actions[m.Action].When is { Look: { } look } when)
+            if (m.StepId == StepIds.Ready && plan.Cook.Actions[m.Action].Trigger is { Look: { } look } when)
             {
-                var first = when.NotBefore ?? Instant.Max(m.Early, plan.Forecast.Find(Marks.Opened)?.Reference ?? m.Early);
+                var first = when.NotBefore ?? Instant.Max(m.Early, plan.Forecast.Find(StepIds.Opened)?.Reference ?? m.Early);
                 for (var at = first; at <= m.Late; at += look.Again)
                 {
-                    list.Add(new(m.Mark, row.Name, at, at + Duration.FromMinutes(row.Minutes)));
+                    list.Add(new(m.StepId, row.Name, at, at + Duration.FromMinutes(row.Minutes)));
                 }
 
                 continue;
@@ -53,8 +53,8 @@ public static class HandsPlanner
 
             // What is done at a set minute is begun so that it is done then; what waits for an event is begun when it is seen.
             var length = Duration.FromMinutes(row.Minutes);
-            var waits = plan.Cook.Actions[m.Action].When.After is not null || m.Mark == Marks.Table;
-            list.Add(waits ? new(m.Mark, row.Name, m.Reference, m.Reference + length) : new(m.Mark, row.Name, m.Reference - length, m.Reference));
+            var waits = plan.Cook.Actions[m.Action].Trigger.After is not null || m.StepId == StepIds.Table;
+            list.Add(waits ? new(m.StepId, row.Name, m.Reference, m.Reference + length) : new(m.StepId, row.Name, m.Reference - length, m.Reference));
         }
 
         return Apart([.. list.OrderBy(v => v.From)]);
@@ -98,11 +98,11 @@ public static class HandsPlanner
     private static IEnumerable<(double Grams, Instant Due)> Wanted(Plan plan, TaskRow row)
     {
         Instant? At(string mark) => plan.Forecast.Find(mark)?.Reference;
-        var join = At(Marks.Join) ?? At(Marks.Reheat) ?? At(Marks.Light)!.Value;
+        var join = At(StepIds.Join) ?? At(StepIds.Reheat) ?? At(StepIds.Light)!.Value;
         switch (row.For)
         {
             case "rice" when plan.Dish.Rice is { } rice && rice.Rinse is "yes" or "light":
-                yield return (plan.Dish.RiceDry.Grams, At(Marks.RiceSoakStarts) ?? At(Marks.RiceLight) ?? (plan.Order is Order.RiceFirst or Order.Together ? At(Marks.Light)!.Value : join));
+                yield return (plan.Dish.RiceDry.Grams, At(StepIds.RiceSoakStarts) ?? At(StepIds.RiceLight) ?? (plan.Order is JoinOrder.RiceFirst or JoinOrder.Together ? At(StepIds.Light)!.Value : join));
                 break;
             case "boiling_water" when plan.Join is { AddedMillilitres.High: > 20 }:
                 yield return (0, join);
@@ -118,9 +118,9 @@ public static class HandsPlanner
         {
             yield return (wanted.Sum(x => x.Amount.Grams), wanted.Min(x => x.Time switch
             {
-                ExtraTime.Start => At(plan.Dish.Soak == SoakChoice.Quick ? Marks.SoakEnds : Marks.Light) ?? join,
+                ExtraTime.Start => At(plan.Dish.Soak == SoakChoice.Quick ? StepIds.SoakEnds : StepIds.Light) ?? join,
                 ExtraTime.Join => join,
-                _ => At(Marks.Seal) ?? At(Marks.Reheat) ?? join,
+                _ => At(StepIds.Seal) ?? At(StepIds.Reheat) ?? join,
             }));
         }
     }

@@ -156,7 +156,7 @@ internal sealed class HandsSolver
                 }
             }
 
-            foreach (var other in Others(task))
+            foreach (var other in OtherTasks(task))
             {
                 if (_tasks[other].Attended && Overlaps(other, from, to))
                 {
@@ -172,7 +172,7 @@ internal sealed class HandsSolver
 
         for (var minute = to - 1; minute >= from; minute--)
         {
-            var used = _flames.Count(f => f.From <= minute && minute < f.To) + Others(task).Count(o => _tasks[o].Burner && Overlaps(o, minute, minute + 1));
+            var used = _flames.Count(f => f.From <= minute && minute < f.To) + OtherTasks(task).Count(o => _tasks[o].Burner && Overlaps(o, minute, minute + 1));
             if (used >= _burners)
             {
                 return minute;
@@ -182,7 +182,7 @@ internal sealed class HandsSolver
         return null;
     }
 
-    private IEnumerable<int> Others(int task) => Enumerable.Range(0, _tasks.Count).Where(o => o != task && _at[o] is not null);
+    private IEnumerable<int> OtherTasks(int task) => Enumerable.Range(0, _tasks.Count).Where(o => o != task && _at[o] is not null);
 
     private bool Overlaps(int other, int from, int to) => _at[other] is { } start && start < to && from < start + Minutes(other);
 

@@ -47,6 +47,7 @@ export type StoveDeed = Schemas['DeedDto'];
 export type StoveLook = Schemas['LookForDto'];
 export type StoveVisit = Schemas['VisitDto'];
 export type StoveAfter = Schemas['AfterDto'];
+export type StoveAnswers = Schemas['StoveAnswersDto'];
 export type StoveAnswer = Schemas['StoveAnswerDto'];
 export type StoveLine = Schemas['StoveLine'];
 export type StoveReceipt = Schemas['StoveReceipt'];

@@ -9,7 +9,11 @@
   let { stove, evening }: Props = $props();
   const offers = new Offers();
   const answers = $derived(offers.of(evening.version));
-  const ask = () => void offers.ask(evening.version, api.late(stove.id));
+  const ask = () =>
+    void offers.ask(
+      () => evening.version,
+      () => api.late(stove.id),
+    );
   function choose(answer: StoveAnswer) {
     if (answer.code !== 'later') stove.tell({ kind: 'chose', what: answer.code });
     offers.drop();

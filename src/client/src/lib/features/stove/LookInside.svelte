@@ -8,7 +8,11 @@
   let { stove, evening, locked }: Props = $props();
   const offers = new Offers();
   const answers = $derived(offers.of(evening.version));
-  const ask = () => void offers.ask(evening.version, api.lookInside(stove.id));
+  const ask = () =>
+    void offers.ask(
+      () => evening.version,
+      () => api.lookInside(stove.id),
+    );
   function choose(answer: StoveAnswer) {
     stove.tell({ kind: 'chose', what: answer.code, state: 'look' });
     offers.drop();

@@ -27,7 +27,7 @@
     });
     asking = false;
     problem = answer.ok ? null : answer.problem;
-    answers = answer.ok ? answer.value : null;
+    answers = answer.ok ? answer.value.answers : null;
   }
   $effect(() => {
     if (first) void ask(first);

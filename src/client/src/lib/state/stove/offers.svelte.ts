@@ -1,25 +1,29 @@
-import type { StoveAnswer } from '../../api/client';
+import type { StoveAnswers } from '../../api/client';
 import type { Problem } from '../../api/problem';
 
-type Answered = { ok: true; value: StoveAnswer[] } | { ok: false; problem: Problem };
+type Answered = { ok: true; value: StoveAnswers } | { ok: false; problem: Problem };
 
 /** What the kettle offers when it is asked what can be done. An offer holds for the state that it was made for. */
 export class Offers {
-  #offered = $state.raw<{ version: number; answers: StoveAnswer[] } | null>(null);
+  #offered = $state.raw<StoveAnswers | null>(null);
   asking = $state(false);
   /** Why it could not be asked. */
   said = $state('');
 
-  of(version: number): StoveAnswer[] | null {
+  /** @param version of the evening as this screen knows it. */
+  of(version: number) {
     return this.#offered?.version === version ? this.#offered.answers : null;
   }
 
-  async ask(version: number, question: Promise<Answered>) {
+  /** Asks; anew when what was told just before was stored only after the answer was worked out. */
+  async ask(version: () => number, question: () => Promise<Answered>) {
     this.asking = true;
-    const answer = await question;
+    let answer: Answered;
+    do answer = await question();
+    while (answer.ok && version() > answer.value.version);
     this.asking = false;
     this.said = answer.ok ? '' : answer.problem.detail;
-    this.#offered = answer.ok ? { version, answers: answer.value } : null;
+    this.#offered = answer.ok ? answer.value : null;
   }
 
   drop() {

@@ -1,0 +1,75 @@
+namespace BrightKettle.Core.Cooking;
+
+/// <summary>Names of the moments that a plan shows; they travel with the action that makes them.</summary>
+public static class StepIds
+{
+    public const string SoakStarts = "soak_starts";
+    public const string SoakEnds = "soak_ends";
+
+    /// <summary>The bowl goes into the fridge with its water, which is kept.</summary>
+    public const string SoakChilled = "soak_chilled";
+    public const string RiceSoakStarts = "rice_soak_starts";
+    public const string Light = "light";
+
+    /// <summary>The short boil of a quick soak is over: flame off, lid on.</summary>
+    public const string QuickSoak = "quick_soak";
+
+    /// <summary>The lid is locked.</summary>
+    public const string Lock = "lock";
+
+    /// <summary>The pressure has been held long enough: heat off, left alone.</summary>
+    public const string HoldOver = "hold_over";
+
+    /// <summary>The pin is down and the lid comes off.</summary>
+    public const string Opened = "opened";
+
+    /// <summary>Into the slow cooker.</summary>
+    public const string SlowStarts = "slow_starts";
+
+    /// <summary>The full boil is seen; for a pulse with lectin the hard boil counts from here.</summary>
+    public const string Boils = "boils";
+    public const string HardBoilOver = "hard_boil_over";
+
+    /// <summary>Looked at and far enough: the flame goes out and they wait.</summary>
+    public const string Ready = "ready";
+
+    /// <summary>The liquor is measured and set.</summary>
+    public const string SetLiquor = "measure";
+
+    /// <summary>The second ingredient goes in.</summary>
+    public const string Join = "join";
+
+    /// <summary>Salt goes in.</summary>
+    public const string Salt = "salt";
+
+    /// <summary>A further, quicker pulse goes in.</summary>
+    public const string OtherIn = "other_in";
+
+    /// <summary>A further pulse is looked at and soft.</summary>
+    public const string OtherSoft = "other_soft";
+
+    /// <summary>Something beside pulses and rice goes in.</summary>
+    public const string ExtraIn = "extra_in";
+
+    /// <summary>Leaves, sticks or a chilli come out.</summary>
+    public const string TakeOut = "take_out";
+
+    /// <summary>Rice in a pot of its own: lit, boils, off, rested.</summary>
+    public const string RiceLight = "rice_light";
+    public const string RiceBoils = "rice_boils";
+    public const string RiceOff = "rice_off";
+    public const string RiceRested = "rice_rested";
+
+    /// <summary>Rice and its water are in the bowl that goes above the pulses.</summary>
+    public const string RiceBowl = "rice_bowl";
+
+    /// <summary>That bowl is lifted out.</summary>
+    public const string RiceOut = "rice_out";
+    public const string Seal = "seal";
+    public const string HeatOff = "heat_off";
+
+    /// <summary>What has waited off the heat is brought back to the boil.</summary>
+    public const string Reheat = "reheat";
+    public const string Finish = "finish";
+    public const string Table = "table";
+}

@@ -1,0 +1,121 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Stove;
+
+/// <summary>Builds other courses for the rest of an evening and runs them.</summary>
+/// <param name="before">What was taken for granted to come to this standing.</param>
+internal sealed class CourseBuilder(Simulator simulator, EveningForecaster watch, Dish dish, EveningForecast now, IReadOnlyList<Entry> before)
+{
+    public Dish Dish => dish;
+
+    public EveningForecast Now => now;
+
+    public Conditions Pot { get; } = Conditions.Of(now.Evening);
+
+    public double LiquorGrams => now.Pot is null ? 0 : PotGeometry.LiquorGrams(Math.Max(0, now.Pot.LiquorMillilitres), now.Pot.Celsius);
+
+    /// <summary>What was still to do, each with what it waits for from now.</summary>
+    public IReadOnlyList<CookAction> Rest => [.. now.Cook.Actions.Where((_, i) => now.Pending[i] is not null)];
+
+    /// <summary>What comes next in the main pot; null when nothing does.</summary>
+    public CookAction? NextInPot => Rest.FirstOrDefault(a => !BowlLane.Holds(a) && VesselOf(a) == Pot.VesselId);
+
+    private string VesselOf(CookAction a) => now.Evening.Cook.Kitchen[now.Evening.Cook.Kitchen.IndexOf(a.In)].Vessel.Id;
+
+    /// <summary>The rest after the heat was away: a hard boil that is still due is counted anew from the next full boil, with its whole time.</summary>
+    public IEnumerable<CookAction> RestBoiledAnew()
+    {
+        var hard = now.Evening.Pending.SelectMany(m => m.Actions.Take(1)).FirstOrDefault(a => a.StepId == StepIds.HardBoilOver)?.Trigger.Delay;
+        return hard is not { } minutes || Rest.Any(a => a.StepId == StepIds.Boils)
+            ? Rest
+            : Rest.SelectMany(a => a.StepId != StepIds.HardBoilOver ? (CookAction[])[a] :
+            [
+                new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling) { StepId = StepIds.Boils, In = a.In },
+                a with { Trigger = Trigger.Later(minutes) },
+            ]);
+    }
+
+    /// <summary>The rice, or the pulses, are still to join: the rest of the evening is not the end of it.</summary>
+    public bool JoinToCome => Rest.Any(a => a.StepId == StepIds.Join);
+
+    /// <summary>Something is done now, then all goes on as it was to.</summary>
+    public Course First(string code, params CookAction[] deeds) => Make(code, [.. Begin(deeds), .. Rest]);
+
+    public static Course Make(string code, IEnumerable<CookAction> actions) => new(code, [.. actions], [], []);
+
+    /// <summary>The deeds in the main pot, the first of them now.</summary>
+    public IEnumerable<CookAction> Begin(IEnumerable<CookAction> deeds) =>
+        deeds.Select((d, i) => d with { In = Pot.VesselId, Trigger = i == 0 && d.Trigger == Trigger.Next ? Trigger.At(now.Now) : d.Trigger });
+
+    /// <summary>What is left to season and serve with: salt, late extras, what comes out; then the table.</summary>
+    public IEnumerable<CookAction> Table(Duration rest)
+    {
+        var last = Rest.Where(a => a is CookAction.AddSalt or CookAction.Add or CookAction.TakeOut && VesselOf(a) == Pot.VesselId)
+            .Where(a => a is not CookAction.Add add || now.Evening.Cook.Ingredients[now.Evening.Cook.IndexOf(add.IngredientId)] is ExtraIngredient)
+            .Select(a => a with { Trigger = Trigger.Next, In = Pot.VesselId })
+            .ToList();
+        var serve = Rest.OfType<CookAction.Serve>().First();
+        var table = serve with { Trigger = Trigger.Next with { AfterStep = serve.Trigger.AfterStep } };
+        List<CookAction> list = [.. last, table];
+        list[0] = list[0] with { Trigger = list[0].Trigger with { Delay = rest > Duration.Zero ? rest : null } };
+        return list;
+    }
+
+    public Answer Of(string code, Course? course) =>
+        new(code, before, course, course is null ? now : watch.With(now, course, dish.MeltingIsWelcome, Rescue.Pots));
+
+    /// <summary>Whether a course can be run at all.</summary>
+    public bool Works(Course course) => EveningForecaster.Check(now.Evening.With(course, now.Now), now.Now) is null;
+
+    /// <summary>Reference pots through several courses at once.</summary>
+    public IReadOnlyList<PotRun> Try(IReadOnlyList<Course> courses)
+    {
+        var cooks = courses.Select(c => now.Belief.In(now.Evening.With(c, now.Now).AsOf(now.Now, out _))).ToList();
+        return simulator.RunMany([.. cooks.Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Heights = false });
+    }
+
+    /// <summary>How far a run ends from what is wanted: hard weighs most, then wet or dry, then minutes.</summary>
+    public double Badness(PotRun run)
+    {
+        if (run.StalledAt is not null)
+        {
+            return 1e6;
+        }
+
+        var sum = 0.0;
+        for (var i = 0; i < now.Evening.Cook.Ingredients.Count; i++)
+        {
+            if (run.Final[i].Vessel < 0)
+            {
+                continue;
+            }
+
+            var most = now.Evening.Cook.Ingredients[i] switch
+            {
+                PulseIngredient p => Doneness.MostWanted(p.Pulse, dish.MeltingIsWelcome),
+                RiceIngredient => 130,
+                _ => double.PositiveInfinity,
+            };
+            if (double.IsInfinity(most))
+            {
+                continue;
+            }
+
+            sum += (4 * Math.Max(0, Doneness.Wanted + 1 - run.Final[i].Doneness)) + Math.Max(0, run.Final[i].Doneness - most);
+        }
+
+        var liquor = Math.Abs(run.Vessels[now.Evening.Cook.Kitchen.IndexOf(Pot.VesselId)].LiquorGrams - dish.WantedLiquorGrams) / dish.TotalDry.Grams;
+        return sum + (60 * liquor) + (run.DrySeconds / 20) + (0.15 * run.EndSeconds / 60);
+    }
+
+    /// <summary>Pots that stand empty and are not part of this cook.</summary>
+    public IEnumerable<Vessel> Spare => dish.OtherVessels.Where(v => now.Evening.Cook.Kitchen.IndexOf(v.Id) < 0);
+
+    public Burner Burner => now.Evening.Cook.Kitchen[now.Evening.Cook.Kitchen.IndexOf(Pot.VesselId)].Burner;
+
+    public static Temperature Boiling { get; } = Temperature.FromCelsius(100);
+}

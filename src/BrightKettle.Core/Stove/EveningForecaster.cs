@@ -1,0 +1,129 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Learning;
+using BrightKettle.Core.Planning;
+using NodaTime;
+
+namespace BrightKettle.Core.Stove;
+
+/// <summary>Looks at an evening: learns from what was observed, then runs what is still to do.</summary>
+public sealed class EveningForecaster(Simulator simulator)
+{
+    public const int DefaultPots = 64;
+
+    private readonly Forecaster _forecaster = new(simulator);
+    private readonly Learner _learner = new(simulator);
+
+    /// <summary>Why this evening cannot be run, or null: an entry that contradicts the others.</summary>
+    public static CookFault? Check(EveningState evening, Instant now)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        return CookRules.Check(evening.ServedAt is { } served ? Past(evening, served) : evening.AsOf(now, out _));
+    }
+
+    /// <param name="evening">Valid by <see cref="Check"/>.</param>
+    /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
+    public EveningForecast Look(EveningState evening, Instant now, bool meltingIsWelcome, int pots = DefaultPots)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        var belief = Believe(evening, now);
+        return Ahead(evening, evening.AsOf(now, out var pending), pending, belief, now, meltingIsWelcome, pots);
+    }
+
+    /// <summary>What was learned by now.</summary>
+    public TraitEstimate Believe(EveningState evening, Instant now)
+    {
+        ArgumentNullException.ThrowIfNull(evening);
+        return _learner.Learn(Past(evening, now), [.. evening.Seen.Where(o => o.At <= now)]);
+    }
+
+    /// <summary>What it costs to do a moment so much later than it is due, in the reference pot; null where nothing is known of it.</summary>
+    public DelayCost? Later(EveningForecast standing, string momentId, Duration by)
+    {
+        ArgumentNullException.ThrowIfNull(standing);
+        var first = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == momentId, -1);
+        if (first < 0 || standing.Table is null || standing.Due.FirstOrDefault(d => d.MomentId == momentId) is not { } due)
+        {
+            return null;
+        }
+
+        var at = Instant.Max(due.At, standing.Now) + by;
+        var cook = standing.Cook with { Actions = [.. standing.Cook.Actions.Select((a, i) => i == first ? a with { Trigger = a.Trigger with { NotBefore = at } } : a)] };
+        if (CookRules.Check(cook) is not null)
+        {
+            return null;
+        }
+
+        var run = simulator.Run(cook, PotTraits.Reference(cook));
+        return run.StalledAt is not null ? null : new(Duration.FromSeconds(run.EndSeconds - standing.Forecast.Reference.EndSeconds), run);
+    }
+
+    /// <summary>The same evening with another course from now on, and what is known already.</summary>
+    internal EveningForecast With(EveningForecast known, Course course, bool meltingIsWelcome, int pots)
+    {
+        var evening = known.Evening.With(course, known.Now);
+        return Ahead(evening, evening.AsOf(known.Now, out var pending), pending, known.Belief, known.Now, meltingIsWelcome, pots);
+    }
+
+    private EveningForecast Ahead(EveningState evening, Cook asOf, IReadOnlyList<Moment?> pending, TraitEstimate belief, Instant now, bool meltingIsWelcome, int pots)
+    {
+        var cook = belief.In(Marked(asOf, pending));
+        var forecast = _forecaster.Run(cook, meltingIsWelcome, pots);
+        var due = DueOf(forecast, pending);
+        var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
+        return new(evening, now, cook, pending, belief, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));
+    }
+
+    /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
+    private static Cook Marked(Cook cook, IReadOnlyList<Moment?> pending) => cook with
+    {
+        Actions = [.. cook.Actions.Select((a, i) => a.StepId is null && pending[i] is { } m && (i == 0 || pending[i - 1]?.Id != m.Id) ? a with { StepId = Unnamed } : a)],
+    };
+
+    private const string Unnamed = "moment";
+
+    /// <summary>What was done, at its real times, up to now.</summary>
+    private static Cook Past(EveningState evening, Instant now)
+    {
+        var deeds = evening.Deeds().Where(d => d.At <= now).ToList();
+        var actions = deeds.Select(d => d.Action).Where(a => a is not CookAction.Serve).Append(new CookAction.Serve(Trigger.At(now + Duration.FromSeconds(1))));
+        var starts = deeds.Select(d => d.At).Append(evening.Cook.Starts).Append(now).Min();
+        return evening.Cook with { Actions = [.. actions], Starts = starts };
+    }
+
+    private static List<DueForecast> DueOf(Forecast forecast, IReadOnlyList<Moment?> pending)
+    {
+        var list = new List<DueForecast>();
+        foreach (var m in forecast.Moments)
+        {
+            if (pending[m.Action] is { } moment && list.TrueForAll(d => d.MomentId != moment.Id))
+            {
+                list.Add(new(moment.Id, m.Early, m.Reference, m.Late, m.LiquorGrams, m.AddedGrams));
+            }
+        }
+
+        return [.. list.OrderBy(d => d.At)];
+    }
+
+    /// <summary>The reference pot before anything that is still to do.</summary>
+    private static PotSample? PotAt(Forecast forecast, IReadOnlyList<Moment?> pending, Instant now)
+    {
+        var seconds = (now - forecast.Cook.Starts).TotalSeconds;
+        var run = forecast.Reference;
+        var last = run.Samples.LastOrDefault(s => s.Seconds < seconds - 0.5);
+        if (last is null)
+        {
+            return null;
+        }
+
+        // Samples are a minute apart; what was poured since the last one is seen at once.
+        var main = forecast.Cook.VesselOf(forecast.Cook.Actions[^1]);
+        var poured = Enumerable.Range(0, run.Done.Count)
+            .Where(i => pending[i] is null && forecast.Cook.VesselOf(forecast.Cook.Actions[i]) == main && !BowlLane.Holds(forecast.Cook.Actions[i]))
+            .Select(i => run.Done[i]).OfType<ActionDone>().Where(d => d.Seconds > last.Seconds && d.Seconds <= seconds + 1)
+            .Select(d => (ActionDone?)d).LastOrDefault();
+        return poured is not { } done || last.All.Count > 0 ? last : last with
+        {
+            Shown = new VesselLevel(done.Celsius, PotGeometry.LiquorMillilitres(done.LiquorAfter, done.Celsius), last.BedCentimetres.Sum() + done.OverBedCentimetres),
+        };
+    }
+}

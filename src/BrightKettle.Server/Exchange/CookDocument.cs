@@ -1,0 +1,126 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Server.Answers;
+
+namespace BrightKettle.Server.Exchange;
+
+/// <summary>The exchange form of a cook, version 1. Described by cook-1.schema.json.</summary>
+public sealed record CookDocument(
+    string Format,
+    int Version,
+    DateTimeOffset Starts,
+    int Seed,
+    CookKitchenDocument Kitchen,
+    IReadOnlyList<IngredientDocument> Ingredients,
+    IReadOnlyList<ActionDocument> Actions)
+{
+    public const string FormatName = "bright-kettle/cook";
+    public const int CurrentVersion = 1;
+}
+
+public sealed record CookKitchenDocument(
+    string VesselName,
+    double VesselDiameterCentimetres,
+    double VesselBrimMillilitres,
+    double BurnerMostWatts,
+    double BurnerLeastWatts,
+    double AltitudeMetres,
+    double RoomCelsius,
+    string? VesselId = null,
+    CookerDocument? Cooker = null,
+    double? HardnessMilligramsPerLitre = null,
+    IReadOnlyList<OtherVesselDocument>? Others = null);
+
+/// <summary>A further vessel of a cook.</summary>
+/// <param name="Above">It stands in the steam of the first one and has no heat of its own.</param>
+public sealed record OtherVesselDocument(
+    string Id,
+    string Name,
+    double DiameterCentimetres,
+    double BrimMillilitres,
+    double BurnerMostWatts,
+    double BurnerLeastWatts,
+    CookerDocument? Cooker = null,
+    bool Above = false);
+
+/// <summary>What a cooker does beyond a pot. Figures that are left out are the typical ones of its kind.</summary>
+/// <param name="Kind">weight, spring, electric or slow.</param>
+public sealed record CookerDocument(string Kind, double? HighKilopascals = null, double? LowKilopascals = null, double? HighWatts = null, double? LowWatts = null, double? LossWattsPerKelvin = null);
+
+/// <summary>A pulse, a rice or an extra of the catalogue.</summary>
+/// <param name="Kind">pulse, rice or extra.</param>
+/// <param name="PaceMedian">For a pulse: its bag's speed, 1 is the reference.</param>
+/// <param name="PaceSpread">For a pulse: standard deviation of ln(pace).</param>
+/// <param name="AgeYears">For a pulse: since the harvest.</param>
+/// <param name="Storage">For a pulse: cool, cupboard, warm or hot.</param>
+/// <param name="CookedCelsius">For a pulse that is cooked already: its temperature; its grams are then the dry weight it came from.</param>
+/// <param name="CookedSaltShare">For a pulse that is cooked already: salt, g per g.</param>
+/// <param name="Toasted">For rice: stirred in hot fat first.</param>
+/// <param name="RateFactor">For rice: 1 is the table's.</param>
+/// <param name="Celsius">For an extra: as it goes in.</param>
+/// <param name="Pieces">For an extra: how many must come out again.</param>
+/// <param name="Blanched">For cured meat: boiled first in water that was poured away.</param>
+public sealed record IngredientDocument(
+    string Id,
+    [property: OneOf("pulse", "rice", "extra")] string Kind,
+    string CatalogueId,
+    double Grams,
+    double? PaceMedian = null,
+    double? PaceSpread = null,
+    double? AgeYears = null,
+    [property: OneOf(typeof(Storage))] string? Storage = null,
+    double? CookedCelsius = null,
+    double? CookedSaltShare = null,
+    bool? Toasted = null,
+    double? RateFactor = null,
+    double? Celsius = null,
+    int? Pieces = null,
+    bool? Blanched = null);
+
+/// <summary>One action; which of the figures belong to it depends on what it does.</summary>
+/// <param name="Do">soak, drain, chill, rinse, add, take_out, water, salt, measure, pour_back, heat, cover, pressurise, release, transfer, stir, mash, thicken or serve.</param>
+/// <param name="In">Id of its vessel; left out for the first.</param>
+/// <param name="Grams">Of water, salt, starch or liquor.</param>
+/// <param name="Setting">high or low for pressurise, natural or quick for release.</param>
+/// <param name="With">For cover: what the seal is made of: foil, parchment, towel, plastic or waxed_paper (the last two are refused by a gate).</param>
+/// <param name="What">liquor, ingredient or everything for transfer.</param>
+public sealed record ActionDocument(
+    [property: OneOf(
+        "soak", "drain", "chill", "rinse", "add", "take_out", "water", "salt", "measure", "pour_back", "heat", "cover", "pressurise", "release", "transfer", "stir", "mash", "thicken", "serve")]
+    string Do,
+    WhenDocument? When = null,
+    string? Mark = null,
+    string? Ingredient = null,
+    double? Grams = null,
+    double? Celsius = null,
+    [property: OneOf(typeof(Flame))] string? Flame = null,
+    [property: OneOf(typeof(Lid))] string? Lid = null,
+    string? In = null,
+    double? Watts = null,
+    double? SaltShare = null,
+    double? SodaGramsPerLitre = null,
+    double? IceShare = null,
+    bool? Keep = null,
+    [property: OneOf("high", "low", "natural", "quick")] string? Setting = null,
+    string? To = null,
+    [property: OneOf(typeof(TransferWhat))] string? What = null,
+    double? Share = null,
+    double? WaterGrams = null,
+    [property: OneOf(typeof(SealMaterial))] string? With = null);
+
+/// <summary>What an action waits for after the one before it.</summary>
+/// <param name="After">boils, surface_dry, pressure_up, whistle or pin_down.</param>
+/// <param name="Count">The how-manieth whistle.</param>
+/// <param name="AfterMark">Mark of an action of another vessel.</param>
+public sealed record WhenDocument(
+    DateTimeOffset? NotBefore = null,
+    [property: OneOf(typeof(PotEvent))] string? After = null,
+    double? DelayMinutes = null,
+    LookDocument? Look = null,
+    int? Count = null,
+    string? AfterMark = null);
+
+public sealed record LookDocument(string Ingredient, double Doneness, double AgainMinutes);
+
+/// <summary>What was chosen to be done from a moment on.</summary>
+public sealed record CourseDocument(string Code, IReadOnlyList<ActionDocument> Actions, IReadOnlyList<OtherVesselDocument> Others, IReadOnlyList<IngredientDocument> Extras);

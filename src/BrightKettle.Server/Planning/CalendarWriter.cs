@@ -1,0 +1,48 @@
+using System.Globalization;
+using BrightKettle.Core.Planning;
+using Ical.Net;
+using Ical.Net.CalendarComponents;
+using Ical.Net.DataTypes;
+using Ical.Net.Serialization;
+
+namespace BrightKettle.Server.Planning;
+
+/// <summary>A plan as iCalendar (RFC 5545): an entry and an alarm for each moment that must not be missed.</summary>
+public static class CalendarWriter
+{
+    public static string Write(Plan plan, PlanDto told, DateTimeOffset madeAt)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(told);
+        var calendar = new Ical.Net.Calendar { ProductId = "-//Bright Kettle//Dinner//EN" };
+        foreach (var (step, n) in told.Steps.Select((s, n) => (s, n)))
+        {
+            if (StepSentences.Warning(step.Kind) is not { } warning)
+            {
+                continue;
+            }
+
+            var words = StepSentences.For(step, told);
+            var entry = new CalendarEvent
+            {
+                // The same moment of the same dinner keeps its id, so that a second import replaces the first.
+                Uid = string.Create(CultureInfo.InvariantCulture, $"{told.ServeAt.ToUnixTimeSeconds()}-{plan.Dish.Pulse.Id}-{step.Kind}-{n}@bright-kettle"),
+                Summary = words,
+                Description = Range(step, plan),
+                DtStamp = new CalDateTime(madeAt.UtcDateTime, "UTC"),
+                Start = new CalDateTime(step.At.UtcDateTime, "UTC"),
+                Duration = Duration.FromMinutes(5),
+            };
+            entry.Alarms.Add(new Alarm { Action = AlarmAction.Display, Description = words, Trigger = new Trigger(Duration.FromMinutes(-warning)) });
+            calendar.Events.Add(entry);
+        }
+
+        return new CalendarSerializer().SerializeToString(calendar) ?? throw new InvalidOperationException("The calendar could not be written.");
+    }
+
+    private static string Range(StepDto step, Plan plan)
+    {
+        string Local(DateTimeOffset at) => plan.Dish.Household.LocalOf(NodaTime.Instant.FromDateTimeOffset(at)).ToString("HH:mm", CultureInfo.InvariantCulture);
+        return step.Late - step.Early > TimeSpan.FromMinutes(1) ? $"Eight pots in ten come to it between {Local(step.Early)} and {Local(step.Late)}." : "By the clock.";
+    }
+}

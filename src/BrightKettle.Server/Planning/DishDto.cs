@@ -1,0 +1,105 @@
+using BrightKettle.Core.Planning;
+using BrightKettle.Server.Answers;
+
+namespace BrightKettle.Server.Planning;
+
+/// <summary>An amount as it was said.</summary>
+/// <param name="Unit">g, cup, plate, packet or shelf (all that is left there, whatever the value); for extras g, mL, cup or piece.</param>
+public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate", "packet", "shelf", "mL", "piece")] string Unit);
+
+/// <summary>What is wanted.</summary>
+/// <param name="Pulse">Null: the usual amount for so many people.</param>
+/// <param name="RiceId">Null: no rice.</param>
+/// <param name="Soak">none, overnight or quick.</param>
+/// <param name="Style">dry, moist, saucy or soup.</param>
+/// <param name="BurnerId">Null: the first burner.</param>
+/// <param name="ServeAtLocal">On the kitchen's clock, as 2026-11-25T19:00.</param>
+/// <param name="Seed">Fixes the many pots; 0 to 999999.</param>
+/// <param name="Method">open_pot, pressure, slow_cooker or cooked (from a tin, the fridge or the freezer).</param>
+/// <param name="CookerId">For pressure and slow_cooker: which.</param>
+/// <param name="RiceVesselId">A pot of its own for the rice, or bowl_above under pressure; null when it joins the pulses.</param>
+/// <param name="Away">When nobody is at home.</param>
+/// <param name="Salt">in_the_soak, at_the_start, with_the_rice or at_the_table; null: as the household does.</param>
+/// <param name="KeepsSoakWater">Null: as the household does.</param>
+/// <param name="Pull">Moments that the cook has pulled from where they are best; its table must be 0, since that is serveAtLocal.</param>
+/// <param name="Others">Further pulses; of all of them the slowest leads, whatever the order.</param>
+/// <param name="CookedFrom">With the method cooked: tin, fridge or freezer; null: a tin.</param>
+/// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
+public sealed record DishDto(
+    string PulseId,
+    AmountDto? Pulse,
+    string? RiceId,
+    AmountDto? Rice,
+    int People,
+    [property: OneOf(typeof(SoakChoice))] string Soak,
+    [property: OneOf(typeof(Style))] string Style,
+    string VesselId,
+    string? BurnerId,
+    string ServeAtLocal,
+    int Seed,
+    [property: OneOf(typeof(Method))] string Method = "open_pot",
+    string? CookerId = null,
+    IReadOnlyList<ExtraWishDto>? Extras = null,
+    string? RiceVesselId = null,
+    IReadOnlyList<AwayDto>? Away = null,
+    [property: OneOf(typeof(SaltSchool))] string? Salt = null,
+    bool? KeepsSoakWater = null,
+    int LittleOnes = 0,
+    PullDto? Pull = null,
+    IReadOnlyList<OtherPulseDto>? Others = null,
+    [property: OneOf(typeof(CookedFrom))] string? CookedFrom = null);
+
+/// <summary>A further pulse in the same pot.</summary>
+/// <param name="Amount">Null: as much as the usual share of all of them.</param>
+public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null);
+
+/// <summary>Something beside pulses and rice.</summary>
+/// <param name="Amount">Null: the usual amount for so many people.</param>
+/// <param name="Time">start, join or late; null: as most households do.</param>
+/// <param name="Pieces">How many pieces must come out again; null: worked out from the amount.</param>
+public sealed record ExtraWishDto(string ExtraId, AmountDto? Amount = null, [property: OneOf(typeof(ExtraTime))] string? Time = null, int? Pieces = null, bool? Blanched = null);
+
+/// <summary>A span on the kitchen's clock in which nobody is at home, as 2026-11-25T17:30.</summary>
+public sealed record AwayDto(string FromLocal, string ToLocal);
+
+/// <summary>One way to the dish, with its table or the reason why not.</summary>
+/// <param name="PulseId">Another pulse than was asked for; null otherwise.</param>
+/// <param name="Title">Why not, in short; null for a way that works.</param>
+/// <param name="RiceVesselId">Where the rice is cooked, as in a dish.</param>
+public sealed record WayDto(
+    [property: OneOf(typeof(Method))] string Method,
+    [property: OneOf(typeof(SoakChoice))] string Soak,
+    string? CookerId,
+    string? CookerName,
+    string? PulseId,
+    string? PulseName,
+    DateTimeOffset? StartsAt,
+    DateTimeOffset? TableEarly,
+    DateTimeOffset? TableAt,
+    DateTimeOffset? TableLate,
+    double? WithLooks,
+    double? ByClock,
+    WayFactsDto? Facts,
+    string? Title,
+    string? Detail,
+    IReadOnlyList<AlternativeDto> Alternatives,
+    string? RiceVesselId,
+    string CookedFrom);
+
+/// <summary>What one compares ways by.</summary>
+/// <param name="EnergyKilowattHours">That reaches the pots.</param>
+public sealed record WayFactsDto(double HandsOnMinutes, IReadOnlyList<SpanDto> BeThere, double EnergyKilowattHours, string Texture, string Why);
+
+public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
+
+/// <summary>One change that makes a refused dish possible; it has been planned.</summary>
+/// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
+public sealed record AlternativeDto(
+    [property: OneOf("serve_at", "unsoaked", "vessel", "amount")] string Kind, string? ServeAtLocal, string? VesselId, string? VesselName, double? Scale, [property: OneOf(typeof(SoakChoice))] string? Soak);
+
+/// <summary>One line of the stream in which ways arrive.</summary>
+/// <param name="Of">How many ways are tried.</param>
+/// <param name="Way">As it is judged; null in the last line.</param>
+/// <param name="All">In the last line: all of them in their order.</param>
+/// <param name="DoubleRefused">In the last line: why twice as much cannot be cooked; null when it can.</param>
+public sealed record WayEventDto(int Of, WayDto? Way, IReadOnlyList<WayDto>? All, string? DoubleRefused);

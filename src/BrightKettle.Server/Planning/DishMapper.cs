@@ -1,0 +1,247 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
+using BrightKettle.Data.Records;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Kitchen;
+using NodaTime;
+using NodaTime.Text;
+
+namespace BrightKettle.Server.Planning;
+
+/// <summary>From what was asked for to a dish of the core.</summary>
+public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, Instant now)
+{
+    private static readonly Duration FarthestAhead = Duration.FromDays(14);
+
+    /// <summary>The dish, or null with the faults in the checks.</summary>
+    public Dish? Map(DishDto dto, FieldFaults checks)
+    {
+        ArgumentNullException.ThrowIfNull(dto);
+        ArgumentNullException.ThrowIfNull(checks);
+        var pulse = catalogue.FindPulse(dto.PulseId ?? string.Empty) ?? checks.Refuse<Pulse>("catalogue.unknown_pulse", "pulseId");
+        var rice = dto.RiceId is null ? null : catalogue.FindRice(dto.RiceId) ?? checks.Refuse<Rice>("catalogue.unknown_rice", "riceId");
+        var vessel = kitchen.Find(dto.VesselId) ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "vesselId");
+        var burner = dto.BurnerId is null
+            ? (kitchen.Burners.Count > 0 ? kitchen.Burners[0] : null)
+            : kitchen.Burners.FirstOrDefault(b => b.Id == dto.BurnerId);
+        burner ??= checks.Refuse<Burner>("kitchen.unknown_burner", "burnerId");
+        var people = (int)checks.Within(dto.People, 1, 40, "people");
+        checks.Within(dto.Seed, 0, 999_999, "seed");
+        var style = ClosedSet.Read<Style>(dto.Style, "style", checks);
+        var method = ClosedSet.Read<Method>(dto.Method, "method", checks);
+        // What is cooked already is not soaked, whatever the dish said before.
+        var soak = ClosedSet.Read<SoakChoice>(dto.Soak, "soak", checks) is var asked && method == Method.Cooked ? SoakChoice.None : asked;
+        var cookedFrom = ClosedSet.Read<CookedFrom>(dto.CookedFrom ?? "tin", "cookedFrom", checks);
+        var cooker = CookerOf(dto, method, checks);
+        var serveAt = ServeAt(dto.ServeAtLocal, checks);
+        var salt = dto.Salt is null ? kitchen.HouseWays.Salt : ClosedSet.Read<SaltSchool>(dto.Salt, "salt", checks);
+        var little = (int)checks.Within(dto.LittleOnes, 0, 10, "littleOnes");
+        var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
+        var apart = rice is null || dto.RiceVesselId is null ? null : RiceApart(dto.RiceVesselId, vessel, method == Method.Pressure ? cooker : null, burner, checks);
+        var away = Away(dto.Away, checks);
+        var pull = Pull(dto.Pull ?? new(), "pull", checks);
+        // The hour itself is serveAtLocal: a pulled table would say it twice.
+        checks.Within(pull.Table, 0, 0, "pull.table");
+        if (pulse is null || vessel is null || burner is null || (dto.RiceId is not null && rice is null))
+        {
+            return null;
+        }
+
+        var pulseGrams = Grams(dto.Pulse, pulse.Id, pulse.GramsPerCup, people * Portions.PulseGramsEach(rice is not null), people, "pulse", checks);
+        var others = Others(dto, pulse, people, rice is not null, checks);
+        // Several pulses share the usual amount.
+        var (lead, leadGrams, joining) = Slowest(pulse, dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams, others);
+        var riceGrams = rice is null ? 0 : Grams(dto.Rice, rice.Id, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
+        return checks.Any
+            ? null
+            : new Dish(
+                lead,
+                Mass.FromGrams(leadGrams),
+                new Pace(1, catalogue.Constants.LotSpread),
+                rice,
+                Mass.FromGrams(riceGrams),
+                soak,
+                style,
+                vessel,
+                kitchen.Vessels,
+                burner,
+                kitchen.Household,
+                serveAt,
+                now,
+                dto.Seed)
+            {
+                Method = method,
+                CookedFrom = cookedFrom,
+                Cooker = cooker,
+                OtherPulses = joining,
+                Extras = extras,
+                RiceApart = apart,
+                Away = away,
+                Pull = pull,
+                // The little ones' portion comes out before the salt, so the salt waits.
+                Salt = little > 0 ? SaltSchool.AtTheTable : salt,
+                SaltPercent = kitchen.HouseWays.SaltPercent,
+                KeepsSoakWater = dto.KeepsSoakWater ?? kitchen.HouseWays.KeepsSoakWater,
+                StirsAtJoin = kitchen.HouseWays.StirsAtJoin,
+                LittleOnes = little,
+                BurnerCount = Math.Max(1, kitchen.Burners.Count),
+            };
+    }
+
+    private Vessel? CookerOf(DishDto dto, Method method, FieldFaults checks)
+    {
+        if (method is Method.OpenPot or Method.Cooked)
+        {
+            return null;
+        }
+
+        var slow = method == Method.SlowCooker;
+        return kitchen.Find(dto.CookerId) is { Cooker: { } c } named && c.UnderPressure != slow
+            ? named
+            : checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
+    }
+
+    public static Pull Pull(PullDto pull, string field, FieldFaults checks)
+    {
+        ArgumentNullException.ThrowIfNull(pull);
+        ArgumentNullException.ThrowIfNull(checks);
+        checks.Within(pull.Table, -1440, 1440, $"{field}.table");
+        checks.Within(pull.Light, -600, 600, $"{field}.light");
+        checks.Within(pull.Join, -240, 240, $"{field}.join");
+        checks.Within(pull.Seal, 0, 60, $"{field}.seal");
+        checks.Within(pull.FlameOff, -60, 120, $"{field}.flameOff");
+        return new(pull.Table, pull.Light, pull.Join, pull.Seal, pull.FlameOff);
+    }
+
+    private const int MostOthers = 3;
+
+    private List<OtherPulse> Others(DishDto dto, Pulse first, int people, bool withRice, FieldFaults checks)
+    {
+        var list = new List<OtherPulse>();
+        var wishes = dto.Others ?? [];
+        if (wishes.Count > MostOthers || wishes.Any(o => o is null) || wishes.Select(o => o.PulseId).Append(first.Id).Distinct().Count() != wishes.Count + 1)
+        {
+            checks.Add("dish.others", "others");
+            return list;
+        }
+
+        for (var i = 0; i < wishes.Count; i++)
+        {
+            if (catalogue.FindPulse(wishes[i].PulseId ?? string.Empty) is not { } pulse)
+            {
+                checks.Add("catalogue.unknown_pulse", $"others[{i}].pulseId");
+                continue;
+            }
+
+            var usual = people * Portions.PulseGramsEach(withRice) / (1 + wishes.Count);
+            list.Add(new(pulse, Mass.FromGrams(Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))));
+        }
+
+        return list;
+    }
+
+    /// <summary>The one that takes longest leads; the others join it.</summary>
+    private static (Pulse Lead, double Grams, IReadOnlyList<OtherPulse> Joining) Slowest(Pulse first, double grams, List<OtherPulse> others)
+    {
+        var all = others.Prepend(new OtherPulse(first, Mass.FromGrams(grams))).ToList();
+        var lead = all.MaxBy(o => o.Pulse.SimmerUnsoakedMinutes.Middle)!;
+        return (lead.Pulse, lead.Dry.Grams, [.. all.Where(o => o != lead)]);
+    }
+
+    /// <summary>The rice's own pot on a burner of its own, or its bowl above the pulses in a pressure cooker.</summary>
+    private CookVessel? RiceApart(string vesselId, Vessel? pulses, Vessel? cooker, Burner? first, FieldFaults checks)
+    {
+        if (vesselId == RiceBowl.Id)
+        {
+            return cooker is null || first is null ? checks.Refuse<CookVessel>("dish.bowl_above", "riceVesselId") : new(RiceBowl.For(cooker), first, Above: true);
+        }
+
+        var pot = kitchen.Find(vesselId) is { Cooker: null } own && own.Id != pulses?.Id ? own : checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
+        var burner = kitchen.Burners.FirstOrDefault(b => b.Id != first?.Id) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
+        return pot is null || burner is null ? null : new(pot, burner);
+    }
+
+    /// <summary>More goings out than anybody's day has.</summary>
+    private const int MostAway = 8;
+
+    private List<Interval> Away(IReadOnlyList<AwayDto>? spans, FieldFaults checks)
+    {
+        var list = new List<Interval>();
+        foreach (var span in spans ?? [])
+        {
+            if (list.Count >= MostAway || span is null || LocalTimes.Read(span.FromLocal) is not { } from || LocalTimes.Read(span.ToLocal) is not { } to)
+            {
+                checks.Add("request.time", "away");
+                return list;
+            }
+
+            var (leave, back) = (kitchen.Household.InstantOf(from), kitchen.Household.InstantOf(to));
+            if (back <= leave || back - leave > Duration.FromDays(1))
+            {
+                checks.Add("dish.away", "away");
+                continue;
+            }
+
+            list.Add(new(leave, back));
+        }
+
+        return list;
+    }
+
+    /// <summary>A bag as most shops sell it, g.</summary>
+    private const double PacketGrams = 500;
+
+    private double Grams(AmountDto? amount, string id, double gramsPerCup, double usual, int people, string field, FieldFaults checks)
+    {
+        if (amount is null)
+        {
+            return usual;
+        }
+
+        switch (amount.Unit)
+        {
+            case "g":
+                return checks.Within(amount.Value, 20, 5000, field);
+            case "shelf" when kitchen.ShelfGrams.TryGetValue(id, out var left):
+                return left;
+            case "shelf":
+                checks.Add("dish.not_on_shelf", field);
+                return usual;
+            case "plate":
+                return checks.Within(amount.Value, 1, 40, field) * usual / people;
+            case "packet":
+                return checks.Within(amount.Value, 0.1, 10, field) * PacketGrams;
+            case "cup":
+                var cups = checks.Within(amount.Value, 0.1, 25, field);
+                return Portions.GramsOfCups(cups, gramsPerCup, kitchen.Row.CupMillilitres);
+            default:
+                checks.Add("request.unknown_word", $"{field}.unit");
+                return usual;
+        }
+    }
+
+    private Instant ServeAt(string? local, FieldFaults checks)
+    {
+        if (LocalTimes.Read(local) is not { } time)
+        {
+            checks.Add("request.time", "serveAtLocal");
+            return now;
+        }
+
+        var at = kitchen.Household.InstantOf(time);
+        if (at < now)
+        {
+            checks.Add("dish.past", "serveAtLocal");
+        }
+        else if (at - now > FarthestAhead)
+        {
+            checks.Add("dish.too_far", "serveAtLocal");
+        }
+
+        return at;
+    }
+}

@@ -1,0 +1,80 @@
+using System.Text.Json;
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Planning;
+using BrightKettle.Data;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Work;
+using Microsoft.AspNetCore.Http.HttpResults;
+using NodaTime;
+
+namespace BrightKettle.Server.Planning;
+
+/// <summary>Plans that were asked for just now: a page that pulls on one asks for it many times a second, and two pages for the same.</summary>
+public sealed class SharedPlans(WorkScheduler queue) : IDisposable
+{
+    private const int MostPlans = 32;
+
+    internal SharedWork<string, PlanAnswer> Work { get; } = new(queue, MostPlans, TimeSpan.FromMinutes(5));
+
+    public void Dispose() => Work.Dispose();
+}
+
+/// <summary>What was asked for, in this kitchen.</summary>
+/// <param name="Dish">Null when the checks have a fault.</param>
+public sealed record RequestedDish(DishDto Asked, Dish? Dish, KitchenState Kitchen, FieldFaults Checks)
+{
+    /// <summary>What is wrong with it, as an answer.</summary>
+    public ProblemHttpResult Problem => KettleProblems.Invalid(Checks);
+}
+
+/// <summary>Reads what a request asks for and plans it. Every request that is about a dish goes through here.</summary>
+public sealed class DishRequestReader(KettleDb db, PulseCatalogue catalogue, SharedPlans plans, RequestWork work, TimeProvider clock)
+{
+    /// <summary>The clock as the core takes it.</summary>
+    public Instant Now => Instant.FromDateTimeOffset(clock.GetUtcNow());
+
+    public RequestWork Work => work;
+
+    public PulseCatalogue Catalogue => catalogue;
+
+    public Task<KitchenState> KitchenAsync(CancellationToken cancel) => KitchenStore.ReadAsync(db, cancel);
+
+    /// <summary>The dish of a request in the kitchen as it is.</summary>
+    /// <param name="checks">Goes on with these; new ones when it is null.</param>
+    /// <param name="field">Where the dish stands in the request: a missing one is named by it.</param>
+    public async Task<RequestedDish> ReadAsync(DishDto? dish, CancellationToken cancel, FieldFaults? checks = null, string field = "dish")
+    {
+        checks ??= new();
+        var kitchen = await KitchenAsync(cancel);
+        if (dish is null)
+        {
+            checks.Add("request.missing", field);
+            return new(null!, null, kitchen, checks);
+        }
+
+        return Map(dish, kitchen, Now, checks);
+    }
+
+    /// <summary>A dish as it would be asked for at a given time.</summary>
+    public RequestedDish Map(DishDto dish, KitchenState kitchen, Instant now, FieldFaults checks) => new(dish, new DishMapper(catalogue, kitchen, now).Map(dish, checks), kitchen, checks);
+
+    /// <summary>The answer to a dish as it was asked for, within this minute.</summary>
+    /// <param name="asked">With a dish.</param>
+    public Task<PlanAnswer> PlanAsync(RequestedDish asked)
+    {
+        ArgumentNullException.ThrowIfNull(asked);
+        var dish = asked.Dish!;
+        var kitchen = asked.Kitchen;
+        var minute = dish.Now.ToUnixTimeSeconds() / 60;
+        var key = $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)}";
+        return work.ShareAsync(plans.Work, key, simulator => new Planner(simulator).Plan(dish));
+    }
+
+    /// <summary>The plan as the page draws it, or the refusal.</summary>
+    public static PlanDto Dto(Plan plan, RequestedDish asked)
+    {
+        ArgumentNullException.ThrowIfNull(asked);
+        return PlanMapper.Map(plan, asked.Asked.People, asked.Kitchen.Row.CupMillilitres);
+    }
+}

@@ -1,0 +1,172 @@
+using BrightKettle.Core.Planning;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Kitchen;
+
+namespace BrightKettle.Server.Planning;
+
+/// <summary>One step in the order in which it is done; the page words it.</summary>
+/// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish, table and others; at the stove also pressure_up, first_whistle and hard_over.</param>
+/// <param name="Early">Eight pots in ten come to it between this and late; equal to late where the clock decides.</param>
+public sealed record StepDto(string Kind, DateTimeOffset At, DateTimeOffset Early, DateTimeOffset Late, StepFactsDto Facts);
+
+/// <summary>Figures of a step; null where they do not belong to it.</summary>
+/// <param name="Count">Whistles after which it is done.</param>
+public sealed record StepFactsDto(
+    double? Grams = null,
+    double? Millilitres = null,
+    double? Minutes = null,
+    double? Hours = null,
+    double? EveryMinutes = null,
+    double? OverBedCentimetres = null,
+    double? AddMillilitres = null,
+    string? Felt = null,
+    string? Ingredient = null,
+    string? Place = null,
+    bool? Drained = null,
+    string? Name = null,
+    int? Pieces = null,
+    int? Count = null);
+
+/// <summary>The moment of the join.</summary>
+public sealed record JoinDto(
+    string Joiner,
+    double Doneness,
+    string Felt,
+    string? WaitFor,
+    double? ChalkyOfFive,
+    double NeededMillilitres,
+    BandDto FoundMillilitres,
+    BandDto AddMillilitres,
+    double OverBedCentimetres);
+
+/// <summary>What to measure out. Cups are the household's.</summary>
+/// <param name="PulseCups">Dry, or, where they are cooked already, cooked and drained.</param>
+/// <param name="DrainedGrams">Cooked and drained, where they are cooked already; null for dry ones.</param>
+public sealed record MeasureOutDto(
+    double PulseGrams,
+    double PulseCups,
+    double? DrainedGrams,
+    double? RiceGrams,
+    double? RiceCups,
+    string? RiceRinse,
+    double? SoakMillilitres,
+    double FirstWaterMillilitres,
+    double? BoilingMillilitres,
+    double CookedGrams,
+    double CookedGramsEach,
+    IReadOnlyList<OtherLineDto> Others,
+    IReadOnlyList<ExtraLineDto> Extras,
+    SaltDto Salt,
+    string? RiceVesselName,
+    double? RiceWaterMillilitres,
+    int LittleOnes,
+    double LittleGramsEach);
+
+/// <summary>A further pulse.</summary>
+/// <param name="Collapsed">It will have fallen apart by the table.</param>
+public sealed record OtherLineDto(string PulseId, string Name, double Grams, double? DrainedGrams, bool Collapsed);
+
+/// <summary>Something beside pulses and rice to have ready.</summary>
+/// <param name="Time">start, join or late.</param>
+/// <param name="Pieces">That must come out again.</param>
+public sealed record ExtraLineDto(string ExtraId, string Name, double Grams, string Time, int Pieces, bool Blanched, string Note);
+
+/// <summary>All the salt of the dinner.</summary>
+/// <param name="Percent">Of all that is eaten, with what is to be added.</param>
+/// <param name="Finding">salt.none, salt.too_much or null.</param>
+public sealed record SaltDto(double Percent, double TargetPercent, double AddGrams, double Teaspoons, string? Finding, IReadOnlyList<SaltSourceDto> Sources);
+
+public sealed record SaltSourceDto(string What, double Low, double Grams, double High, double SodiumGrams);
+
+/// <summary>What the cook's hands do, and every pot and flame beside.</summary>
+/// <param name="InWaits">Attended minutes of side tasks that lie in the waits.</param>
+public sealed record HandsDto(
+    IReadOnlyList<HandDto> Visits,
+    IReadOnlyList<HandDto> Tasks,
+    IReadOnlyList<string> Unplaced,
+    IReadOnlyList<string> DayBefore,
+    IReadOnlyList<LaneDto> Flames,
+    double InWaits,
+    double Outside,
+    double HandsOnMinutes);
+
+/// <param name="Attended">It needs the hands all the time.</param>
+public sealed record HandDto(string Id, string Name, DateTimeOffset From, DateTimeOffset To, bool Attended, bool Burner);
+
+/// <summary>A pot and when its flame burns.</summary>
+/// <param name="BurnerName">Null for an appliance with a heat of its own.</param>
+public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyList<SpanDto> Burns);
+
+/// <summary>A solved way with its forecast and the cook behind it.</summary>
+/// <param name="Order">pulse_alone, pulse_first, together or rice_first.</param>
+/// <param name="WithLooks">0 to 1: share of pots in which all is tender together, with the looks that the plan asks for.</param>
+/// <param name="ByClock">The same by the clock alone.</param>
+/// <param name="Base">clean, crust or scorched: what the reference pot's base is like at the table.</param>
+public sealed record PlanDto(
+    string Title,
+    string PulseName,
+    string? RiceName,
+    string Order,
+    DateTimeOffset ServeAt,
+    double WithLooks,
+    double ByClock,
+    string Base,
+    JoinDto? Join,
+    MeasureOutDto MeasureOut,
+    IReadOnlyList<StepDto> Steps,
+    HandsDto Hands,
+    WayFactsDto Facts,
+    HouseWaysDto HouseWays,
+    ForecastDto Forecast,
+    CookDocument Cook);
+
+/// <summary>Which schools this plan follows.</summary>
+/// <param name="SoakWaterMayBeKept">False where a lectin or a brine forbids it, or nothing is soaked.</param>
+public sealed record HouseWaysDto([property: OneOf(typeof(SaltSchool))] string Salt, bool KeepsSoakWater, bool SoakWaterMayBeKept);
+
+/// <summary>By how many minutes moments are pulled; positive is later.</summary>
+public sealed record PullDto(int Table = 0, int Light = 0, int Join = 0, int Seal = 0, int FlameOff = 0);
+
+/// <param name="Quick">While a finger is on it: fewer pots, and no word about the chance.</param>
+public sealed record PullRequest(DishDto Dish, PullDto Pull, bool Quick = false);
+
+/// <summary>A pulled plan: what is drawn while dragging.</summary>
+public sealed record PulledDto(
+    DateTimeOffset ServeAt,
+    double WithLooks,
+    IReadOnlyList<StepDto> Steps,
+    SeriesDto Series,
+    IReadOnlyList<DifferenceDto> Differences,
+    string? Obstacle);
+
+/// <summary>One thing that changed, in words.</summary>
+public sealed record DifferenceDto(string Code, string Text, bool Worse);
+
+/// <summary>Something that went otherwise than planned.</summary>
+/// <param name="Kind">start_late, dinner_moves, soak_forgotten, more_guests, without or smaller_pot.</param>
+/// <param name="Minutes">For start_late and dinner_moves.</param>
+/// <param name="People">For more_guests: how many more.</param>
+/// <param name="What">For without: an extra's id; for smaller_pot: a vessel's.</param>
+public sealed record SlipDto([property: OneOf("start_late", "dinner_moves", "soak_forgotten", "more_guests", "without", "smaller_pot")] string Kind, int? Minutes = null, int? People = null, string? What = null);
+
+public sealed record CompareRequest(DishDto Before, DishDto After);
+
+public sealed record ComparedDto(PlanDto Plan, IReadOnlyList<DifferenceDto> Differences);
+
+public sealed record SlipRequest(DishDto Dish, SlipDto Slip);
+
+/// <summary>The dinner after a slip.</summary>
+/// <param name="Dish">As it would be planned now.</param>
+/// <param name="Note">What was chosen to mend it, in words.</param>
+public sealed record SlipAnswerDto(DishDto Dish, string Note, PlanDto Plan, IReadOnlyList<DifferenceDto> Differences);
+
+/// <summary>What was forecast when it was saved.</summary>
+public sealed record SavedSummaryDto(
+    DateTimeOffset FirstAt,
+    DateTimeOffset LightAt,
+    DateTimeOffset? JoinAt,
+    DateTimeOffset TableEarly,
+    DateTimeOffset TableAt,
+    DateTimeOffset TableLate,
+    double WithLooks);

@@ -1,0 +1,124 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Units;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+
+namespace BrightKettle.Server.Planning;
+
+/// <summary>From a plan of the core to what a page shows.</summary>
+public static class PlanMapper
+{
+    public static PlanDto Map(Plan plan, int people, double cupMillilitres)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var dish = plan.Dish;
+        var hands = HandsPlanner.For(plan, dish.BurnerCount);
+        return new(
+            dish.Rice is null ? Pulses(dish) : $"{Pulses(dish)} with {dish.Rice.Said}",
+            dish.Pulse.Said,
+            dish.Rice?.Said,
+            ClosedSet.Word(plan.Order),
+            dish.ServeAt.ToDateTimeOffset(),
+            plan.ShareTender,
+            plan.BlindShare,
+            ClosedSet.Word(plan.Base),
+            Join(plan),
+            MeasureOut(plan, people, cupMillilitres),
+            PlanSteps.Of(plan),
+            HandsMapper.Map(plan, hands),
+            HandsMapper.Facts(WayFacts.Of(plan, hands)),
+            new(
+                ClosedSet.Word(dish.Salt),
+                plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == "pulse") && !plan.Cook.Actions.OfType<CookAction.Drain>().Any(d => d.IngredientId == "pulse"),
+                dish.Soak == SoakChoice.Overnight && dish.Pulse.LectinRisk == LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak),
+            ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
+            CookWriter.Write(plan.Cook));
+    }
+
+    public static SavedSummaryDto Summary(Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var table = plan.Forecast.Find(StepIds.Table)!;
+        return new(
+            plan.Cook.Starts.ToDateTimeOffset(),
+            plan.Forecast.Find(StepIds.Light)!.Reference.ToDateTimeOffset(),
+            plan.Forecast.Find(StepIds.Join)?.Reference.ToDateTimeOffset(),
+            table.Early.ToDateTimeOffset(),
+            table.Reference.ToDateTimeOffset(),
+            table.Late.ToDateTimeOffset(),
+            plan.ShareTender);
+    }
+
+    private static JoinDto? Join(Plan plan) => plan.Join is not { } join
+        ? null
+        : new(
+            plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice",
+            Math.Round(join.Doneness),
+            ClosedSet.Word(join.Felt),
+            plan.Waits is { } state ? ClosedSet.Word(state) : null,
+            join.ChalkyOfFive is { } chalky ? Math.Round(chalky, 1) : null,
+            Math.Round(join.NeededMillilitres / 10) * 10,
+            ForecastMapper.Band(join.FoundMillilitres),
+            ForecastMapper.Band(join.AddedMillilitres),
+            Math.Round(join.OverBedCentimetres, 1));
+
+    private static MeasureOutDto MeasureOut(Plan plan, int people, double cupMillilitres)
+    {
+        var dish = plan.Dish;
+        double Cold(Mass water) => Math.Round(Volume.OfWater(water, dish.Household.Room).Millilitres / 10) * 10;
+        double Cups(double grams, double gramsPerCup) => Math.Round(Portions.CupsOfGrams(grams, gramsPerCup, cupMillilitres), 2);
+        var cooked = dish.Method == Method.Cooked;
+        return new(
+            Math.Round(dish.PulseDry.Grams),
+            Cups(plan.OnTheScale(), cooked ? dish.Pulse.CookedGramsPerCup : dish.Pulse.GramsPerCup),
+            cooked ? Math.Round(plan.OnTheScale()) : null,
+            dish.Rice is null ? null : Math.Round(dish.RiceDry.Grams),
+            dish.Rice is { } rice ? Cups(dish.RiceDry.Grams, rice.GramsPerCup) : null,
+            dish.Rice?.Rinse,
+            plan.Amounts.SoakWater is { } soak ? Cold(soak) : null,
+            Cold(plan.Amounts.FirstWater),
+            // Boiling water to have ready: what the drier pots will want at the join.
+            plan.Join is { } join && join.AddedMillilitres.High > 20 ? Math.Ceiling(join.AddedMillilitres.High / 50) * 50 : null,
+            Math.Round(plan.Amounts.Edible.Grams),
+            Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10,
+            [.. dish.OtherPulses.Select(o => new OtherLineDto(o.Pulse.Id, o.Pulse.Said, Math.Round(o.Dry.Grams), cooked ? Math.Round(plan.OnTheScale(o.Id)) : null, Collapsed(plan, o)))],
+            [.. dish.Extras.Select(x => new ExtraLineDto(x.Extra.Id, x.Extra.Name, Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0), ClosedSet.Word(x.Time), x.Pieces, x.Blanched, x.Extra.Note))],
+            Salt(plan),
+            dish.RiceApart?.Vessel.Name,
+            dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,
+            dish.LittleOnes,
+            Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10);
+    }
+
+    /// <summary>Whether it will have fallen apart in the reference pot by the table.</summary>
+    private static bool Collapsed(Plan plan, OtherPulse other) =>
+        Doneness.Felt(plan.Forecast.Reference.Final[plan.Cook.IndexOf(other.Id)].Doneness, other.Pulse.FallsApartAt) == FeltState.FallingApart;
+
+    private static string Pulses(Dish dish) => dish.OtherPulses.Count == 0
+        ? dish.Pulse.Said
+        : $"{string.Join(", ", dish.OtherPulses.SkipLast(1).Select(o => Small(o.Pulse.Said)).Prepend(dish.Pulse.Said))} and {Small(dish.OtherPulses[^1].Pulse.Said)}";
+
+    private static string Small(string name) => char.ToLowerInvariant(name[0]) + name[1..];
+
+    /// <summary>A little one's plate against a grown-up's (confidence C).</summary>
+    private const double LittleShare = 0.5;
+
+    private static SaltDto Salt(Plan plan)
+    {
+        var sheet = plan.Amounts.Sheet;
+        var grams = Math.Round(plan.Amounts.Salt.Grams);
+        return new(
+            Math.Round(sheet.PercentNow, 2),
+            sheet.TargetPercent,
+            grams,
+            Math.Round(SaltSpoons.TeaspoonsOf(grams, SaltSpoons.Fine) * 4) / 4,
+            sheet.Finding,
+            [.. sheet.Sources.Select(s => new SaltSourceDto(Name(plan, s.What), Math.Round(s.Low, 1), Math.Round(s.Grams, 1), Math.Round(s.High, 1), Math.Round(s.SodiumGrams, 2)))]);
+    }
+
+    private static string Name(Plan plan, string id) =>
+        plan.Dish.Extras.FirstOrDefault(x => x.Id == id)?.Extra.Name ?? plan.Dish.OtherPulses.FirstOrDefault(o => o.Id == id)?.Pulse.Said ?? (id == "pulse" ? plan.Dish.Pulse.Said : id == "brine" ? "From the brine" : "Salt");
+}

@@ -1,0 +1,54 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+
+namespace BrightKettle.Server.Planning;
+
+/// <summary>From a way of the core to a line of the list.</summary>
+public static class WayMapper
+{
+    public static WayDto Map(WayOffer way, Dish dish, PulseCatalogue catalogue)
+    {
+        ArgumentNullException.ThrowIfNull(way);
+        ArgumentNullException.ThrowIfNull(dish);
+        ArgumentNullException.ThrowIfNull(catalogue);
+        var plan = way.Plan;
+        var table = plan?.Forecast.Find(StepIds.Table);
+        var why = way.Refusal is { } refusal ? PlanProblems.Words(refusal, plan?.Dish ?? dish) : ((string Title, string Detail)?)null;
+        return new(
+            ClosedSet.Word(way.Method),
+            ClosedSet.Word(way.Soak),
+            way.CookerId,
+            dish.OtherVessels.FirstOrDefault(v => v.Id == way.CookerId)?.Name,
+            way.PulseId,
+            way.PulseId is { } id ? catalogue.FindPulse(id)?.Said : null,
+            plan?.Cook.Starts.ToDateTimeOffset(),
+            table?.Early.ToDateTimeOffset(),
+            table?.Reference.ToDateTimeOffset(),
+            table?.Late.ToDateTimeOffset(),
+            plan?.ShareTender,
+            plan?.BlindShare,
+            way.Facts is { } facts ? HandsMapper.Facts(facts) : null,
+            why?.Title,
+            why?.Detail,
+            way.Refusal is { } refused ? Alternatives(refused, dish) : [],
+            way.RiceAbove ? RiceBowl.Id : dish.RiceApart is { Above: false } own ? own.Vessel.Id : null,
+            ClosedSet.Word(dish.CookedFrom));
+    }
+
+    public static IReadOnlyList<AlternativeDto> Alternatives(PlanRefusal refusal, Dish dish)
+    {
+        ArgumentNullException.ThrowIfNull(refusal);
+        ArgumentNullException.ThrowIfNull(dish);
+        return [.. refusal.Alternatives.Select(a => new AlternativeDto(
+            a.Kind,
+            a.ServeAt is { } at ? LocalTimes.Write(dish.Household.LocalOf(at)) : null,
+            a.VesselId,
+            dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId)?.Name,
+            a.Scale,
+            a.Soak is { } soak ? ClosedSet.Word(soak) : null))];
+    }
+}

@@ -1,0 +1,68 @@
+using BrightKettle.Core.Planning;
+using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Planning;
+
+namespace BrightKettle.Server.Words;
+
+/// <summary>A vague word and what it is measured against.</summary>
+public sealed record WordsRequest(string Phrase, DishDto Dish);
+
+/// <summary>One meaning of a vague word.</summary>
+/// <param name="Text">The whole answer as a sentence.</param>
+public sealed record WordAnswerDto(string Code, string Text, double Low, double Typical, double High, string Unit, string Confidence);
+
+/// <summary>A dinner said in one line, on top of the dish as it stands.</summary>
+public sealed record LineRequest(string Line, DishDto Dish);
+
+/// <summary>The dish as the line changes it.</summary>
+/// <param name="Understood">What was read, in words.</param>
+/// <param name="NotUnderstood">Words that mean nothing here.</param>
+public sealed record LineAnswerDto(DishDto Dish, IReadOnlyList<string> Understood, IReadOnlyList<string> NotUnderstood);
+
+/// <summary>Somebody's notes, as text or as a schema.org Recipe in JSON-LD, with the answers given so far.</summary>
+public sealed record NotesRequest(string Text, NoteAnswersDto Answers, DishDto Dish);
+
+/// <summary>Answers to questions; null where none was given. Grams and minutes.</summary>
+public sealed record NoteAnswersDto(
+    string? PulseId = null,
+    double? PulseGrams = null,
+    double? RiceGrams = null,
+    double? WaterGrams = null,
+    double? Minutes = null,
+    [property: OneOf(typeof(SoakChoice))] string? Soak = null,
+    [property: OneOf("on", "ajar", "open")] string? Lid = null,
+    [property: OneOf("boil", "heat_on", "pressure_up")] string? ClockStart = null,
+    [property: OneOf("natural", "quick")] string? Release = null,
+    double? SaltGrams = null);
+
+/// <summary>Notes as they were understood, with what is still to be asked.</summary>
+/// <param name="Questions">Exactly the facts that are missing.</param>
+/// <param name="Doubts">Figures that can hardly be meant.</param>
+/// <param name="Gives">What the notes give when they are followed; null while something is missing.</param>
+/// <param name="Dish">To be planned; null while something is missing.</param>
+public sealed record NotesDto(
+    string? Title,
+    int? People,
+    IReadOnlyList<NoteAmountDto> Amounts,
+    IReadOnlyList<NoteStepDto> Steps,
+    IReadOnlyList<NoteQuestionDto> Questions,
+    IReadOnlyList<NoteDoubtDto> Doubts,
+    NotesGiveDto? Gives,
+    DishDto? Dish);
+
+public sealed record NoteAmountDto(string Line, string Kind, string? Id, string Name, double? Grams, bool Cooked);
+
+public sealed record NoteStepDto(string Line, string Act, double? MinutesLow, double? MinutesHigh, int? Whistles);
+
+/// <param name="Unit">g or min for a figure; null for a choice.</param>
+public sealed record NoteQuestionDto(string Code, string Text, string? Unit, IReadOnlyList<NoteChoiceDto> Choices);
+
+public sealed record NoteChoiceDto(string Id, string Text);
+
+public sealed record NoteDoubtDto(string Code, string Text);
+
+/// <summary>The forecast of the notes as they stand.</summary>
+/// <param name="Text">In words.</param>
+/// <param name="ShareTender">0 to 1.</param>
+public sealed record NotesGiveDto(string Text, double ShareTender, IReadOnlyList<GateDto> Gates, CookDocument Cook);
