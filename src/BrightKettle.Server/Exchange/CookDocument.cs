@@ -1,3 +1,5 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Server.Answers;
@@ -16,6 +18,12 @@ public sealed record CookDocument(
 {
     public const string FormatName = "bright-kettle/cook";
     public const int CurrentVersion = 1;
+
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+
+    public JsonElement Json() => JsonSerializer.SerializeToElement(this, Options);
+
+    public static CookDocument Read(JsonElement json) => json.Deserialize<CookDocument>(Options) ?? throw new JsonException("This is no cook.");
 }
 
 public sealed record CookKitchenDocument(
@@ -123,4 +131,11 @@ public sealed record WhenDocument(
 public sealed record LookDocument(string Ingredient, double Doneness, double AgainMinutes);
 
 /// <summary>What was chosen to be done from a moment on.</summary>
-public sealed record CourseDocument(string Code, IReadOnlyList<ActionDocument> Actions, IReadOnlyList<OtherVesselDocument> Others, IReadOnlyList<IngredientDocument> Extras);
+public sealed record CourseDocument(string Code, IReadOnlyList<ActionDocument> Actions, IReadOnlyList<OtherVesselDocument> Others, IReadOnlyList<IngredientDocument> Extras)
+{
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+
+    public JsonElement Json() => JsonSerializer.SerializeToElement(this, Options);
+
+    public static CourseDocument Read(JsonElement json) => json.Deserialize<CourseDocument>(Options) ?? throw new JsonException("This is no course.");
+}

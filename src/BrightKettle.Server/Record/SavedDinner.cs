@@ -1,16 +1,15 @@
 using System.Text.Json;
 using BrightKettle.Core.Planning;
 using BrightKettle.Data.Records;
+using BrightKettle.Data.Stored;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Planning;
 
 namespace BrightKettle.Server.Record;
 
-/// <summary>What an event of saving carries.</summary>
+/// <summary>A kept dinner. It is stored as <see cref="DinnerForm"/>.</summary>
 public sealed record SavedDinner(string Title, DishDto Dish, string PulseName, string? RiceName, SavedSummaryDto Summary, CookDocument Cook)
 {
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web);
-
     public static SavedDinner Of(string title, DishDto dish, Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
@@ -20,25 +19,45 @@ public sealed record SavedDinner(string Title, DishDto Dish, string PulseName, s
     public static SavedDinner Read(CookRow row)
     {
         ArgumentNullException.ThrowIfNull(row);
-        return Read(row.Payload, row.Id);
+        return Read(row.Payload);
     }
 
     /// <summary>What an event of saving or changing carries.</summary>
     public static SavedDinner Read(CookEvent happened)
     {
         ArgumentNullException.ThrowIfNull(happened);
-        return Read(happened.Payload, happened.CookId);
+        return Read(happened.Payload);
     }
 
-    private static SavedDinner Read(string payload, Guid id) =>
-        JsonSerializer.Deserialize<SavedDinner>(payload, Options) ?? throw new InvalidOperationException($"The payload of cook {id} is empty.");
+    private static SavedDinner Read(string payload)
+    {
+        var d = DinnerForm.Read(payload);
+        var s = d.Summary;
+        return new(
+            d.Title,
+            DishForms.Read(d.Dish),
+            d.PulseName,
+            d.RiceName,
+            new(s.FirstAt, s.LightAt, s.JoinAt, s.TableEarly, s.TableAt, s.TableLate, s.WithLooks),
+            CookDocument.Read(d.Cook));
+    }
 
     /// <summary>Whether it was made from this request.</summary>
     public bool IsOf(CookChange change)
     {
         ArgumentNullException.ThrowIfNull(change);
-        return Title == change.Title?.Trim() && JsonSerializer.Serialize(Dish, Options) == JsonSerializer.Serialize(change.Dish, Options);
+        return Title == change.Title?.Trim() && JsonSerializer.Serialize(Dish) == JsonSerializer.Serialize(change.Dish);
     }
 
-    public string Json() => JsonSerializer.Serialize(this, Options);
+    public string Json()
+    {
+        var s = Summary;
+        return new DinnerForm(
+            Title,
+            DishForms.Store(Dish),
+            PulseName,
+            RiceName,
+            new(s.FirstAt, s.LightAt, s.JoinAt, s.TableEarly, s.TableAt, s.TableLate, s.WithLooks),
+            Cook.Json()).Write();
+    }
 }

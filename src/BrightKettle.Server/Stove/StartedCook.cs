@@ -1,13 +1,14 @@
-using System.Text.Json;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Stove;
+using BrightKettle.Data.Stored;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Planning;
+using BrightKettle.Server.Record;
 
 namespace BrightKettle.Server.Stove;
 
-/// <summary>What an event of starting carries: the cook as it was taken to the stove, and how its plan words it.</summary>
+/// <summary>The cook as it was taken to the stove, and how its plan words it. It is stored as <see cref="StartForm"/>.</summary>
 /// <param name="PlannedAt">The now of the plan.</param>
 /// <param name="Steps">By the moment in which each is done.</param>
 public sealed record StartedCook(
@@ -25,8 +26,6 @@ public sealed record StartedCook(
     IReadOnlyDictionary<string, IReadOnlyList<StepDto>> Steps,
     IReadOnlyList<string> Cautions)
 {
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web);
-
     public static StartedCook Of(string title, DishDto dish, Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
@@ -48,26 +47,59 @@ public sealed record StartedCook(
             plan.Cautions);
     }
 
-    public static StartedCook Read(string json) => JsonSerializer.Deserialize<StartedCook>(json, Options)
-        ?? throw new InvalidOperationException("The payload of a start is empty.");
-
-    public string Json() => JsonSerializer.Serialize(this, Options);
-}
-
-/// <summary>What an event of telling carries.</summary>
-/// <param name="Course">For chose: what was chosen, as it was worked out then.</param>
-public sealed record ToldPayload(StoveEntry Entry, CourseDocument? Course = null)
-{
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    public static StartedCook Read(string payload)
     {
-        DefaultIgnoreCondition = System.Text.Json.Serialization.JsonIgnoreCondition.WhenWritingNull,
-    };
+        var s = StartForm.Read(payload);
+        return new(
+            s.Title,
+            DishForms.Read(s.Dish),
+            s.PlannedAt,
+            CookDocument.Read(s.Cook),
+            s.PulseName,
+            s.RiceName,
+            s.Order,
+            s.RiceRinse,
+            s.MeltingIsWelcome,
+            s.SaltPercent,
+            s.WantedAt,
+            s.Steps.ToDictionary(m => m.Key, m => (IReadOnlyList<StepDto>)[.. m.Value.Select(Read)]),
+            s.Cautions);
+    }
 
-    /// <summary>Whether two payloads tell the same thing. A course is worked out anew at each try, so it does not count.</summary>
-    public static bool TellTheSame(string one, string other) => one == other || (one.Length > 0 && other.Length > 0 && Read(one).Entry == Read(other).Entry);
+    public string Json() => new StartForm(
+        Title,
+        DishForms.Store(Dish),
+        PlannedAt,
+        Cook.Json(),
+        PulseName,
+        RiceName,
+        Order,
+        RiceRinse,
+        MeltingIsWelcome,
+        SaltPercent,
+        WantedAt,
+        Steps.ToDictionary(m => m.Key, m => (IReadOnlyList<StepForm>)[.. m.Value.Select(Store)]),
+        Cautions).Write();
 
-    public static ToldPayload Read(string json) => JsonSerializer.Deserialize<ToldPayload>(json, Options)
-        ?? throw new InvalidOperationException("The payload of an entry is empty.");
+    private static StepForm Store(StepDto s)
+    {
+        var f = s.Facts;
+        return new(
+            s.Kind,
+            s.At,
+            s.Early,
+            s.Late,
+            new(f.Grams, f.Millilitres, f.Minutes, f.Hours, f.EveryMinutes, f.OverBedCentimetres, f.AddMillilitres, f.Felt, f.Ingredient, f.Place, f.Drained, f.Name, f.Pieces, f.Count));
+    }
 
-    public string Json() => JsonSerializer.Serialize(this, Options);
+    private static StepDto Read(StepForm s)
+    {
+        var f = s.Facts;
+        return new(
+            s.Kind,
+            s.At,
+            s.Early,
+            s.Late,
+            new(f.Grams, f.Millilitres, f.Minutes, f.Hours, f.EveryMinutes, f.OverBedCentimetres, f.AddMillilitres, f.Felt, f.Ingredient, f.Place, f.Drained, f.Name, f.Pieces, f.Count));
+    }
 }

@@ -3,6 +3,7 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Core.Stove;
 using BrightKettle.Data;
 using BrightKettle.Data.Events;
+using BrightKettle.Data.Stored;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Pairing;
 using BrightKettle.Server.Planning;
@@ -165,7 +166,7 @@ public static class StoveEndpoints
         var version = stored.Row.Version;
         if (events.Count > 0)
         {
-            if (await new CookJournal(db).TellAsync(id, events, ToldPayload.TellTheSame, cancel) is not { } written)
+            if (await new CookJournal(db).TellAsync(id, events, ToldForm.TellTheSame, cancel) is not { } written)
             {
                 return KettleProblems.Missing("stove.missing");
             }
