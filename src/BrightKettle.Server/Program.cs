@@ -129,7 +129,7 @@ app.Lifetime.ApplicationStarted.Register(() =>
     // A server within a test, or the one that the build starts, listens nowhere.
     if (app.Services.GetRequiredService<IServer>().Features.Get<IServerAddressesFeature>()?.Addresses.FirstOrDefault() is { } address)
     {
-        Console.WriteLine($"Open {address}   (stop with Ctrl+C)");
+        Console.WriteLine(BrightKettle.Server.Messages.Messages.StartOpen(address));
     }
 
     GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true);

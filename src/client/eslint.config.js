@@ -13,7 +13,7 @@ const layer = (files, ...forbidden) => ({
 });
 
 export default ts.config(
-  { ignores: ['node_modules', 'src/lib/api/schema.d.ts'] },
+  { ignores: ['node_modules', 'src/lib/api/schema.d.ts', 'src/lib/messages/messages.g.ts'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...svelte.configs.recommended,
@@ -24,6 +24,7 @@ export default ts.config(
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'] } },
   },
+  layer('src/lib/messages/**', 'api', 'format', 'state', 'ui', 'features', 'routes'),
   layer('src/lib/api/**', 'format', 'state', 'ui', 'features', 'routes'),
   layer('src/lib/format/**', 'state', 'ui', 'features', 'routes'),
   layer('src/lib/state/**', 'ui', 'features', 'routes'),

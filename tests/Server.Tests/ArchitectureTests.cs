@@ -31,17 +31,18 @@ public class ArchitectureTests
     private static readonly (string Folder, string[] Uses)[] ServerFolders =
     [
         ("Settings", []),
+        ("Messages", []),
         ("Work", []),
-        ("Answers", ["Work"]),
+        ("Answers", ["Messages", "Work"]),
         ("Exchange", ["Answers"]),
         ("Catalogue", ["Answers"]),
         ("Kitchen", ["Answers", "Exchange"]),
-        ("Planning", ["Work", "Answers", "Exchange", "Kitchen"]),
-        ("Words", ["Work", "Answers", "Exchange", "Catalogue", "Kitchen", "Planning"]),
+        ("Planning", ["Messages", "Work", "Answers", "Exchange", "Kitchen"]),
+        ("Words", ["Messages", "Work", "Answers", "Exchange", "Catalogue", "Kitchen", "Planning"]),
         ("Record", ["Answers", "Exchange", "Planning"]),
         ("Pairing", ["Settings", "Work", "Answers"]),
-        ("Stove", ["Work", "Answers", "Exchange", "Kitchen", "Planning", "Record", "Pairing"]),
-        ("Hosting", ["Settings", "Answers", "Kitchen", "Planning", "Record", "Pairing", "Stove"]),
+        ("Stove", ["Messages", "Work", "Answers", "Exchange", "Kitchen", "Planning", "Record", "Pairing"]),
+        ("Hosting", ["Messages", "Settings", "Answers", "Kitchen", "Planning", "Record", "Pairing", "Stove"]),
     ];
 
     private static readonly Architecture Loaded = new ArchLoader().LoadAssemblies(

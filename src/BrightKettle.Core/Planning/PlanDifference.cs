@@ -3,10 +3,9 @@ using BrightKettle.Core.Cooking;
 namespace BrightKettle.Core.Planning;
 
 /// <summary>One thing in which two plans differ.</summary>
-/// <param name="Code">Stable: table, begins, flame, join, chance, pulses, rice, liquor, boiling, first_water, soak, method, pot, pulse, rice_kind, pulse_grams, rice_grams, dry, base, blocked.</param>
 /// <param name="Amount">After minus before: minutes, mL, g, or a share from 0 to 1; null where words tell it.</param>
 /// <param name="Before">A felt state, a method or a name; null where the amount tells it.</param>
-public sealed record Difference(string Code, double? Amount, string? Before = null, string? After = null)
+public sealed record Difference(DifferenceCode Code, double? Amount, string? Before = null, string? After = null)
 {
     /// <summary>It makes the dinner worse: later, less sure, firmer or softer than wanted, drier than wanted.</summary>
     public bool Worse { get; init; }
@@ -27,18 +26,18 @@ public static class PlanDifference
         ArgumentNullException.ThrowIfNull(after);
         var list = new List<Difference>();
         Names(list, before.Dish, after.Dish);
-        Moment(list, "table", StepIds.Table, before, after, laterIsWorse: true);
+        Moment(list, DifferenceCode.Table, StepIds.Table, before, after, laterIsWorse: true);
         if ((after.Cook.Starts - before.Cook.Starts).TotalMinutes is var begins && Math.Abs(begins) > Minutes)
         {
-            list.Add(new("begins", Math.Round(begins)));
+            list.Add(new(DifferenceCode.Begins, Math.Round(begins)));
         }
 
-        Moment(list, "flame", StepIds.Light, before, after, laterIsWorse: false);
-        Moment(list, "join", StepIds.Join, before, after, laterIsWorse: false);
+        Moment(list, DifferenceCode.Flame, StepIds.Light, before, after, laterIsWorse: false);
+        Moment(list, DifferenceCode.Join, StepIds.Join, before, after, laterIsWorse: false);
         // Shares of different numbers of pots are not compared.
         if (after.Forecast.Pots == before.Forecast.Pots && after.ShareTender - before.ShareTender is var chance && Math.Abs(chance) > Share)
         {
-            list.Add(new("chance", chance) { Worse = chance < 0 });
+            list.Add(new(DifferenceCode.Chance, chance) { Worse = chance < 0 });
         }
 
         States(list, before, after);
@@ -48,7 +47,7 @@ public static class PlanDifference
 
     private static void Names(List<Difference> list, Dish before, Dish after)
     {
-        void Word(string code, string? from, string? to)
+        void Word(DifferenceCode code, string? from, string? to)
         {
             if (from != to)
             {
@@ -56,24 +55,24 @@ public static class PlanDifference
             }
         }
 
-        Word("pulse", before.Pulse.Said, after.Pulse.Said);
-        Word("rice_kind", before.Rice?.Said, after.Rice?.Said);
-        Word("pot", before.Vessel.Name, after.Vessel.Name);
+        Word(DifferenceCode.Pulse, before.Pulse.Said, after.Pulse.Said);
+        Word(DifferenceCode.RiceKind, before.Rice?.Said, after.Rice?.Said);
+        Word(DifferenceCode.Pot, before.Vessel.Name, after.Vessel.Name);
         if (before.Soak != after.Soak)
         {
-            list.Add(new("soak", null, before.Soak.ToString(), after.Soak.ToString()));
+            list.Add(new(DifferenceCode.Soak, null, before.Soak.ToString(), after.Soak.ToString()));
         }
 
         if (before.Method != after.Method)
         {
-            list.Add(new("method", null, before.Method.ToString(), after.Method.ToString()));
+            list.Add(new(DifferenceCode.Method, null, before.Method.ToString(), after.Method.ToString()));
         }
 
-        Amount(list, "pulse_grams", before.PulseDry.Grams, after.PulseDry.Grams, Grams);
-        Amount(list, "rice_grams", before.Rice is null ? 0 : before.RiceDry.Grams, after.Rice is null ? 0 : after.RiceDry.Grams, Grams);
+        Amount(list, DifferenceCode.PulseGrams, before.PulseDry.Grams, after.PulseDry.Grams, Grams);
+        Amount(list, DifferenceCode.RiceGrams, before.Rice is null ? 0 : before.RiceDry.Grams, after.Rice is null ? 0 : after.RiceDry.Grams, Grams);
     }
 
-    private static void Moment(List<Difference> list, string code, string mark, Plan before, Plan after, bool laterIsWorse)
+    private static void Moment(List<Difference> list, DifferenceCode code, string mark, Plan before, Plan after, bool laterIsWorse)
     {
         if (before.Forecast.Find(mark) is { } from && after.Forecast.Find(mark) is { } to && (to.Reference - from.Reference).TotalMinutes is var minutes && Math.Abs(minutes) > Minutes)
         {
@@ -83,7 +82,7 @@ public static class PlanDifference
 
     private static void States(List<Difference> list, Plan before, Plan after)
     {
-        void State(string code, int from, int to, double? apart, double most)
+        void State(DifferenceCode code, int from, int to, double? apart, double most)
         {
             var (was, now) = (before.Forecast.Reference.Final[from].Doneness, after.Forecast.Reference.Final[to].Doneness);
             var (feltBefore, feltAfter) = (Doneness.Felt(was, apart), Doneness.Felt(now, apart));
@@ -94,20 +93,20 @@ public static class PlanDifference
             }
         }
 
-        State("pulses", 0, 0, after.Dish.Pulse.FallsApartAt, Doneness.MostWanted(after.Dish.Pulse, after.Dish.MeltingIsWelcome));
+        State(DifferenceCode.Pulses, 0, 0, after.Dish.Pulse.FallsApartAt, Doneness.MostWanted(after.Dish.Pulse, after.Dish.MeltingIsWelcome));
         if (before.Dish.Rice is not null && after.Dish.Rice is not null)
         {
-            State("rice", 1, 1, null, RiceTooSoft);
+            State(DifferenceCode.Rice, 1, 1, null, RiceTooSoft);
         }
 
         if (after.Forecast.Reference.DrySeconds > 60 && after.Forecast.Reference.DrySeconds > before.Forecast.Reference.DrySeconds + 30)
         {
-            list.Add(new("dry", Math.Round(after.Forecast.Reference.DrySeconds / 60)) { Worse = true });
+            list.Add(new(DifferenceCode.Dry, Math.Round(after.Forecast.Reference.DrySeconds / 60)) { Worse = true });
         }
 
         if (before.Base != after.Base)
         {
-            list.Add(new("base", null, before.Base.ToString(), after.Base.ToString()) { Worse = after.Base == BaseState.Scorched });
+            list.Add(new(DifferenceCode.Base, null, before.Base.ToString(), after.Base.ToString()) { Worse = after.Base == BaseState.Scorched });
         }
     }
 
@@ -119,14 +118,14 @@ public static class PlanDifference
         var liquor = PotGeometry.LiquorMillilitres(after.Forecast.Reference.FinalLiquor, 90) - PotGeometry.LiquorMillilitres(before.Forecast.Reference.FinalLiquor, 90);
         if (Math.Abs(liquor) > Millilitres)
         {
-            list.Add(new("liquor", Math.Round(liquor / 10) * 10) { Worse = liquor < 0 });
+            list.Add(new(DifferenceCode.Liquor, Math.Round(liquor / 10) * 10) { Worse = liquor < 0 });
         }
 
-        Amount(list, "boiling", Math.Max(0, before.Join?.AddedMillilitres.Reference ?? 0), Math.Max(0, after.Join?.AddedMillilitres.Reference ?? 0), Millilitres);
-        Amount(list, "first_water", before.Amounts.FirstWater.Grams, after.Amounts.FirstWater.Grams, Millilitres);
+        Amount(list, DifferenceCode.Boiling, Math.Max(0, before.Join?.AddedMillilitres.Reference ?? 0), Math.Max(0, after.Join?.AddedMillilitres.Reference ?? 0), Millilitres);
+        Amount(list, DifferenceCode.FirstWater, before.Amounts.FirstWater.Grams, after.Amounts.FirstWater.Grams, Millilitres);
     }
 
-    private static void Amount(List<Difference> list, string code, double before, double after, double least)
+    private static void Amount(List<Difference> list, DifferenceCode code, double before, double after, double least)
     {
         if (Math.Abs(after - before) > least)
         {

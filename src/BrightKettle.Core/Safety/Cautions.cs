@@ -52,6 +52,12 @@ public static class Cautions
         }
     }
 
+    /// <summary>What can make somebody ill who knows nothing of it: poisons and allergies.</summary>
+    private static readonly string[] Grave = ["lectin", "favism", "allergy", "cyanogen", "bitter"];
+
+    /// <summary>Whether a caution is to be read before all others.</summary>
+    public static bool IsGrave(string code) => Grave.Any(g => code.StartsWith(g, StringComparison.Ordinal));
+
     private static void AddForExtras(List<string> codes, Cook cook)
     {
         foreach (var extra in cook.Ingredients.OfType<ExtraIngredient>())

@@ -4,7 +4,7 @@ namespace BrightKettle.Server.Answers;
 
 /// <summary>The closed set that a text of a request or an answer comes from; the interface's description lists it, so that a wrong word does not compile on the page.</summary>
 [AttributeUsage(AttributeTargets.Property)]
-public sealed class OneOfAttribute : Attribute
+public class OneOfAttribute : Attribute
 {
     /// <param name="set">An enum, each value as it is written in JSON: snake_case.</param>
     public OneOfAttribute(Type set)

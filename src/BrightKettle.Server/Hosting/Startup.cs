@@ -25,7 +25,7 @@ public static class Startup
         directory.Claim();
         if (directory.OpenToOthers)
         {
-            Console.WriteLine(StartSentences.OpenToOthers(directory.Path));
+            Console.WriteLine(Messages.Messages.StartOpenToOthers(directory.Path));
         }
 
         await directory.OpenAsync(db, clock.GetUtcNow(), cancel);

@@ -112,7 +112,7 @@ public static class PairEndpoints
         var attempts = await db.PairingAttempts.AsNoTracking().OrderByDescending(a => a.Id).Take(ShownAttempts).ToListAsync(cancel);
         return TypedResults.Ok(new PairedDto(
             [.. devices.Where(d => PairedOnly.IsAlive(d, now)).Select(d => new DeviceDto(d.Id, d.Name, d.PairedAt, d.LastSeenAt))],
-            [.. attempts.Select(a => new AttemptDto(a.At, a.From, Sentences.For(a.Code)))],
+            [.. attempts.Select(a => new AttemptDto(a.At, a.From, KettleProblems.Detail(a.Code)))],
             page.Token));
     }
 

@@ -4,6 +4,7 @@ using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
+using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Planning;
 
@@ -17,12 +18,12 @@ public static class CalendarWriter
         var calendar = new Ical.Net.Calendar { ProductId = "-//Bright Kettle//Dinner//EN" };
         foreach (var (step, n) in told.Steps.Select((s, n) => (s, n)))
         {
-            if (StepSentences.Warning(step.Kind) is not { } warning)
+            if (StepWarnings.Of(step.Kind) is not { } warning)
             {
                 continue;
             }
 
-            var words = StepSentences.For(step, told);
+            var words = StepWords.Title(step, told);
             var entry = new CalendarEvent
             {
                 // The same moment of the same dinner keeps its id, so that a second import replaces the first.
@@ -43,6 +44,6 @@ public static class CalendarWriter
     private static string Range(StepDto step, Plan plan)
     {
         string Local(DateTimeOffset at) => plan.Dish.Household.LocalOf(NodaTime.Instant.FromDateTimeOffset(at)).ToString("HH:mm", CultureInfo.InvariantCulture);
-        return step.Late - step.Early > TimeSpan.FromMinutes(1) ? $"Eight pots in ten come to it between {Local(step.Early)} and {Local(step.Late)}." : "By the clock.";
+        return step.Late - step.Early > TimeSpan.FromMinutes(1) ? Said.CalendarRange(Local(step.Early), Local(step.Late)) : Said.CalendarByTheClock();
     }
 }

@@ -88,7 +88,7 @@ public sealed record WayDto(
 
 /// <summary>What one compares ways by.</summary>
 /// <param name="EnergyKilowattHours">That reaches the pots.</param>
-public sealed record WayFactsDto(double HandsOnMinutes, IReadOnlyList<SpanDto> BeThere, double EnergyKilowattHours, string Texture, string Why);
+public sealed record WayFactsDto(double HandsOnMinutes, IReadOnlyList<SpanDto> BeThere, double EnergyKilowattHours, [property: SaidBy("way.texture")] string Texture, [property: SaidBy("way.why")] string Why);
 
 public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
 

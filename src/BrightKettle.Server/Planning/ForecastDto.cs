@@ -1,3 +1,5 @@
+using BrightKettle.Server.Answers;
+
 namespace BrightKettle.Server.Planning;
 
 /// <summary>A figure and the range in which eight pots in ten lie.</summary>
@@ -30,9 +32,13 @@ public sealed record SeriesDto(
     double VesselHeightCentimetres);
 
 /// <summary>What a gate says: whether it blocks, and of which action.</summary>
-public sealed record GateDto(string Code, string? Ingredient, int? Action, bool Blocks, string Text);
+public sealed record GateDto([property: SaidBy("caution", "title")] string Code, string? Ingredient, int? Action, bool Blocks);
 
-public sealed record CautionDto(string Code, string Title, string Text, string Source);
+/// <param name="Grave">It can make somebody ill: it is said first, with its source.</param>
+public sealed record CautionDto([property: SaidBy("caution", "title")] string Code, bool Grave)
+{
+    public static CautionDto Of(string code) => new(code, Core.Safety.Cautions.IsGrave(code));
+}
 
 /// <summary>What a cook's actions do to its pot.</summary>
 /// <param name="ShareTender">0 to 1: of the pots, those in which all is as wanted at the end.</param>

@@ -19,8 +19,8 @@ public static class ForecastMapper
             Series(forecast),
             forecast.ShareTender,
             forecast.Pots,
-            [.. gates.Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks, CautionTexts.For(g.Code).Text))],
-            [.. cautions.Select(CautionTexts.For)],
+            [.. gates.Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
+            [.. cautions.Select(CautionDto.Of)],
             Simulator.ModelVersion,
             PulseCatalogue.ParameterVersion);
     }

@@ -5,6 +5,7 @@ using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
 using Microsoft.AspNetCore.Http.HttpResults;
 using NodaTime;
+using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Planning;
 
@@ -48,7 +49,7 @@ public static class PlanAdjustments
                 if (found is PlanAnswer.Planned { Plan: var after })
                 {
                     var differences = await desk.PlanAsync(asked) is PlanAnswer.Planned { Plan: var old } ? PlanDifference.Between(old, after) : [];
-                    return TypedResults.Ok(new SlipAnswerDto(taken.Asked, note, DishRequestReader.Dto(after, taken), DifferenceSentences.For(differences)));
+                    return TypedResults.Ok(new SlipAnswerDto(taken.Asked, note, DishRequestReader.Dto(after, taken), DifferenceDto.Of(differences)));
                 }
 
                 refused ??= ((PlanAnswer.Refused)found, changed.Dish);
@@ -90,16 +91,16 @@ public static class PlanAdjustments
         {
             case "start_late":
                 checks.Within(slip.Minutes ?? -1, 1, 720, "slip.minutes");
-                return [(dto, "Begun later")];
+                return [(dto, Said.AdjustmentBegunLater())];
             case "dinner_moves":
                 var minutes = checks.Within(slip.Minutes ?? 1441, -720, 1440, "slip.minutes");
                 var at = dish.Household.LocalOf(dish.ServeAt + Duration.FromMinutes(minutes));
-                return [(dto with { ServeAtLocal = LocalTimes.Write(at) }, $"Table at {at.ToString("HH:mm", CultureInfo.InvariantCulture)}")];
+                return [(dto with { ServeAtLocal = LocalTimes.Write(at) }, Said.AdjustmentTableAt(at.ToString("HH:mm", CultureInfo.InvariantCulture)))];
             case "soak_forgotten":
                 return Unsoaked(dto, kitchen);
             case "more_guests":
                 var more = (int)checks.Within(slip.People ?? 0, 1, 36, "slip.people");
-                return [(Scaled(dto, more), $"For {dto.People + more}")];
+                return [(Scaled(dto, more), Said.AdjustmentFor(dto.People + more))];
             case "without":
                 if (dto.Extras is null || dto.Extras.All(x => x.ExtraId != slip.What))
                 {
@@ -107,7 +108,7 @@ public static class PlanAdjustments
                     return [];
                 }
 
-                return [(dto with { Extras = [.. dto.Extras.Where(x => x.ExtraId != slip.What)] }, "Left out, with water in its place")];
+                return [(dto with { Extras = [.. dto.Extras.Where(x => x.ExtraId != slip.What)] }, Said.AdjustmentLeftOut())];
             case "smaller_pot":
                 if (kitchen.Vessels.All(v => v.Id != slip.What))
                 {
@@ -115,7 +116,7 @@ public static class PlanAdjustments
                     return [];
                 }
 
-                return [(dto with { VesselId = slip.What! }, "In the other pot")];
+                return [(dto with { VesselId = slip.What! }, Said.AdjustmentOtherPot())];
             default:
                 checks.Add("slip.unknown", "slip.kind");
                 return [];
@@ -126,11 +127,11 @@ public static class PlanAdjustments
     private static IEnumerable<(DishDto Dish, string Note)> Unsoaked(DishDto dto, KitchenState kitchen)
     {
         var dry = dto with { Soak = ClosedSet.Word(SoakChoice.None) };
-        yield return (dry, "Straight from the bag");
-        yield return (dto with { Soak = ClosedSet.Word(SoakChoice.Quick) }, "With the quick soak");
+        yield return (dry, Said.AdjustmentFromTheBag());
+        yield return (dto with { Soak = ClosedSet.Word(SoakChoice.Quick) }, Said.AdjustmentQuickSoak());
         foreach (var cooker in kitchen.Vessels.Where(v => v.Cooker is { UnderPressure: true }))
         {
-            yield return (dry with { Method = ClosedSet.Word(Method.Pressure), CookerId = cooker.Id }, $"Under pressure in the {cooker.Name}");
+            yield return (dry with { Method = ClosedSet.Word(Method.Pressure), CookerId = cooker.Id }, Said.AdjustmentUnderPressure(cooker.Name));
         }
     }
 

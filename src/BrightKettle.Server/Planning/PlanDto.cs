@@ -8,7 +8,7 @@ namespace BrightKettle.Server.Planning;
 /// <summary>One step in the order in which it is done; the page words it.</summary>
 /// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish, table and others; at the stove also pressure_up, first_whistle and hard_over.</param>
 /// <param name="Early">Eight pots in ten come to it between this and late; equal to late where the clock decides.</param>
-public sealed record StepDto(string Kind, DateTimeOffset At, DateTimeOffset Early, DateTimeOffset Late, StepFactsDto Facts);
+public sealed record StepDto([property: SaidBy("step", "title")] string Kind, DateTimeOffset At, DateTimeOffset Early, DateTimeOffset Late, StepFactsDto Facts);
 
 /// <summary>Figures of a step; null where they do not belong to it.</summary>
 /// <param name="Count">Whistles after which it is done.</param>
@@ -70,7 +70,7 @@ public sealed record OtherLineDto(string PulseId, string Name, double Grams, dou
 /// <summary>Something beside pulses and rice to have ready.</summary>
 /// <param name="Time">start, join or late.</param>
 /// <param name="Pieces">That must come out again.</param>
-public sealed record ExtraLineDto(string ExtraId, string Name, double Grams, string Time, int Pieces, bool Blanched, string Note);
+public sealed record ExtraLineDto(string ExtraId, string Name, double Grams, [property: OneOf(typeof(ExtraTime))] string Time, int Pieces, bool Blanched, string Note);
 
 /// <summary>All the salt of the dinner.</summary>
 /// <param name="Percent">Of all that is eaten, with what is to be added.</param>
@@ -141,7 +141,17 @@ public sealed record PulledDto(
     string? Obstacle);
 
 /// <summary>One thing that changed, in words.</summary>
-public sealed record DifferenceDto(string Code, string Text, bool Worse);
+/// <param name="Amount">Minutes, millilitres, grams or a share, as the code has it.</param>
+/// <param name="Before">A word or a name, as the code has it; likewise after.</param>
+public sealed record DifferenceDto([property: OneOf(typeof(DifferenceCode))] string Code, bool Worse, double? Amount, string? Before, string? After)
+{
+    public static IReadOnlyList<DifferenceDto> Of(IEnumerable<Difference> differences) =>
+        [.. differences.Select(d => new DifferenceDto(ClosedSet.Word(d.Code), d.Worse, d.Amount, Word(d.Code, d.Before), Word(d.Code, d.After)))];
+
+    /// <summary>A name as it stands, a member of a closed set by its word.</summary>
+    private static string? Word(DifferenceCode code, string? said) =>
+        said is null || code is DifferenceCode.Pot or DifferenceCode.Pulse or DifferenceCode.RiceKind ? said : System.Text.Json.JsonNamingPolicy.SnakeCaseLower.ConvertName(said);
+}
 
 /// <summary>Something that went otherwise than planned.</summary>
 /// <param name="Kind">start_late, dinner_moves, soak_forgotten, more_guests, without or smaller_pot.</param>

@@ -62,7 +62,7 @@ public static class PlanEndpoints
             pulled.Plan.ShareTender,
             PlanSteps.Of(pulled.Plan),
             ForecastMapper.Map(pulled.Plan.Forecast, [], []).Series,
-            DifferenceSentences.For(pulled.Differences),
+            DifferenceDto.Of(pulled.Differences),
             pulled.Obstacle is { } obstacle ? PlanProblems.Detail(obstacle, pulled.Plan.Dish) : null));
     }
 
@@ -83,7 +83,7 @@ public static class PlanEndpoints
         {
             (_, PlanAnswer.Refused { Refusal: var refusal }) => PlanProblems.Refused(refusal, second.Dish),
             (PlanAnswer.Planned { Plan: var old }, PlanAnswer.Planned { Plan: var other }) => TypedResults.Ok(new ComparedDto(
-                DishRequestReader.Dto(other, second), DifferenceSentences.For(PlanDifference.Between(old, other)))),
+                DishRequestReader.Dto(other, second), DifferenceDto.Of(PlanDifference.Between(old, other)))),
             (_, PlanAnswer.Planned { Plan: var only }) => TypedResults.Ok(new ComparedDto(DishRequestReader.Dto(only, second), [])),
             _ => throw Neither(),
         };

@@ -44,7 +44,7 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
         return (events, receipts);
     }
 
-    private static (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Refuse(string code, string? text = null) => (code, text ?? Sentences.For(code), []);
+    private static (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Refuse(string code, string? text = null) => (code, text ?? KettleProblems.Detail(code), []);
 
     /// <param name="stored">Goes on with the entry in it, so that the next one of the batch finds it.</param>
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) One(ref StoredEvening stored, StoveEntry entry, IReadOnlySet<Guid> elsewhere)
@@ -115,7 +115,7 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
         var read = new EntryReader(catalogue, evening.Cook).Read(payload, checks);
         if (checks.Any)
         {
-            return Refuse(checks.Faults[0].Code, Sentences.For(checks.Faults[0]));
+            return Refuse(checks.Faults[0].Code, checks.Faults[0].Said());
         }
 
         switch (read)
@@ -124,7 +124,7 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
                 return Refuse("stove.unknown_moment");
             case Entry.Done done when evening.Find(done.MomentId) is { State: MomentState.Waiting, Moment: var moment } && StoveGates.Before(evening, moment, at, kitchen) is { } gate
                 && (desk.Now - at < Live || gate.Code == TakeOutGate.StillIn):
-                return Refuse(gate.Code, gate.Text);
+                return Refuse(gate.Code, StoveGates.Words(gate));
             case Entry.CameOut came when evening.ComesOut().All(i => i.IngredientId != came.IngredientId || i.Left < came.Pieces):
                 return Refuse("stove.not_inside");
             case Entry.WentIn when evening.ServedAt is { } served && at > served:

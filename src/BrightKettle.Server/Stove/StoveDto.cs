@@ -91,7 +91,7 @@ public sealed record StoveDto(
     IReadOnlyList<InsideDto> Inside,
     int ToppedUp,
     double ToppedUpMillilitres,
-    IReadOnlyList<DifferenceDto> Changes,
+    IReadOnlyList<StoveChangeDto> Changes,
     IReadOnlyList<LearnedDto> Learned,
     IReadOnlyList<ToldDto> Told,
     IReadOnlyList<StoveConflictDto> Conflicts,
@@ -163,7 +163,9 @@ public sealed record VisitDto(string Code, string VesselId, string VesselName, D
 public sealed record JoinNowDto(double NeededMillilitres, BandDto FoundMillilitres, BandDto AddMillilitres, double NeededOverBedCentimetres);
 
 /// <param name="Until">When the clock alone lifts it; null when it does not.</param>
-public sealed record BlockDto(string Code, string Title, string Text, DateTimeOffset? Until);
+/// <param name="Name">For what is still inside: what.</param>
+/// <param name="Left">For what is still inside: how many of its pieces.</param>
+public sealed record BlockDto([property: SaidBy("caution", "title")] string Code, DateTimeOffset? Until, string? Name = null, int? Left = null, int? Pieces = null);
 
 /// <summary>The reference pot with the pulses in it, now.</summary>
 /// <param name="BedTopMillilitres">Liquor that just fills the gaps of the bed: what stands over it comes on top.</param>
@@ -202,6 +204,11 @@ public sealed record AfterDto(
     int? Portions,
     bool TooLate);
 
+/// <summary>What the last entry changed.</summary>
+/// <param name="Minutes">By which it moved; negative for earlier, null for a bag.</param>
+/// <param name="At">When it is now; null for a bag.</param>
+public sealed record StoveChangeDto([property: SaidBy("change")] string Code, bool Worse, double? Minutes, DateTimeOffset? At);
+
 /// <summary>What can be done.</summary>
 /// <param name="Version">Of the evening that it was worked out for; it holds for no other.</param>
 public sealed record StoveAnswersDto(long Version, IReadOnlyList<StoveAnswerDto> Answers);
@@ -209,10 +216,10 @@ public sealed record StoveAnswersDto(long Version, IReadOnlyList<StoveAnswerDto>
 /// <summary>An answer to a trouble or to being late.</summary>
 /// <param name="SoftLaterMinutes">For a look under a lid: so much later the pulses are soft; negative for earlier.</param>
 /// <param name="Code">Chosen by it.</param>
+/// <param name="Caution">To be said with it; null for none.</param>
 public sealed record StoveAnswerDto(
-    string Code,
-    string Title,
-    string Text,
+    [property: SaidBy("answer", "title")] string Code,
+    [property: SaidBy("caution", "title")] string? Caution,
     double? Millilitres,
     double? Grams,
     double? Celsius,

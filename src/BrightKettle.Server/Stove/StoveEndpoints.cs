@@ -171,7 +171,7 @@ public static class StoveEndpoints
                 return KettleProblems.Missing("stove.missing");
             }
 
-            receipts = [.. receipts.Select(r => written.Taken.Contains(r.EventId) ? r with { Code = "stove.id_taken", Text = Sentences.For("stove.id_taken") } : r)];
+            receipts = [.. receipts.Select(r => written.Taken.Contains(r.EventId) ? r with { Code = "stove.id_taken", Text = KettleProblems.Detail("stove.id_taken") } : r)];
             version = written.Cook.Version;
             bell.Ring(id);
         }
@@ -234,7 +234,7 @@ public static class StoveEndpoints
 
         var kitchen = await plans.KitchenAsync(cancel);
         var (now, answers) = await plans.Work.RunAsync(WorkLength.Quick, simulator => desk.Answers(stored, kitchen, about, minutes, percent, simulator));
-        return TypedResults.Ok(new StoveAnswersDto(stored.Row.Version, [.. answers.Select(a => StoveSentences.For(a, now))]));
+        return TypedResults.Ok(new StoveAnswersDto(stored.Row.Version, [.. answers.Select(a => StoveAnswers.For(a, now))]));
     }
 
     /// <summary>Closes the evening; what was told stays.</summary>

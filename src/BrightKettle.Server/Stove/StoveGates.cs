@@ -4,12 +4,21 @@ using BrightKettle.Core.Stove;
 using BrightKettle.Server.Kitchen;
 using BrightKettle.Server.Planning;
 using NodaTime;
+using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Stove;
 
 /// <summary>The gates before the next thing at the stove.</summary>
 public static class StoveGates
 {
+    /// <summary>What stands in the way, as it is said.</summary>
+    public static string Words(BlockDto block)
+    {
+        ArgumentNullException.ThrowIfNull(block);
+        var text = Said.Say($"caution.{block.Code}.text");
+        return block.Name is null ? text : Said.BlockStillIn(block.Name, block.Left, block.Pieces, text);
+    }
+
     /// <summary>What stands in the way of a moment; null when it may be done.</summary>
     public static BlockDto? Before(EveningState evening, Moment moment, Instant now, KitchenState kitchen)
     {
@@ -18,8 +27,7 @@ public static class StoveGates
         ArgumentNullException.ThrowIfNull(kitchen);
         if (moment.Actions.Any(a => a is CookAction.Serve) && evening.ComesOut().FirstOrDefault(i => i.Left > 0) is { } inside)
         {
-            var text = CautionTexts.For(TakeOutGate.StillIn);
-            return new(TakeOutGate.StillIn, text.Title, $"{inside.Name}: {inside.Left} of {inside.Pieces} still in. {text.Text}", null);
+            return new(TakeOutGate.StillIn, null, inside.Name, inside.Left, inside.Pieces);
         }
 
         // As planned, in order, with what each waits for: the gates judge what was meant, and what was seen of it.
@@ -36,8 +44,7 @@ public static class StoveGates
             return null;
         }
 
-        var words = CautionTexts.For(finding.Code);
         var until = finding.IngredientId is { } id && finding.Code.StartsWith("lectin", StringComparison.Ordinal) ? LectinGate.ClearsAt(cook, id, seen, house.Cautious) : null;
-        return new(finding.Code, words.Title, words.Text, until?.ToDateTimeOffset());
+        return new(finding.Code, until?.ToDateTimeOffset());
     }
 }

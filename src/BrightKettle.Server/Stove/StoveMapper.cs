@@ -36,7 +36,7 @@ public static class StoveMapper
     /// <summary>Minutes that a look under a locked lid costs: release and coming up again (10 to 20, confidence C).</summary>
     private const double LookUnderPressure = 15;
 
-    public static StoveDto Map(StoredEvening stored, EveningForecast standing, IReadOnlyList<DifferenceDto> changes, KitchenState kitchen, EveningForecaster watch)
+    public static StoveDto Map(StoredEvening stored, EveningForecast standing, IReadOnlyList<StoveChangeDto> changes, KitchenState kitchen, EveningForecaster watch)
     {
         ArgumentNullException.ThrowIfNull(stored);
         ArgumentNullException.ThrowIfNull(standing);
@@ -74,7 +74,7 @@ public static class StoveMapper
             [.. stored.Told.TakeLast(MostTold).Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
             VisitsOf(stored, standing, kitchen),
-            [.. started.Cautions.Select(CautionTexts.For)],
+            [.. started.Cautions.Select(CautionDto.Of)],
             served is { } at ? After(stored, standing, at, kitchen) : null,
             evening.Course,
             standing.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(standing.Forecast, [], []).Series : null,
@@ -155,7 +155,7 @@ public static class StoveMapper
 
         string? Changed<T>()
             where T : Ingredient =>
-            StoveSentences.FeltAtTable<T>(standing.Cook, later.Run) is { } then && then != StoveSentences.FeltAtTable<T>(standing.Cook, standing.Forecast.Reference) ? then : null;
+            StoveAnswers.FeltAtTable<T>(standing.Cook, later.Run) is { } then && then != StoveAnswers.FeltAtTable<T>(standing.Cook, standing.Forecast.Reference) ? then : null;
         return new(Snooze.TotalMinutes, Math.Max(0, Math.Round(later.Table.TotalMinutes)), Changed<PulseIngredient>(), Changed<RiceIngredient>());
     }
 

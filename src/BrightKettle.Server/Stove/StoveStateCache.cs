@@ -60,7 +60,7 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
     private static readonly Duration News = Duration.FromMinutes(10);
 
     /// <summary>What the last entry changed, both looked at when it was told: what time alone has moved since is not its doing.</summary>
-    private IReadOnlyList<DifferenceDto> Changes(StoredEvening stored, KitchenState kitchen, Instant now, bool melting, EveningForecaster watch)
+    private IReadOnlyList<StoveChangeDto> Changes(StoredEvening stored, KitchenState kitchen, Instant now, bool melting, EveningForecaster watch)
     {
         if (stored.Told.LastOrDefault(t => !t.Undone) is not { } last || stored.Evening.ServedAt is not null)
         {
@@ -68,7 +68,7 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
         }
 
         var told = Instant.Min(now, Instant.Max(Instant.FromDateTimeOffset(last.RecordedAt), Instant.FromDateTimeOffset(last.Entry.OccurredAt)));
-        return now - told > News ? [] : StoveSentences.Changes(watch.Look(stored.Before(catalogue), told, melting), watch.Look(stored.Evening, told, melting), kitchen.Household);
+        return now - told > News ? [] : StoveAnswers.Changes(watch.Look(stored.Before(catalogue), told, melting), watch.Look(stored.Evening, told, melting));
     }
 
     /// <summary>Asks for a look under a lid instead of for an answer to a trouble.</summary>

@@ -8,6 +8,7 @@ using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
 using BrightKettle.Server.Planning;
 using NodaTime;
+using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Words;
 
@@ -24,7 +25,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         if (wish.People is { } people)
         {
             dish = dish with { People = people, Pulse = null, Rice = null };
-            understood.Add($"for {people}");
+            understood.Add(Said.LinePeople(people));
         }
 
         if (Pulse(wish, left) is { } pulse)
@@ -37,7 +38,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         if (wish.NoRice)
         {
             dish = dish with { RiceId = null, Rice = null };
-            understood.Add("no rice");
+            understood.Add(Said.LineNoRice());
         }
         else if (wish.RiceId is { } rice)
         {
@@ -54,7 +55,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         if (wish.Soak is { } soak)
         {
             dish = dish with { Soak = ClosedSet.Word(soak) };
-            understood.Add(soak switch { SoakChoice.None => "not soaked", SoakChoice.Quick => "quick-soaked", _ => "soaked overnight" });
+            understood.Add(Said.LineSoak(ClosedSet.Word(soak)));
         }
 
         dish = Method(wish, dish, understood);
@@ -94,16 +95,16 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         switch (wish.Method)
         {
             case Core.Planning.Method.Pressure when kitchen.Vessels.FirstOrDefault(v => v.Cooker is { UnderPressure: true }) is { } cooker:
-                understood.Add($"in the {cooker.Name}");
+                understood.Add(Said.LineIn(cooker.Name));
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = cooker.Id };
             case Core.Planning.Method.SlowCooker when kitchen.Vessels.FirstOrDefault(v => v.Cooker is { UnderPressure: false }) is { } slow:
-                understood.Add($"in the {slow.Name}");
+                understood.Add(Said.LineIn(slow.Name));
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = slow.Id };
             case Core.Planning.Method.Cooked:
-                understood.Add(wish.CookedFrom switch { CookedFrom.Fridge => "cooked, from the fridge", CookedFrom.Freezer => "cooked, from the freezer", _ => "from a tin" });
+                understood.Add(Said.LineCooked(ClosedSet.Word(wish.CookedFrom)));
                 return dish with { CookedFrom = ClosedSet.Word(wish.CookedFrom), Method = ClosedSet.Word(wish.Method.Value), CookerId = null, Soak = ClosedSet.Word(SoakChoice.None) };
             case Core.Planning.Method.OpenPot:
-                understood.Add("in the open pot");
+                understood.Add(Said.LineOpenPot());
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = null };
             default:
                 return dish;
@@ -121,7 +122,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var local = kitchen.Household.LocalOf(now);
         var at = wish.At ?? LocalTimes.Read(dish.ServeAtLocal)?.TimeOfDay ?? new LocalTime(19, 0);
         var day = local.Date.PlusDays(wish.DaysOn ?? (at > local.TimeOfDay ? 0 : 1));
-        understood.Add($"at {at.ToString("HH:mm", CultureInfo.InvariantCulture)}");
+        understood.Add(Said.LineAt(at.ToString("HH:mm", CultureInfo.InvariantCulture)));
         return dish with { ServeAtLocal = LocalTimes.Write(day + at) };
     }
 }

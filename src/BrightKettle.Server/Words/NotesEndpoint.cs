@@ -12,6 +12,7 @@ using BrightKettle.Server.Planning;
 using BrightKettle.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
 using NodaTime;
+using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Words;
 
@@ -129,7 +130,7 @@ public static class NotesEndpoint
         return new(
             Told(cook, forecast),
             forecast.ShareTender,
-            [.. gates.Where(g => g.Blocks).Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks, CautionTexts.For(g.Code).Text))],
+            [.. gates.Where(g => g.Blocks).Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
             CookWriter.Write(cook));
     }
 
@@ -137,14 +138,17 @@ public static class NotesEndpoint
     {
         if (forecast.Reference.StalledAt is not null)
         {
-            return "As they stand they never come to an end: the pot does not reach what they wait for.";
+            return Said.NotesNever();
         }
 
         var pulse = (PulseIngredient)cook.Ingredients[0];
-        var felt = WordSentences.Felt(Doneness.Felt(forecast.Reference.Final[0].Doneness, pulse.Pulse.FallsApartAt));
-        var liquor = PotGeometry.LiquorMillilitres(forecast.Reference.FinalLiquor, 90);
-        var grain = cook.Ingredients.Count > 1 && cook.Ingredients[1] is RiceIngredient ? $", the rice {WordSentences.Felt(Doneness.Felt(forecast.Reference.Final[1].Doneness, null))}" : string.Empty;
-        return string.Create(CultureInfo.InvariantCulture, $"Followed as written, an ordinary bag comes out {felt}{grain}, with {Math.Round(liquor / 10) * 10:0} mL of liquid left. As wanted in {Math.Round(forecast.ShareTender * 10):0} of 10 dinners.");
+        var final = forecast.Reference.Final;
+        var rice = cook.Ingredients.Count > 1 && cook.Ingredients[1] is RiceIngredient ? WordSentences.FeltRice(Doneness.Felt(final[1].Doneness, null)) : null;
+        return Said.NotesGives(
+            WordSentences.Felt(Doneness.Felt(final[0].Doneness, pulse.Pulse.FallsApartAt)),
+            rice,
+            Math.Round(PotGeometry.LiquorMillilitres(forecast.Reference.FinalLiquor, 90) / 10) * 10,
+            Math.Round(forecast.ShareTender * 10));
     }
 
     /// <summary>What the planner is asked: the notes' amounts and method, in this kitchen.</summary>

@@ -24,29 +24,29 @@ public class PullTests
     public void Pulling_the_whole_of_it_moves_the_clock_and_nothing_else()
     {
         var moved = Plans.Pulled(Best, new Pull(Table: 30));
-        Assert.Equal(30, Assert.Single(moved.Differences, d => d.Code == "table").Amount);
-        Assert.All(moved.Differences, d => Assert.Contains(d.Code, new[] { "table", "begins", "flame", "join" }));
+        Assert.Equal(30, Assert.Single(moved.Differences, d => d.Code == DifferenceCode.Table).Amount);
+        Assert.All(moved.Differences, d => Assert.Contains(d.Code, new[] { DifferenceCode.Table, DifferenceCode.Begins, DifferenceCode.Flame, DifferenceCode.Join }));
     }
 
     [Fact]
     public void Rice_that_goes_in_later_comes_to_the_table_later()
     {
         var later = Costs(new Pull(Join: 20));
-        Assert.Contains(later, d => d is { Code: "table", Worse: true, Amount: >= 15 });
+        Assert.Contains(later, d => d is { Code: DifferenceCode.Table, Worse: true, Amount: >= 15 });
     }
 
     [Fact]
     public void A_flame_that_goes_out_early_leaves_the_rice_firm_and_says_so()
     {
         var early = Costs(new Pull(FlameOff: -15));
-        Assert.Contains(early, d => d is { Code: "rice", Worse: true });
-        Assert.Contains(early, d => d is { Code: "chance", Worse: true });
+        Assert.Contains(early, d => d is { Code: DifferenceCode.Rice, Worse: true });
+        Assert.Contains(early, d => d is { Code: DifferenceCode.Chance, Worse: true });
     }
 
     [Fact]
     public void Turning_down_late_boils_water_away()
     {
-        Assert.Contains(Costs(new Pull(Seal: 15)), d => d is { Code: "liquor", Worse: true } or { Code: "dry", Worse: true } or { Code: "rice", Worse: true });
+        Assert.Contains(Costs(new Pull(Seal: 15)), d => d is { Code: DifferenceCode.Liquor, Worse: true } or { Code: DifferenceCode.Dry, Worse: true } or { Code: DifferenceCode.Rice, Worse: true });
     }
 
     [Fact]

@@ -1,12 +1,4 @@
-/** `300 g`, and `1.2 kg` from a kilogram on. */
-export const grams = (value: number): string =>
-  value >= 1000
-    ? `${(value / 1000).toFixed(value % 1000 === 0 ? 0 : 2).replace(/0$/, '')} kg`
-    : `${Math.round(value)} g`;
-
-/** `700 mL`, and `1.14 L` from a litre on. */
-export const millilitres = (value: number): string =>
-  value >= 1000 ? `${(value / 1000).toFixed(2).replace(/\.?0+$/, '')} L` : `${Math.round(value)} mL`;
+export { grams, millilitres } from '../messages/figures';
 
 const quarters = ['', '¼', '½', '¾'];
 

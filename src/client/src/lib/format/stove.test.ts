@@ -27,7 +27,7 @@ describe('words at the stove', () => {
     const off = { minutes: 3, tableMinutes: 0, pulseState: null, riceState: null };
     expect(putOffLine(off)).toBe('In 3 min: the table stays');
     expect(putOffLine({ ...off, tableMinutes: 4, riceState: 'falling_apart' })).toBe(
-      'In 3 min: table 4 min later, rice falling apart',
+      'In 3 min: table 4 min later, rice too soft',
     );
   });
 

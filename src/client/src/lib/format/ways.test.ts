@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { WayLine } from '../api/client';
 import type { Alternative } from '../api/problem';
-import { axisOf, offerWords, textures, whys } from './ways';
+import { axisOf, offerWords, textureWord, whyLine } from './ways';
 
 const offer = (more: Partial<Alternative>): Alternative => ({
   kind: 'serve_at',
@@ -65,7 +65,8 @@ it('has words for every reason and texture', () => {
     'soaked_in_an_hour',
     'needs_no_soak',
     'nothing_ahead',
-  ])
-    expect(whys[code]).toBeTruthy();
-  for (const code of ['whole', 'tender', 'soft_edges', 'melting']) expect(textures[code]).toBeTruthy();
+  ] as const)
+    expect(whyLine(code)).toBeTruthy();
+  for (const code of ['whole', 'tender', 'soft_edges', 'melting'] as const)
+    expect(textureWord(code)).toBeTruthy();
 });

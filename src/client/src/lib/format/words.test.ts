@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Join, MeasureOut, Plan, Step } from '../api/client';
-import { core, felt, joinSentence, measureLines, soaks, stepLine, wayName } from './words';
+import { core, feltWord, joinSentence, measureLines, soaks, stepLine, wayName } from './words';
 
 const facts = {
   grams: null,
@@ -16,7 +16,7 @@ const facts = {
   drained: null,
 };
 const at = '2026-11-25T18:00:00Z';
-const step = (kind: string, more: Partial<Step['facts']>): Step => ({
+const step = (kind: Step['kind'], more: Partial<Step['facts']>): Step => ({
   kind,
   at,
   early: at,
@@ -187,6 +187,7 @@ describe('what to measure out', () => {
       what: 'Pinto beans',
       amount: '720 g',
       note: 'cooked and drained, from 300 g dry',
+      cups: 1.5,
     }));
   it('lists only what this dish needs', () => {
     expect(measureLines(measureOut, plan).map((l) => l.what)).toEqual([
@@ -216,7 +217,9 @@ describe('what to measure out', () => {
 describe('felt states', () => {
   it('has words and a core for each, the core never growing on the way', () => {
     const states = ['hard', 'chalky_middle', 'nearly_a_speck', 'bite_no_chalk', 'soft', 'falling_apart'];
-    expect(Object.keys(felt)).toEqual(states);
+    for (const s of states) expect(feltWord('pulse', s) && feltWord('rice', s)).toBeTruthy();
+    expect(feltWord('rice', 'chalky_middle')).toBe('hard in the middle');
+    expect(feltWord('pulse', null)).toBe('');
     const cores = states.map((s) => core[s] ?? NaN);
     expect(cores).toEqual([...cores].sort((a, b) => b - a));
   });

@@ -89,7 +89,7 @@ describe('tonight', () => {
         dish: { ...tonight.dish, soak: 'none' },
         note: 'Straight from the bag',
         plan: { title: 'mended' },
-        differences: [{ code: 'soak', text: 'Not soaked', worse: false }],
+        differences: [{ code: 'soak', worse: false, amount: null, before: 'overnight', after: 'none' }],
       },
     });
     await tonight.slip({ kind: 'soak_forgotten', minutes: null, people: null, what: null });

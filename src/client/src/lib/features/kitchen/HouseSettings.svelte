@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import type { Kitchen } from '../../api/client';
   import type { Problem } from '../../api/problem';
-  import { salts } from '../../format/words';
+  import { saltName, saltIds } from '../../format/words';
   import { household } from '../../state/kitchen.svelte';
 
   type Props = { kitchen: Kitchen };
@@ -106,7 +106,7 @@
     >
     <label class="text-sm font-semibold"
       >Salt goes in<select class="select w-full text-base" bind:value={form.salt}>
-        {#each Object.entries(salts) as [id, name] (id)}<option value={id}>{name}</option>{/each}
+        {#each saltIds as id (id)}<option value={id}>{saltName(id)}</option>{/each}
       </select></label
     >
     <label class="text-sm font-semibold"

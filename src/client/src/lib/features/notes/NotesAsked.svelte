@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../../messages/say';
   import { api } from '../../api/client';
   import { fieldOf, type FromNotes } from '../../state/notes.svelte';
   import Choice from '../../ui/Choice.svelte';
@@ -63,7 +64,7 @@
   {:else}
     {#if found.gives}<p class="mt-2">{found.gives.text}</p>
       {#each found.gives.gates as gate (gate.code)}
-        <p class="text-error mt-2 font-semibold" role="alert">{gate.text}</p>
+        <p class="text-error mt-2 font-semibold" role="alert">{say(`caution.${gate.code}.text`)}</p>
       {/each}
     {/if}
     {#if found.dish}

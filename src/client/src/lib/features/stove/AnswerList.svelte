@@ -3,7 +3,8 @@
   import { dinnersOf } from '../../format/chance';
   import { grams, millilitres } from '../../format/amounts';
   import { range } from '../../format/time';
-  import { felt } from '../../format/words';
+  import { feltWord } from '../../format/words';
+  import { say } from '../../messages/say';
 
   type Props = { answers: StoveAnswer[]; evening: StoveState; onchoose: (answer: StoveAnswer) => void };
   let { answers, evening, onchoose }: Props = $props();
@@ -33,19 +34,21 @@
 <ul class="mt-3 flex flex-col gap-3">
   {#each answers as answer (answer.code)}
     <li class="border-base-300 rounded-xl border-2 p-4">
-      <p class="text-2xl font-semibold">{answer.title}</p>
+      <p class="text-2xl font-semibold">{say(`answer.${answer.code}.title`)}</p>
       {#if figures(answer).length > 0}
         <p class="text-secondary display text-3xl">{figures(answer).join(' · ')}</p>
       {/if}
-      <p class="text-lg">{answer.text}</p>
+      <p class="text-lg">
+        {say(`answer.${answer.code}.text`)}{answer.caution ? ` ${say(`caution.${answer.caution}.text`)}` : ''}
+      </p>
       <p class="mt-1 text-lg">
         {soft(answer)}{#if answer.table}Table {range(
             answer.table.early,
             answer.table.late,
             evening.zone,
           )}{cost(answer)}.{/if}
-        {#if answer.pulseState}Pulses {felt[answer.pulseState]}{answer.riceState
-            ? `, rice ${felt[answer.riceState]?.replace('chalky', 'hard')}`
+        {#if answer.pulseState}Pulses {feltWord('pulse', answer.pulseState)}{answer.riceState
+            ? `, rice ${feltWord('rice', answer.riceState)}`
             : ''}.{/if}
         {#if answer.shareTender !== null && answer.shareTender !== undefined}As wanted in {dinnersOf(
             answer.shareTender,

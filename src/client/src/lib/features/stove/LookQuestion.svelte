@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { StoveLook, StoveMoment } from '../../api/client';
   import { handStates, isThere } from '../../format/stove';
+  import { feltWord } from '../../format/words';
   import { core } from '../../format/words';
   import type { Stove } from '../../state/stove/stove.svelte';
   import BeanMark from '../../ui/BeanMark.svelte';
@@ -50,15 +51,15 @@
     {rice ? 'Bite five grains from the middle.' : `Squeeze or halve five ${look.name.toLowerCase()}.`}
   </p>
   <div class="mt-5 grid grid-cols-2 gap-3 sm:grid-cols-3">
-    {#each handStates as answer (answer.id)}
+    {#each handStates as answer (answer)}
       <button
         class="btn stove-btn justify-start text-left leading-tight"
         style="--stove-size: 1.3rem; --stove-height: 5rem"
-        class:btn-primary={answer.id === look.state}
-        onclick={() => felt(answer.id)}
+        class:btn-primary={answer === look.state}
+        onclick={() => felt(answer)}
       >
-        <BeanMark core={core[answer.id] ?? 0} size={40} grain={rice} />
-        {rice ? answer.rice : answer.pulse}
+        <BeanMark core={core[answer] ?? 0} size={40} grain={rice} />
+        {feltWord(rice ? 'rice' : 'pulse', answer)}
       </button>
     {/each}
   </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { blockLine } from '../../format/differences';
+  import { say } from '../../messages/say';
   import type { StoveMoment, StoveState } from '../../api/client';
   import {
     away,
@@ -91,17 +93,17 @@
             Date.parse(moment.due.at) - stove.clock.now,
           )}.
         {/if}
-        {sign[waits] ?? ''}
+        {sign(waits)}
       </p>
       {#if waits === 'boils' || waits === 'surface_dry'}<SignPicture what={waits} />{/if}
       <p class="mt-1 text-xl">Then: {line.title}</p>
       <div class="mt-5 flex flex-wrap gap-3">
         {#if waits === 'whistle' && moment.waits.count > 1}
-          <button class="btn btn-primary stove-btn grow" onclick={whistled}>{happened.whistle}</button>
+          <button class="btn btn-primary stove-btn grow" onclick={whistled}>{happened('whistle')}</button>
           <button class="btn stove-btn" onclick={() => done()}>All {moment.waits.count} were heard</button>
         {:else}
           <button class="btn btn-primary stove-btn grow" onclick={() => done()}
-            >{happened[waits] ?? 'Done'}</button
+            >{happened(waits) || say('told.done')}</button
           >
           {#if overdue}<button class="btn stove-btn" onclick={notYet}>Not yet</button>{/if}
         {/if}
@@ -118,8 +120,8 @@
       {#each besideLines(moment, evening) as more (more)}<p class="mt-1 text-2xl">{more}</p>{/each}
       {#if blocked}
         <div class="bg-warning text-warning-content mt-4 rounded-xl p-4 text-lg" role="alert">
-          <strong class="block text-xl">{blocked.title}</strong>
-          {blocked.text}
+          <strong class="block text-xl">{say(`caution.${blocked.code}.title`)}</strong>
+          {blockLine(blocked)}
           {#if blocked.until}
             <span class="display block text-3xl tabular-nums">
               {countdown(Date.parse(blocked.until) - stove.clock.now)}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { StoveState } from '../../api/client';
   import { millilitres, overBed } from '../../format/amounts';
-  import { core, felt } from '../../format/words';
+  import { core, feltWord } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
 
   type Props = { evening: StoveState };
@@ -81,9 +81,7 @@
       {#each seeds as seed (seed.id)}
         <li class="flex items-center gap-2 text-lg">
           <BeanMark core={core[seed.felt] ?? 0} size={30} grain={seed.kind === 'rice'} />
-          {seed.name}: {seed.kind === 'rice'
-            ? (felt[seed.felt] ?? '').replace('chalky', 'hard')
-            : felt[seed.felt]}
+          {seed.name}: {feltWord(seed.kind, seed.felt)}
         </li>
       {/each}
     </ul>

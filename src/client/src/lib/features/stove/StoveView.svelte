@@ -1,9 +1,11 @@
 <script lang="ts">
+  import { changeLine } from '../../format/differences';
+  import { say } from '../../messages/say';
   import { LifeBuoy, Plus, Undo2 } from '@lucide/svelte';
   import { onMount } from 'svelte';
   import { v7 as uuid } from 'uuid';
   import { api, type StoveState, type Trouble } from '../../api/client';
-  import { momentLine, nowSentence, visits } from '../../format/stove';
+  import { asked, momentLine, visitWords } from '../../format/stove';
   import { clock, range } from '../../format/time';
   import { Alarms } from '../../state/stove/alarms.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
@@ -47,12 +49,10 @@
   );
 
   const words = (id: string): string => {
-    if (id.startsWith('visit:')) return visits[id.split(':')[1] ?? '']?.ask ?? 'Look at the pot';
+    if (id.startsWith('visit:')) return visitWords(id.split(':')[1] ?? '').ask || say('ring.look');
     const m = evening.moments.find((x) => x.id === id);
-    if (!m) return 'Look at the pot';
-    return m.waits.event
-      ? nowSentence(m, evening, true).replace('Wait for', 'Has it come:') + '?'
-      : momentLine(m, evening).title;
+    if (!m) return say('ring.look');
+    return m.waits.event ? asked(m.waits.event) : momentLine(m, evening).title;
   };
   $effect(() => alarms.watch(evening, stove.clock.now, words));
   onMount(() => {
@@ -131,8 +131,8 @@
       {/each}
       {#if evening.changes.length > 0}
         <ul class="bg-base-300 mt-3 rounded-xl px-4 py-3 text-xl" aria-live="polite" data-changes>
-          {#each evening.changes as change (change.text)}<li class:text-secondary={change.worse}>
-              {change.text}
+          {#each evening.changes as change (change.code)}<li class:text-secondary={change.worse}>
+              {changeLine(change, evening.zone)}
             </li>{/each}
         </ul>
       {/if}
@@ -210,17 +210,12 @@
       <section class="dish p-4 text-base" aria-label="Learned tonight">
         {#each evening.learned as l (l.what + l.name)}
           <p>
-            {l.what === 'bag'
-              ? `These ${l.name.toLowerCase()} cook`
-              : l.what === 'steam'
-                ? `The ${l.name} steams`
-                : `The ${l.name} gets`}
-            {l.factor.toFixed(2)} times {l.what === 'bag'
-              ? 'as fast as usual'
-              : l.what === 'steam'
-                ? 'as much as usual'
-                : 'the heat it should'}
-            ({l.low.toFixed(2)} to {l.high.toFixed(2)}).
+            {say(`learned.${l.what === 'bag' || l.what === 'steam' ? l.what : 'heat'}`, {
+              name: l.what === 'bag' ? l.name.toLowerCase() : l.name,
+              factor: l.factor,
+              low: l.low,
+              high: l.high,
+            })}
           </p>
         {/each}
       </section>

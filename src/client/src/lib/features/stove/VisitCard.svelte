@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { StoveState, StoveVisit, Trouble } from '../../api/client';
   import { grams } from '../../format/amounts';
-  import { visits } from '../../format/stove';
+  import { visitWords } from '../../format/stove';
   import SignPicture from './SignPicture.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
 
@@ -20,7 +20,7 @@
       stove.tell({ kind: 'went_in', ingredient: visit.ingredient, grams: visit.grams });
     else stove.tell({ kind: 'checked', what: visit.code, vesselId: visit.vesselId });
   }
-  const words = $derived(visits[visit.code]);
+  const words = $derived(visitWords(visit.code));
 
   function stuck(scorched: boolean) {
     stove.tell({ kind: 'sticks', what: scorched ? 'scorched' : 'a_little', vesselId: visit.vesselId });

@@ -1,11 +1,12 @@
 <script lang="ts">
   import { TriangleAlert } from '@lucide/svelte';
   import type { Caution } from '../../api/client';
+  import { say } from '../../messages/say';
 
   type Props = { cautions: Caution[] };
   let { cautions }: Props = $props();
-  const grave = $derived(cautions.filter((c) => /^(lectin|favism|allergy|cyanogen|bitter)/.test(c.code)));
-  const usual = $derived(cautions.filter((c) => !grave.includes(c)));
+  const grave = $derived(cautions.filter((c) => c.grave));
+  const usual = $derived(cautions.filter((c) => !c.grave));
 </script>
 
 <section class="dish p-4" aria-labelledby="cautions-title">
@@ -14,14 +15,17 @@
   </h2>
   {#each grave as c (c.code)}
     <div class="border-secondary mt-2 border-l-4 pl-3">
-      <p class="font-semibold">{c.title}</p>
-      <p class="text-[0.95rem]">{c.text}</p>
-      <p class="text-sm opacity-85">{c.source}</p>
+      <p class="font-semibold">{say(`caution.${c.code}.title`)}</p>
+      <p class="text-[0.95rem]">{say(`caution.${c.code}.text`)}</p>
+      <p class="text-sm opacity-85">{say(`caution.${c.code}.source`)}</p>
     </div>
   {/each}
   <ul class="mt-2 text-[0.95rem]">
     {#each usual as c (c.code)}
-      <li class="mt-1.5"><strong>{c.title}.</strong> {c.text}</li>
+      <li class="mt-1.5">
+        <strong>{say(`caution.${c.code}.title`)}.</strong>
+        {say(`caution.${c.code}.text`)}
+      </li>
     {/each}
   </ul>
 </section>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Difference } from '../../api/client';
+  import { differenceLine } from '../../format/differences';
 
   type Props = { differences: Difference[]; none: string };
   let { differences, none }: Props = $props();
@@ -11,7 +12,9 @@
 {:else}
   {#each differences as d, i (d.code)}
     <span class:text-error={d.worse} class:font-semibold={d.worse}
-      >{#if d.worse}<span aria-hidden="true">▾ </span><span class="sr-only">Worse: </span>{/if}{d.text}</span
+      >{#if d.worse}<span aria-hidden="true">▾ </span><span class="sr-only"
+          >Worse:
+        </span>{/if}{differenceLine(d)}</span
     >{i < differences.length - 1 ? ' · ' : ''}
   {/each}
 {/if}

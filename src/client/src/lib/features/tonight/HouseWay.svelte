@@ -3,7 +3,7 @@
   import type { Problem } from '../../api/problem';
   import { dinnersOf } from '../../format/chance';
   import { clock } from '../../format/time';
-  import { saltReason, salts } from '../../format/words';
+  import { saltIds, saltName, saltReason } from '../../format/words';
   import type { Tonight } from '../../state/tonight.svelte';
   import { flags } from '../waterline/flags';
   import DifferenceList from './DifferenceList.svelte';
@@ -17,13 +17,13 @@
   let abort: AbortController | null = null;
 
   const ways = $derived([
-    ...Object.entries(salts)
+    ...saltIds
       .filter(
-        ([id]) => id !== plan.houseWays.salt && (id !== 'in_the_soak' || tonight.dish.soak === 'overnight'),
+        (id) => id !== plan.houseWays.salt && (id !== 'in_the_soak' || tonight.dish.soak === 'overnight'),
       )
-      .map(([id, name]) => ({
+      .map((id) => ({
         id: `salt:${id}`,
-        name: `salt ${name}`,
+        name: `salt ${saltName(id)}`,
         change: { salt: id } as Partial<Dish>,
       })),
     ...(plan.houseWays.soakWaterMayBeKept
@@ -70,7 +70,9 @@
 <section class="dish no-print p-4" aria-labelledby="house-title">
   <h2 id="house-title" class="text-xl">House ways</h2>
   <p class="mt-1 text-[0.95rem]">
-    Salt {salts[plan.houseWays.salt]}: {saltReason[plan.houseWays.salt]}.{#if plan.houseWays.keepsSoakWater}
+    Salt {saltName(plan.houseWays.salt)}: {saltReason(
+      plan.houseWays.salt,
+    )}.{#if plan.houseWays.keepsSoakWater}
       The soak water stays in.{/if}
   </p>
   <label class="mt-2 block text-sm font-semibold" for="other-way">Beside it, the other school</label>

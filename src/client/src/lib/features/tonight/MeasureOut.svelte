@@ -8,20 +8,17 @@
   let { plan, dish }: Props = $props();
   const out = $derived(plan.measureOut);
   const lines = $derived(measureLines(out, plan));
-  const inCups = $derived<Record<number, string>>({
-    0: cups(out.pulseCups),
-    ...(out.riceCups ? { [lines.findIndex((l) => l.note.includes('rinsed'))]: cups(out.riceCups) } : {}),
-  });
 </script>
 
 <section class="dish p-4" aria-labelledby="measure-title">
   <h2 id="measure-title" class="text-xl">Measure out</h2>
   <ul class="mt-1">
-    {#each lines as line, i (line.what)}
+    {#each lines as line (line.what)}
       <li class="border-base-300 flex items-baseline justify-between gap-3 border-t py-1.5 first:border-t-0">
         <span>{line.what} <span class="block text-sm opacity-85">{line.note}</span></span>
         <span class="text-right font-semibold whitespace-nowrap tabular-nums"
-          >{line.amount}{#if inCups[i]}<span class="block text-sm font-normal opacity-85">{inCups[i]}</span
+          >{line.amount}{#if line.cups}<span class="block text-sm font-normal opacity-85"
+              >{cups(line.cups)}</span
             >{/if}</span
         >
       </li>

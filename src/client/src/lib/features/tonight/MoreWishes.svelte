@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Kitchen, SaltSchool } from '../../api/client';
   import { parseTime } from '../../format/time';
-  import { salts } from '../../format/words';
+  import { saltIds, saltName } from '../../format/words';
   import type { Tonight } from '../../state/tonight.svelte';
 
   type Props = { tonight: Tonight; kitchen: Kitchen };
@@ -81,9 +81,9 @@
           value={dish.salt ?? ''}
           onchange={(e) => tonight.change({ salt: (e.currentTarget.value || null) as SaltSchool | null })}
         >
-          <option value="">your way: {salts[kitchen.salt]}</option>
-          {#each Object.entries(salts).filter(([id]) => id !== kitchen.salt) as [id, name] (id)}
-            <option value={id}>{name}</option>
+          <option value="">your way: {saltName(kitchen.salt)}</option>
+          {#each saltIds.filter((id) => id !== kitchen.salt) as id (id)}
+            <option value={id}>{saltName(id)}</option>
           {/each}
         </select>
       </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../../messages/say';
   import type { Dish, Kitchen, Plan } from '../../api/client';
   import { cups } from '../../format/amounts';
   import { dinnersOf } from '../../format/chance';
@@ -84,7 +85,10 @@
       {/if}
       <p class="head">Mind</p>
       <ul>
-        {#each plan.forecast.cautions as c (c.code)}<li><strong>{c.title}.</strong> {c.text}</li>{/each}
+        {#each plan.forecast.cautions as c (c.code)}<li>
+            <strong>{say(`caution.${c.code}.title`)}.</strong>
+            {say(`caution.${c.code}.text`)}
+          </li>{/each}
       </ul>
     </div>
   </div>

@@ -4,7 +4,7 @@
   import type { Alternative } from '../../api/problem';
   import { dinnersOf } from '../../format/chance';
   import { clock, dayName, dayOf, range } from '../../format/time';
-  import { offerWords, textures, whys } from '../../format/ways';
+  import { offerWords, textureWord, whyLine } from '../../format/ways';
   import { capital, wayName } from '../../format/words';
 
   type Props = {
@@ -42,7 +42,7 @@
     <p class="font-semibold">{name}</p>
     {#if way.facts && way.tableAt}
       <p class="text-[0.95rem]">
-        {capital(whys[way.facts.why] ?? '')}; {textures[way.facts.texture]}. On the table
+        {capital(whyLine(way.facts.why))}; {textureWord(way.facts.texture)}. On the table
         <strong>{range(way.tableEarly ?? '', way.tableLate ?? '', zone)}</strong>. {capital(
           dinnersOf(way.withLooks ?? 0),
         )} with looks, {dinnersOf(way.byClock ?? 0)} by the clock.

@@ -2,7 +2,7 @@
   import type { Series } from '../../api/client';
   import { millilitres, overBed } from '../../format/amounts';
   import { clock } from '../../format/time';
-  import { core, felt } from '../../format/words';
+  import { core, feltWord } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
 
   type Props = {
@@ -27,7 +27,7 @@
   );
   const words = $derived(
     `${time}: ${millilitres(liquid?.mid ?? 0)} of liquid, ${overBed(series.overBedCentimetres[here] ?? 0)} the bed, ` +
-      [...inPot, ...beside].map((l) => `${l.name} ${felt[l.felt[here] ?? ''] ?? ''}`).join(', '),
+      [...inPot, ...beside].map((l) => `${l.name} ${feltWord(l.kind, l.felt[here])}`).join(', '),
   );
 </script>
 
@@ -55,13 +55,13 @@
   {#each inPot as layer (layer.id)}
     <span class="inline-flex items-center gap-1.5">
       <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} grain={layer.kind === 'rice'} />
-      {layer.name}: {felt[layer.felt[here] ?? '']}
+      {layer.name}: {feltWord(layer.kind, layer.felt[here])}
     </span>
   {/each}
   {#each beside as layer (layer.id)}
     <span class="inline-flex items-center gap-1.5">
       <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} grain />
-      {layer.name}, by itself: {felt[layer.felt[here] ?? '']?.replace('chalky', 'hard')}
+      {layer.name}, by itself: {feltWord('rice', layer.felt[here])}
     </span>
   {/each}
 </div>

@@ -2,7 +2,7 @@
   import type { Plan, Series } from '../../api/client';
   import { millilitres, overBed } from '../../format/amounts';
   import { clock, range } from '../../format/time';
-  import { core, felt } from '../../format/words';
+  import { core, feltWord } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
   import { reach, type Pulling, type PullKind } from '../../state/pull.svelte';
   import { flags, rows, shifted } from './flags';
@@ -309,7 +309,7 @@
               class="fill-base-content text-[12px]"
               stroke="var(--color-base-100)"
               stroke-width="3.5"
-              paint-order="stroke">{felt[span.state]}</text
+              paint-order="stroke">{feltWord(layer.kind, span.state)}</text
             >
           {/if}
         {/if}
@@ -361,7 +361,7 @@
               <td
                 >{series.layers
                   .filter((l) => l.kind !== 'extra')
-                  .map((l) => `${l.name}: ${felt[l.felt[i] ?? ''] ?? ''}`)
+                  .map((l) => `${l.name}: ${feltWord(l.kind, l.felt[i])}`)
                   .join('; ')}</td
               >
             </tr>

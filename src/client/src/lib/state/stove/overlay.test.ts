@@ -86,7 +86,7 @@ describe('what was told here, laid over the last state', () => {
   it('counts what came out, and lets it be served when all is out', () => {
     const table = moment('0.20', 55, {
       deeds: [{ do: 'serve' } as StoveMoment['deeds'][number]],
-      blocked: { code: 'comes_out.still_in', title: '', text: '', until: null },
+      blocked: { code: 'comes_out.still_in', until: null },
     });
     const inside = [{ ingredient: 'leaf', name: 'Leaf', pieces: 3, out: 1 }];
     const one = overlay(evening([table], { inside }), [

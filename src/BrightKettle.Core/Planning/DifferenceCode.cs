@@ -1,0 +1,42 @@
+namespace BrightKettle.Core.Planning;
+
+/// <summary>In what two plans can differ, with what tells it.</summary>
+public enum DifferenceCode
+{
+    /// <summary>Minutes, as all up to <see cref="Join"/>; positive is later.</summary>
+    Table,
+    Begins,
+    Flame,
+    Join,
+
+    /// <summary>A share from 0 to 1.</summary>
+    Chance,
+
+    /// <summary>Felt states, as <see cref="Rice"/>; alike where the rice is only softer than wanted.</summary>
+    Pulses,
+    Rice,
+
+    /// <summary>mL, as the next two.</summary>
+    Liquor,
+    Boiling,
+    FirstWater,
+
+    /// <summary>Members of their own sets.</summary>
+    Soak,
+    Method,
+
+    /// <summary>Names, as the next two; null where there is none.</summary>
+    Pot,
+    Pulse,
+    RiceKind,
+
+    /// <summary>g, as the next.</summary>
+    PulseGrams,
+    RiceGrams,
+
+    /// <summary>Minutes of flame under a dry bed.</summary>
+    Dry,
+
+    /// <summary>States of the base.</summary>
+    Base,
+}

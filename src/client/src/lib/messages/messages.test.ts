@@ -1,0 +1,29 @@
+import { describe, expect, it } from 'vitest';
+import { messages, samples } from './messages.g';
+import { say } from './say';
+
+describe('messages', () => {
+  // The server's test reads the same file: both sides say the same. After a change: npx vitest -u src/lib/messages
+  it('are said as they were', async () => {
+    const rows = Object.entries(samples).flatMap(([key, facts]) =>
+      facts.map((f) =>
+        JSON.stringify([key, f, (messages[key as keyof typeof messages] as (f: unknown) => string)(f)]),
+      ),
+    );
+    await expect(`${rows.join('\n')}\n`).toMatchFileSnapshot('../../../../messages/said.jsonl');
+  });
+
+  it('choose by count, by word and by what is missing', () => {
+    expect(say('step.hold_over.title', { count: 1, minutes: null })).toBe('First whistle: heat off');
+    expect(say('step.hold_over.title', { count: 0, minutes: 12 })).toBe('Held 12 min: heat off');
+    expect(say('step.soak.detail', { millilitres: 1140, name: null, place: 'fridge' })).toBe(
+      'in 1.14 L of water, in the fridge from the start',
+    );
+  });
+
+  it('begin with a capital where they begin with a name', () => {
+    expect(
+      say('step.join.title', { ingredient: 'pulse', pulse: 'green lentils', grams: 180, rinse: null }),
+    ).toBe('Green lentils in: 180 g');
+  });
+});

@@ -1,0 +1,234 @@
+// Makes typed message functions of the catalogues, for the page (messages.g.ts) and for the server (Messages.g.cs), so that a
+// missing key or fact does not compile. Run by the builds of both; a key that nobody uses fails it.
+//
+//   node src/messages/generate.mjs ts  FILE     writes the page's module
+//   node src/messages/generate.mjs cs  FILE     writes the server's class
+//   node src/messages/generate.mjs use FOLDER…  fails when a key is used in none of the folders
+//
+// A catalogue is a folder of the language with JSON files: {"key": "ICU message"}. A fact is typed by how it is used:
+// {name} text, {n, number} a figure, {n, number, ::unit/gram} grams and so on, {n, plural, …} a count, {what, select, …} a word.
+// A null fact is chosen as "none" by select and is 0 as a figure.
+import { createRequire } from 'node:module';
+import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const here = dirname(fileURLToPath(import.meta.url));
+const { parse, TYPE } = createRequire(join(here, '../client/package.json'))('@formatjs/icu-messageformat-parser');
+const language = 'en';
+
+/** Catalogues whose sentences the server alone says. */
+const serverAlone = ['problems.json', 'refusals.json', 'start.json'];
+
+const units = {
+  gram: 'grams',
+  milliliter: 'millilitres',
+  liter: 'litres',
+  minute: 'minutes',
+  hour: 'hours',
+  celsius: 'celsius',
+  centimeter: 'centimetres',
+  percent: 'percent',
+};
+
+function fail(text) {
+  console.error(`messages: ${text}`);
+  process.exit(1);
+}
+
+/** Key → parsed message, in the order of the keys. */
+function read(folder, without = []) {
+  const all = new Map();
+  for (const file of readdirSync(folder).filter((f) => f.endsWith('.json') && !without.includes(f)).sort()) {
+    for (const [key, text] of Object.entries(JSON.parse(readFileSync(join(folder, file), 'utf8')))) {
+      if (!/^[a-z][a-z0-9_]*(\.[a-z][a-z0-9_]*)+$/.test(key)) fail(`${file}: ${key} is no key: words with points between them`);
+      if (all.has(key)) fail(`${key} stands twice`);
+      try {
+        all.set(key, parse(text, { shouldParseSkeletons: true, ignoreTag: true }));
+      } catch (error) {
+        fail(`${file}: ${key}: ${error.message}`);
+      }
+    }
+  }
+  return new Map([...all].sort(([a], [b]) => (a < b ? -1 : 1)));
+}
+
+/** Fact → kind (text, figure or word), in the order in which they come up. */
+function factsOf(ast, facts = new Map()) {
+  const put = (name, kind) => {
+    const was = facts.get(name);
+    // A word that is chosen by may stand in the sentence too, and a count may be written as a figure.
+    facts.set(name, was === undefined || was === 'text' ? kind : was);
+    if (was && was !== kind && was !== 'text' && kind !== 'text') fail(`the fact ${name} is both a ${was} and a ${kind}`);
+  };
+  for (const e of ast) {
+    if (e.type === TYPE.argument) put(e.value, 'text');
+    else if (e.type === TYPE.number || e.type === TYPE.plural) put(e.value, 'figure');
+    else if (e.type === TYPE.select) put(e.value, 'word');
+    else if (e.type !== TYPE.literal && e.type !== TYPE.pound) fail(`a message uses ${JSON.stringify(e)}, which no side can say`);
+    if (e.options) for (const o of Object.values(e.options)) factsOf(o.value, facts);
+  }
+  return facts;
+}
+
+/** The figure's function and its decimals. */
+function figure(e) {
+  const o = e.style?.parsedOptions ?? {};
+  const name = o.style === 'percent' ? 'percent' : o.style === 'unit' ? units[o.unit] : 'number';
+  if (!name) fail(`no side can say the unit ${o.unit}`);
+  return [name, o.minimumFractionDigits ?? 0, o.maximumFractionDigits ?? 0];
+}
+
+const pascal = (key) => key.split(/[._]/).map((w) => w[0].toUpperCase() + w.slice(1)).join('');
+
+const ts = {
+  text: (s) => JSON.stringify(s),
+  fact: (n) => `text(f.${n})`,
+  figure: (n, [name, least, most]) => `figures.${name}(f.${n} ?? 0${least || most ? `, ${least}, ${most}` : ''})`,
+  count: (n) => `figures.number(f.${n} ?? 0)`,
+  join: (parts) => (parts.length === 0 ? '""' : parts.join(' + ')),
+  select: (n, cases, other) => `pick(f.${n}, { ${cases.map(([k, v]) => `${JSON.stringify(k)}: ${v}`).join(', ')} }, ${other})`,
+  plural: (n, exact, one, other) =>
+    `(${[...exact.map(([k, v]) => `(f.${n} ?? 0) === ${k} ? ${v} : `), one === null ? '' : `(f.${n} ?? 0) === 1 ? ${one} : `].join('')}${other})`,
+  capital: (s) => `capital(${s})`,
+};
+
+const keyword = (n) => (['in', 'is', 'to', 'for', 'out', 'base'].includes(n) ? `@${n}` : n);
+const cs = {
+  text: (s) => JSON.stringify(s),
+  fact: (n) => `(${keyword(n)} ?? string.Empty)`,
+  figure: (n, [name, least, most]) => `Figures.${pascal(name)}(${keyword(n)} ?? 0${least || most ? `, ${least}, ${most}` : ''})`,
+  count: (n) => `Figures.Number(${keyword(n)} ?? 0)`,
+  join: (parts) => (parts.length === 0 ? 'string.Empty' : parts.join(' + ')),
+  select: (n, cases, other) => `((${keyword(n)} ?? "none") switch { ${cases.map(([k, v]) => `${JSON.stringify(k)} => ${v}, `).join('')}_ => ${other} })`,
+  plural: (n, exact, one, other) =>
+    `((${keyword(n)} ?? 0) switch { ${[...exact, ...(one === null ? [] : [['1', one]])].map(([k, v]) => `${k}d => ${v}, `).join('')}_ => ${other} })`,
+  capital: (s) => `Figures.Capital(${s})`,
+};
+
+function say(ast, side, counted = null) {
+  const parts = ast.map((e) => {
+    switch (e.type) {
+      case TYPE.literal:
+        return side.text(e.value);
+      case TYPE.argument:
+        return side.fact(e.value);
+      case TYPE.number:
+        return side.figure(e.value, figure(e));
+      case TYPE.pound:
+        return side.count(counted);
+      case TYPE.select: {
+        const { other, ...rest } = e.options;
+        return side.select(e.value, Object.entries(rest).map(([k, o]) => [k, say(o.value, side, counted)]), say(other.value, side, counted));
+      }
+      case TYPE.plural: {
+        const exact = Object.entries(e.options).filter(([k]) => k.startsWith('=')).map(([k, o]) => [k.slice(1), say(o.value, side, e.value)]);
+        const one = e.options.one && !e.options['=1'] ? say(e.options.one.value, side, e.value) : null;
+        return side.plural(e.value, exact, one, say(e.options.other.value, side, e.value));
+      }
+    }
+  });
+  return side.join(parts);
+}
+
+/** Whether a fact comes first, by itself or as one of the choices. */
+const startsWithFact = (ast) => ast[0]?.type === TYPE.argument || (ast[0]?.type === TYPE.select && Object.values(ast[0].options).some((o) => startsWithFact(o.value)));
+
+/** A sentence that begins with a name begins with a capital. */
+const whole = (ast, side) => (startsWithFact(ast) ? side.capital(say(ast, side)) : say(ast, side));
+
+function writeTs(all) {
+  const type = { text: 'string | null | undefined', word: 'string | null | undefined', figure: 'number | null | undefined' };
+  const lines = [...all].map(([key, ast]) => {
+    const facts = [...factsOf(ast)];
+    const params = facts.length === 0 ? '()' : `(f: { ${facts.map(([n, k]) => `${n}: ${type[k]}`).join('; ')} })`;
+    return `  ${JSON.stringify(key)}: ${params} => ${whole(ast, ts)},`;
+  });
+  return [
+    '// Made from src/messages by generate.mjs: change the catalogue, not this file.',
+    "import { capital, figures, pick, text } from './figures';",
+    '',
+    'export const messages = {',
+    ...lines,
+    '};',
+    '',
+    '/** Facts that every message can be tried with. */',
+    `export const samples: Record<keyof typeof messages, Record<string, string | number>[]> = ${JSON.stringify(Object.fromEntries([...all].map(([k, ast]) => [k, samplesOf(ast)])), null, 2)};`,
+    '',
+  ].join('\n');
+}
+
+function writeCs(all) {
+  const type = { text: 'string?', word: 'string?', figure: 'double?' };
+  const argument = { text: (n) => `f.Text("${n}")`, word: (n) => `f.Text("${n}")`, figure: (n) => `f.Figure("${n}")` };
+  const methods = [...all].map(([key, ast]) => {
+    const facts = [...factsOf(ast)];
+    return `    /// <summary>${key}</summary>\n    public static string ${pascal(key)}(${facts.map(([n, k]) => `${type[k]} ${keyword(n)}`).join(', ')}) => ${whole(ast, cs)};\n`;
+  });
+  const cases = [...all].map(([key, ast]) => `        ["${key}"] = f => ${pascal(key)}(${[...factsOf(ast)].map(([n, k]) => argument[k](n)).join(', ')}),`);
+  return [
+    '// <auto-generated>Made from src/messages by generate.mjs: change the catalogue, not this file.</auto-generated>',
+    '#nullable enable',
+    'namespace BrightKettle.Server.Messages;',
+    '',
+    '/// <summary>Every sentence that the server says, by its key in the catalogue.</summary>',
+    'public static partial class Messages',
+    '{',
+    methods.join('\n'),
+    '    private static readonly System.Collections.Generic.Dictionary<string, System.Func<MessageFacts, string>> ByKey = new()',
+    '    {',
+    ...cases,
+    '    };',
+    '}',
+    '',
+  ].join('\n');
+}
+
+/** Facts that reach every branch: each word, each count that is told apart, one and many. */
+function samplesOf(ast) {
+  const values = new Map([...factsOf(ast)].map(([n, k]) => [n, k === 'text' ? ['blue pot'] : k === 'figure' ? [0, 1, 37.46, 1234.5] : ['none']]));
+  const walk = (list) => {
+    for (const e of list) {
+      if (e.type === TYPE.select) values.set(e.value, [...new Set([...values.get(e.value), ...Object.keys(e.options)])]);
+      if (e.type === TYPE.plural)
+        values.set(e.value, [...new Set([...values.get(e.value), ...Object.keys(e.options).filter((k) => k.startsWith('=')).map((k) => Number(k.slice(1)))])]);
+      if (e.options) for (const o of Object.values(e.options)) walk(o.value);
+    }
+  };
+  walk(ast);
+  const most = Math.max(1, ...[...values.values()].map((v) => v.length));
+  // Each value of each fact comes up once, beside the first of the others and beside its neighbours.
+  const rows = [];
+  for (let i = 0; i < most; i++) rows.push(Object.fromEntries([...values].map(([n, v]) => [n, v[i % v.length]])));
+  for (const [n, v] of values) for (const x of v) rows.push({ ...rows[0], [n]: x });
+  return [...new Map(rows.map((r) => [JSON.stringify(r), r])).values()];
+}
+
+/** Keys that no literal and no pattern of a literal names. */
+function unused(all, folders) {
+  const files = [];
+  const walk = (path) => {
+    if (/node_modules|\/obj\/|\.g\.|wwwroot|\/messages\/en/.test(path)) return;
+    if (statSync(path).isDirectory()) readdirSync(path).forEach((f) => walk(join(path, f)));
+    else if (/\.(ts|svelte|cs|mjs)$/.test(path) && !/\.test\.ts$/.test(path)) files.push(readFileSync(path, 'utf8'));
+  };
+  folders.forEach(walk);
+  const source = files.join('\n');
+  const patterns = [...source.matchAll(/[`"']([a-z][a-z0-9_.]*(?:(?:\$\{[^}`]*\}|\{[^}"]*\})[a-z0-9_.]*)+)[`"']/g)]
+    .map((m) => m[1])
+    .filter((p) => /^[a-z][a-z0-9_]*\./.test(p))
+    .map((p) => new RegExp(`^${p.replace(/\$?\{[^}]*\}/g, '\u0000').replace(/\./g, '\\.').replace(/\u0000/g, '[a-z0-9_.]+')}$`));
+  return [...all.keys()].filter(
+    (key) => !source.includes(`'${key}'`) && !source.includes(`"${key}"`) && !source.includes(`Said.${pascal(key)}(`) && !source.includes(`Messages.${pascal(key)}(`) && !patterns.some((p) => p.test(key)),
+  );
+}
+
+const [what, ...rest] = process.argv.slice(2);
+const all = read(join(here, language), what === 'ts' ? serverAlone : []);
+if (what === 'use') {
+  const idle = unused(all, rest);
+  if (idle.length > 0) fail(`nobody says ${idle.join(', ')}`);
+} else {
+  mkdirSync(dirname(rest[0]), { recursive: true });
+  writeFileSync(rest[0], what === 'ts' ? writeTs(all) : writeCs(all));
+}
