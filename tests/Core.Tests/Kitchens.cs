@@ -31,7 +31,7 @@ internal static class Kitchens
 
     public static Household Home(double room = 19, double altitude = 50, bool cautious = false, DateTimeZone? zone = null) => new(
         zone ?? Zone,
-        altitude,
+        Altitude.FromMetres(altitude),
         Temperature.FromCelsius(room),
         Temperature.FromCelsius(5),
         new LocalTime(7, 0),
@@ -126,7 +126,7 @@ internal static class Kitchens
             new CookAction.Serve(new Trigger(Look: new Look("p", Doneness.Tender, Duration.FromMinutes(1)))) { StepId = StepIds.Table },
         ]);
         return new Cook(
-            new CookKitchen(pot ?? Pot(24, 6), Burner(), altitude, room),
+            new CookKitchen(pot ?? Pot(24, 6), Burner(), Altitude.FromMetres(altitude), Temperature.FromCelsius(room)),
             [new PulseIngredient("p", Mass.FromGrams(grams), pulse, new Pace(1, 0))],
             actions,
             Instant.FromUnixTimeSeconds(0),

@@ -107,8 +107,8 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                 new CookKitchen(
                     new Vessel("vessel", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500)),
                     new Burner("burner", string.Empty, Power.FromWatts(1500), Power.FromWatts(120)),
-                    120,
-                    19),
+                    Altitude.FromMetres(120),
+                    Temperature.FromCelsius(19)),
                 [
                     new PulseIngredient("p", Mass.FromGrams(grams), catalogue.Pulses[pulse], new Pace(1.1, 0.2)),
                     new ExtraIngredient("x", Mass.FromGrams(grams), catalogue.FindExtra("ham_hock")!, Temperature.FromCelsius(6)) { Pieces = pulse, Blanched = pulse % 2 == 0 },

@@ -21,7 +21,7 @@ public class PlanBenchmarks
         var catalogue = PulseCatalogue.Shipped;
         _ways = new WayFinder(_planner, catalogue);
         var zone = DateTimeZoneProviders.Tzdb["Europe/Lisbon"];
-        var home = new Household(zone, 50, Temperature.FromCelsius(19), Temperature.FromCelsius(5), new LocalTime(7, 0), new LocalTime(23, 0), new LocalTime(21, 30), false);
+        var home = new Household(zone, Altitude.FromMetres(50), Temperature.FromCelsius(19), Temperature.FromCelsius(5), new LocalTime(7, 0), new LocalTime(23, 0), new LocalTime(21, 30), false);
         var pot = new Vessel("v", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500));
         _dish = new Dish(
             catalogue.FindPulse("chickpea")!,

@@ -23,7 +23,7 @@ public class PotBenchmarks
         var pot = new Vessel("v", "pot", Length.FromCentimetres(24), Volume.FromMillilitres(6000));
         var hob = new Burner("b", "hob", Power.FromWatts(1500), Power.FromWatts(120));
         var cook = new Cook(
-            new CookKitchen(pot, hob, 0, 20),
+            new CookKitchen(pot, hob, Altitude.SeaLevel, Temperature.FromCelsius(20)),
             [new PulseIngredient("p", Mass.FromGrams(300), catalogue.FindPulse("pinto")!, new Pace(1, catalogue.Constants.LotSpread)), new RiceIngredient("r", Mass.FromGrams(300), catalogue.FindRice("long_white")!)],
             [
                 new CookAction.Add(Trigger.Next, "p"),

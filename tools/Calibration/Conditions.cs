@@ -94,7 +94,7 @@ internal sealed record Conditions(
             Tender(),
         ];
         var pot = new Vessel("v", "pot", Length.FromCentimetres(PotDiameterCentimetres), Volume.FromMillilitres(PotMillilitres));
-        return new Cook(new CookKitchen(pot, Hob, 0, RoomCelsius), Ingredients(pulse, Grams), actions, Start, 1);
+        return new Cook(new CookKitchen(pot, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)), Ingredients(pulse, Grams), actions, Start, 1);
     }
 
     private Cook Pressure(Pulse pulse, bool soaked, double holdMinutes)
@@ -111,7 +111,7 @@ internal sealed record Conditions(
             new CookAction.Serve(Trigger.Once(PotEvent.PinDown)),
         ];
         var cooker = new Vessel("v", "electric cooker", Length.FromCentimetres(22), Volume.FromMillilitres(PressureMillilitres)) { Cooker = Cooker.Electric(PressureMillilitres) };
-        return new Cook(new CookKitchen(cooker, Hob, 0, RoomCelsius), Ingredients(pulse, PressureGrams), actions, Start, 1);
+        return new Cook(new CookKitchen(cooker, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)), Ingredients(pulse, PressureGrams), actions, Start, 1);
     }
 
     private Cook Slow(Pulse pulse, Flame setting)
@@ -144,7 +144,7 @@ internal sealed record Conditions(
         }
 
         actions.AddRange([new CookAction.Cover(Trigger.Next, Lid.On), new CookAction.Heat(Trigger.Next, setting) { StepId = "clock" }, Tender()]);
-        var kitchen = new CookKitchen(crock, Hob, 0, RoomCelsius) { OtherVessels = [new CookVessel(pot, Hob)] };
+        var kitchen = new CookKitchen(crock, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)) { OtherVessels = [new CookVessel(pot, Hob)] };
         return new Cook(kitchen, Ingredients(pulse, SlowGrams), actions, Start, 1);
     }
 

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
 using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
@@ -40,9 +41,8 @@ public sealed record Cook(
 }
 
 /// <summary>The part of the kitchen that one cook uses.</summary>
-/// <param name="AltitudeMetres">-400 to 5500.</param>
-/// <param name="RoomCelsius">0 to 45.</param>
-public sealed record CookKitchen(Vessel Vessel, Burner Burner, double AltitudeMetres, double RoomCelsius)
+/// <param name="Room">0 to 45 °C.</param>
+public sealed record CookKitchen(Vessel Vessel, Burner Burner, Altitude Altitude, Temperature Room)
 {
     /// <summary>Hardness of the tap's water, mg/L as calcium carbonate; 0 to 1000.</summary>
     public double HardnessMilligramsPerLitre { get; init; }

@@ -5,7 +5,6 @@ namespace BrightKettle.Core.Kitchen;
 
 /// <summary>What the household fixes for every dinner.</summary>
 /// <param name="Zone">Where the kitchen's clock hangs.</param>
-/// <param name="AltitudeMetres">-400 to 5500.</param>
 /// <param name="Room">Where a soak stands.</param>
 /// <param name="Fridge">Where it is chilled.</param>
 /// <param name="Wakes">Nobody tends a flame or a bowl before this hour.</param>
@@ -14,7 +13,7 @@ namespace BrightKettle.Core.Kitchen;
 /// <param name="Cautious">Longer hard boil, as the strictest guidance has it.</param>
 public sealed record Household(
     DateTimeZone Zone,
-    double AltitudeMetres,
+    Altitude Altitude,
     Temperature Room,
     Temperature Fridge,
     LocalTime Wakes,

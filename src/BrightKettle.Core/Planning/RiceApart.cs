@@ -71,7 +71,7 @@ internal sealed class RiceApart(Simulator simulator)
         var home = dish.Household;
         var soak = dish.Rice!.SoakMinutes.Low > 0 ? Duration.FromMinutes(dish.Rice.SoakMinutes.Typical) : Duration.Zero;
         var cook = new Cook(
-            new CookKitchen(pot.Vessel, pot.Burner, home.AltitudeMetres, home.Room.Celsius) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre },
+            new CookKitchen(pot.Vessel, pot.Burner, home.Altitude, home.Room) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre },
             [new RiceIngredient(Way.RiceId, dish.RiceDry, dish.Rice, dish.RiceRateFactor)],
             [.. Steps(dish, dish.ServeAt - soak, dish.ServeAt, water, minutes), new CookAction.Serve(Trigger.Next)],
             dish.ServeAt - soak,

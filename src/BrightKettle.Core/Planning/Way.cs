@@ -33,11 +33,11 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     public Duration LookAgain { get; init; } = Duration.FromMinutes(10);
 
-    /// <summary>Water at the start, g.</summary>
-    public double Water { get; init; }
+    /// <summary>Water at the start.</summary>
+    public Mass Water { get; init; }
 
-    /// <summary>Liquor at the join, g.</summary>
-    public double JoinLiquor { get; init; }
+    /// <summary>Liquor at the join.</summary>
+    public Mass JoinLiquor { get; init; }
 
     /// <summary>From the boil after the join to the flame going out.</summary>
     public double LastMinutes { get; init; }
@@ -117,7 +117,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
         var starts = actions.Min(a => a.Trigger.NotBefore ?? LightAt);
         var first = dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel;
-        var kitchen = new CookKitchen(first, dish.Burner, dish.Household.AltitudeMetres, dish.Household.Room.Celsius)
+        var kitchen = new CookKitchen(first, dish.Burner, dish.Household.Altitude, dish.Household.Room)
         {
             HardnessMilligramsPerLitre = dish.Household.HardnessMilligramsPerLitre,
             OtherVessels = dish.Method == Method.SlowCooker ? [new CookVessel(dish.Cooker!, dish.Burner)] : [],
@@ -157,7 +157,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     private void AddWaterAndFlame(List<CookAction> actions, Dish dish, Lid lid)
     {
         AddFirst(actions, dish);
-        actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), dish.Household.Room));
+        actions.Add(new CookAction.AddWater(Trigger.Next, Water, dish.Household.Room));
         actions.Add(new CookAction.Cover(Trigger.Next, lid));
         actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.Light });
     }
@@ -168,7 +168,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         {
             AddQuickSoak(actions, dish);
             AddFirst(actions, dish);
-            actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), Kettle));
+            actions.Add(new CookAction.AddWater(Trigger.Next, Water, Kettle));
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.Ajar));
             actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full));
         }
@@ -176,7 +176,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         {
             actions.Add(new CookAction.Add(Trigger.At(LightAt), PulseId));
             AddFirst(actions, dish);
-            actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), dish.Household.Room));
+            actions.Add(new CookAction.AddWater(Trigger.Next, Water, dish.Household.Room));
         }
         else if (dish.Method == Method.SlowCooker && !NeedsHardBoil(dish))
         {
@@ -191,7 +191,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
         if (NeedsHardBoil(dish))
         {
-            var minutes = LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious);
+            var minutes = LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious);
             actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling) { StepId = StepIds.Boils });
             actions.Add(new CookAction.Heat(Trigger.Later(minutes), dish.Method == Method.OpenPot ? Flame.Lively : Flame.Off) { StepId = StepIds.HardBoilOver });
         }
@@ -261,7 +261,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             var first = new List<CookAction>();
             AddFirst(first, dish);
             actions.AddRange(first.Select(a => a with { In = crock }));
-            actions.Add(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Water), Kettle) { In = crock });
+            actions.Add(new CookAction.AddWater(Trigger.Next, Water, Kettle) { In = crock });
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On) { In = crock });
         }
 
@@ -277,7 +277,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
     {
-        actions.Add(new CookAction.SetLiquor(Trigger.At(JoinAt), Mass.FromGrams(JoinLiquor)) { StepId = StepIds.SetLiquor });
+        actions.Add(new CookAction.SetLiquor(Trigger.At(JoinAt), JoinLiquor) { StepId = StepIds.SetLiquor });
         actions.Add(add);
         if (WithTheRice)
         {

@@ -59,6 +59,6 @@ internal sealed partial class WaySolver
     {
         var soak = dish.Soak == SoakChoice.Overnight && other.Pulse.SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None;
         var alone = new WaySolver(simulator, dish with { Pulse = other.Pulse, PulseDry = other.Dry, OtherPulses = [], Extras = [], Rice = null, Soak = soak });
-        return alone.SecondsUntil(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = state, Water = other.Dry.Grams * 4 }, SlowShare)[0];
+        return alone.SecondsUntil(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = state, Water = other.Dry * 4 }, SlowShare)[0];
     }
 }

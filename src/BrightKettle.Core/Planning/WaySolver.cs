@@ -23,6 +23,15 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Water under pressure over the dry weight: what they drink and enough to stay covered.</summary>
     private const double PressureWaterShare = 2.2;
 
+    /// <summary>The least water to begin with, over the dry weight: what pulses drink until they are tender (effects 2: 1.1 to 1.3 g/g).</summary>
+    private const double LeastWaterShare = 1.2;
+
+    /// <summary>The least where nobody looks before the join, over the dry weight of the pulse that leads: so that a slow bag is still covered then.</summary>
+    private const double LeastUnwatchedWaterShare = 1.5;
+
+    /// <summary>The least water for rice that goes in first, over its dry weight: what it drinks until the pulses join.</summary>
+    private const double LeastRiceWaterShare = 1.3;
+
     /// <summary>J/g, for a first guess at the water that a hard boil takes.</summary>
     private const double HeatOfSteam = 2257;
 
@@ -41,7 +50,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Pulses that soften sooner than this change from one long step to the next.</summary>
     private const double QuickMinutes = 24;
 
-    /// <summary>A way that will be worked on need not be settled to the gram.</summary>
+    /// <summary>How many times the usual misses (5 s, 3 g of liquor, 0.7 of doneness) are let pass while a way is still being worked on: rough enough to save half of the runs.</summary>
     private const double Loosely = 5;
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
@@ -159,21 +168,21 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private SolvedWay SolveWaiting(Way way)
     {
         var rice = dish.Rice;
-        var settledLiquor = rice is null || way.JoinLiquor > 0;
+        var settledLiquor = rice is null || way.JoinLiquor > Mass.Zero;
         way = way with
         {
             JoinAt = dish.ServeAt - Duration.FromMinutes(rice is null ? 0 : rice.SimmerMinutes.Typical + rice.RestMinutes.Typical + 6),
-            JoinLiquor = way.JoinLiquor > 0 || rice is null ? way.JoinLiquor : FirstGuess(rice),
+            JoinLiquor = way.JoinLiquor > Mass.Zero || rice is null ? way.JoinLiquor : FirstGuess(rice),
             LastMinutes = way.LastMinutes > 0 || rice is null ? way.LastMinutes : rice.SimmerMinutes.Typical,
-            Water = dish.PulsesDry.Grams * 4,
+            Water = dish.PulsesDry * 4,
             FirstLook = way.LightAt,
         };
         if (dish.Method == Method.Pressure)
         {
             // A hard boil before the lid is locked takes its steam from the same water.
-            var hard = AtRisk && dish.Soak != SoakChoice.None ? LectinGate.RequiredBoil(dish.Household.AltitudeMetres, dish.Household.Cautious) : Duration.Zero;
-            var steam = simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds;
-            way = way with { Water = Math.Max(dish.PulsesDry.Grams * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.Millilitres) + steam };
+            var hard = AtRisk && dish.Soak != SoakChoice.None ? LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious) : Duration.Zero;
+            var steam = Mass.FromGrams(simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds);
+            way = way with { Water = Mass.Max(dish.PulsesDry * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.MassOfWater(dish.Household.Room)) + steam };
         }
 
         SolvedWay? settled = null;
@@ -247,7 +256,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         simulator.RunMany([.. paceShares.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], options);
 
     /// <summary>Water for the start: what the dish needs at the join, and never so little that a slow bag falls dry.</summary>
-    private double FirstWater(Way way)
+    private Mass FirstWater(Way way)
     {
         var water = way.Water;
         for (var i = 0; i < 3; i++)
@@ -261,11 +270,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                 return water;
             }
 
-            var wanted = way.Order == JoinOrder.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor;
+            var wanted = way.Order == JoinOrder.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor.Grams;
             // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
             var covered = slowest.LiquorBefore - ((slowest.OverBedBefore - 0.5) * (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).AreaSquareCentimetres);
             var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
-            water = Math.Max(dish.PulsesDry.Grams * 1.2, water + missing);
+            water = Mass.Max(dish.PulsesDry * LeastWaterShare, water + Mass.FromGrams(missing));
             if (Math.Abs(missing) < 10)
             {
                 break;
@@ -303,7 +312,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                 var perMinute = Doneness.Tender * dish.RiceRateFactor / (rice.SimmerMinutes.Typical + rice.RestMinutes.Typical);
                 way = way with
                 {
-                    JoinLiquor = Math.Max(0, way.JoinLiquor + liquor),
+                    JoinLiquor = Mass.Max(Mass.Zero, way.JoinLiquor + Mass.FromGrams(liquor)),
                     LastMinutes = Math.Max(0, way.LastMinutes + (Math.Abs(liquor) < 60 ? 0.8 * riceMiss / perMinute : 0)),
                 };
                 way = way with
@@ -311,8 +320,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                     Water = way.Order switch
                     {
                         JoinOrder.Together => way.JoinLiquor,
-                        JoinOrder.RiceFirst => Math.Max(1.3 * dish.RiceDry.Grams, way.JoinLiquor - (dish.Pulse.Absorbed.Typical * dish.PulseDry.Grams) + RiceDrinksBeforeJoin(run, cook)),
-                        _ when way.Wait is null => Math.Max(1.5 * dish.PulseDry.Grams, way.Water + way.JoinLiquor - LiquorBeforeJoin(run, cook)),
+                        JoinOrder.RiceFirst => Mass.Max(dish.RiceDry * LeastRiceWaterShare, way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + RiceDrinksBeforeJoin(run, cook)),
+                        _ when way.Wait is null => Mass.Max(dish.PulseDry * LeastUnwatchedWaterShare, way.Water + way.JoinLiquor - LiquorBeforeJoin(run, cook)),
                         _ => way.Water,
                     },
                 };
@@ -324,12 +333,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return new(way, final, simulator.Run(final, PotTraits.Reference(final), _search), null);
     }
 
-    private static double LiquorBeforeJoin(PotRun run, Cook cook) => run.At(IndexOf(cook, StepIds.SetLiquor)).LiquorBefore;
+    private static Mass LiquorBeforeJoin(PotRun run, Cook cook) => Mass.FromGrams(run.At(IndexOf(cook, StepIds.SetLiquor)).LiquorBefore);
 
-    private static double RiceDrinksBeforeJoin(PotRun run, Cook cook)
+    private static Mass RiceDrinksBeforeJoin(PotRun run, Cook cook)
     {
         var at = IndexOf(cook, StepIds.SetLiquor);
-        return at < 0 ? 0 : run.At(IndexOf(cook, StepIds.Light)).LiquorAfter - run.At(at).LiquorBefore;
+        return at < 0 ? Mass.Zero : Mass.FromGrams(run.At(IndexOf(cook, StepIds.Light)).LiquorAfter - run.At(at).LiquorBefore);
     }
 
     /// <summary>All of a way earlier or later.</summary>
@@ -346,8 +355,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         static Instant Minute(Instant t) => Instant.FromUnixTimeSeconds((long)Math.Round(t.ToUnixTimeSeconds() / 60.0) * 60);
         var way = solved.Way with
         {
-            Water = Math.Round(solved.Way.Water / 10) * 10,
-            JoinLiquor = Math.Round(solved.Way.JoinLiquor / 10) * 10,
+            Water = TenGrams(solved.Way.Water),
+            JoinLiquor = TenGrams(solved.Way.JoinLiquor),
             LastMinutes = Math.Round(solved.Way.LastMinutes),
         };
         if (solved.Fault is null && dish.Rice is not null)
@@ -382,6 +391,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     private static double PulseAtTable(PotRun run) => run.Final[0].Doneness;
 
-    private double FirstGuess(Rice rice) =>
-        (rice.BeanPotLiquor?.Typical ?? (rice.Absorbed.Typical + 0.4)) * dish.RiceDry.Grams + dish.WantedLiquorGrams;
+    private Mass FirstGuess(Rice rice) =>
+        (dish.RiceDry * (rice.BeanPotLiquor?.Typical ?? (rice.Absorbed.Typical + 0.4))) + Mass.FromGrams(dish.WantedLiquorGrams);
+
+    /// <summary>As a jug is read.</summary>
+    private static Mass TenGrams(Mass mass) => Mass.FromGrams(Math.Round(mass.Grams / 10) * 10);
 }

@@ -51,7 +51,7 @@ public sealed class WhistleAnswers(Simulator simulator)
         // A pinch of seed, since a cook is of something; the water is what counts.
         var pinch = new PulseIngredient("p", Mass.FromGrams(1), PulseCatalogue.Shipped.Pulses[0], new Pace(1, 0));
         return new Cook(
-            new CookKitchen(cooker, burner, 0, 20),
+            new CookKitchen(cooker, burner, Altitude.SeaLevel, Temperature.FromCelsius(20)),
             [pinch],
             [
                 new CookAction.Add(Trigger.Next, "p"),

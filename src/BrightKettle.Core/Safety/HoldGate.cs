@@ -41,7 +41,7 @@ public static class HoldGate
                 // A quick soak is drained and boiled afresh: it is no cooked food yet.
                 drained |= cook.Actions[i] is CookAction.Drain { IngredientId: null };
                 var ends = cook.Actions[i] is CookAction.Heat { Flame: not Flame.Off } or CookAction.Serve;
-                if (ends && off is { } since && !drained && done.Celsius < HotCelsius && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.RoomCelsius) > Longest.TotalSeconds)
+                if (ends && off is { } since && !drained && done.Celsius < HotCelsius && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds)
                 {
                     found.Add(new(TooCool, null, i, true));
                 }

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Units;
 using NodaTime;
 
 namespace BrightKettle.Core.Safety;
@@ -19,15 +20,15 @@ public static class LectinGate
     /// <summary>How long a quick soak stands covered off the heat, at least.</summary>
     public static readonly Duration QuickSoakRest = Duration.FromMinutes(60);
 
-    private const double HighAltitudeMetres = 1000;
+    private static readonly Altitude High = Altitude.FromMetres(1000);
 
-    public static Duration RequiredBoil(double altitudeMetres, bool cautious) =>
-        cautious || altitudeMetres > HighAltitudeMetres ? HardBoilCautious : HardBoil;
+    public static Duration RequiredBoil(Altitude altitude, bool cautious) =>
+        cautious || altitude > High ? HardBoilCautious : HardBoil;
 
     /// <summary>Findings for each pulse at risk, in the order of the ingredients; empty when none is.</summary>
     public static IReadOnlyList<GateFinding> Judge(Cook cook, bool cautious)
     {
-        var required = RequiredBoil(cook.Kitchen.AltitudeMetres, cautious);
+        var required = RequiredBoil(cook.Kitchen.Altitude, cautious);
         return [.. cook.Ingredients.OfType<PulseIngredient>()
             .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null)
             .Select(p => JudgeOne(cook, p.Id, required))];
@@ -43,7 +44,7 @@ public static class LectinGate
 
         // The short boil of a quick soak is not the hard boil. A boil that is seen again before the time was up starts it anew.
         var boils = observations.OfType<Observation.Seen>().Where(o => o.What == PotEvent.Boils).Select(o => o.At).Order().Skip(QuickSoakEnds(cook, ingredientId) >= 0 ? 1 : 0).ToList();
-        var required = RequiredBoil(cook.Kitchen.AltitudeMetres, cautious);
+        var required = RequiredBoil(cook.Kitchen.Altitude, cautious);
         for (var i = 0; i < boils.Count; i++)
         {
             if (i == boils.Count - 1 || boils[i + 1] >= boils[i] + required)
@@ -87,7 +88,7 @@ public static class LectinGate
         var held = cook.Ingredients.OfType<PulseIngredient>()
             .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null && inside.Contains(p.Id))
             .FirstOrDefault(p => !(boilsOn && !SoakedAndDrained(cook, p.Id)) && !MayGoGentle(cook, p.Id, seen, now, cautious));
-        return held is null ? null : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.AltitudeMetres, cautious).TotalMinutes);
+        return held is null ? null : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.Altitude, cautious).TotalMinutes);
     }
 
     private static GateFinding JudgeOne(Cook cook, string id, Duration required)

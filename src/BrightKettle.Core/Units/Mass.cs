@@ -29,6 +29,8 @@ public readonly record struct Mass : IComparable<Mass>
 
     public static bool operator >=(Mass a, Mass b) => a.Grams >= b.Grams;
 
+    public static Mass Max(Mass a, Mass b) => a > b ? a : b;
+
     public int CompareTo(Mass other) => Grams.CompareTo(other.Grams);
 
     public override string ToString() => $"{Grams:0.#} g";

@@ -17,6 +17,10 @@ public readonly record struct Volume
     public static Volume OfWater(Mass water, Temperature temperature) =>
         FromMillilitres(Math.Max(0, water.Grams) / WaterDensity(temperature));
 
+    /// <summary>What this much water weighs at this temperature.</summary>
+    /// <remarks>Between 4 and 100 °C, within 0.2 %.</remarks>
+    public Mass MassOfWater(Temperature temperature) => Mass.FromGrams(Millilitres * WaterDensity(temperature));
+
     /// <summary>Density of water, g/mL, by a parabola through 4, 20 and 100 °C (0.99997, 0.9982, 0.9584; CRC handbook values, within 0.2 %).</summary>
     public static double WaterDensity(Temperature temperature)
     {

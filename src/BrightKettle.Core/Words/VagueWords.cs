@@ -204,7 +204,7 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         var flame = text.Contains("warm", StringComparison.Ordinal) ? Flame.Warm : text.Contains("low", StringComparison.Ordinal) && !text.Contains("high", StringComparison.Ordinal) ? Flame.Low : Flame.High;
         var pinch = new PulseIngredient("p", Mass.FromGrams(1), catalogue.Pulses[0], new Pace(1, 0));
         var cook = new Cook(
-            new CookKitchen(slow, kitchen.Burner, 0, kitchen.RoomCelsius),
+            new CookKitchen(slow, kitchen.Burner, Altitude.SeaLevel, Temperature.FromCelsius(kitchen.RoomCelsius)),
             [pinch],
             [
                 new CookAction.Add(Trigger.Next, "p"),

@@ -73,8 +73,8 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
     private CookKitchen Kitchen(CookKitchenDocument k) => new(
         Vessel(k.VesselId ?? "vessel", k.VesselName, k.VesselDiameterCentimetres, k.VesselBrimMillilitres, k.Cooker, "kitchen.vesselDiameterCentimetres", "kitchen.vesselBrimMillilitres", "kitchen.cooker"),
         Burner(k.BurnerMostWatts, k.BurnerLeastWatts, "kitchen."),
-        checks.Within(k.AltitudeMetres, -400, 5500, "kitchen.altitudeMetres"),
-        checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius"))
+        Altitude.FromMetres(checks.Within(k.AltitudeMetres, Altitude.LeastMetres, Altitude.MostMetres, "kitchen.altitudeMetres")),
+        Temperature.FromCelsius(checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius")))
     {
         HardnessMilligramsPerLitre = checks.Within(k.HardnessMilligramsPerLitre ?? 0, 0, 1000, "kitchen.hardnessMilligramsPerLitre"),
         OtherVessels = k.Others is not { Count: > 0 } others ? [] : [.. others.Take(CookRules.MostVessels).Select((o, i) => Other(o, $"kitchen.others[{i}]")).OfType<CookVessel>()],

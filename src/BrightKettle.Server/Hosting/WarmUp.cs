@@ -34,7 +34,7 @@ internal static class WarmUp
 
     private static void Plan(PulseCatalogue catalogue, Planner planner, JsonSerializerOptions json)
     {
-        var home = new Household(DateTimeZone.Utc, 0, Celsius(20), Celsius(5), new(7, 0), new(23, 0), new(21, 30), false);
+        var home = new Household(DateTimeZone.Utc, Altitude.SeaLevel, Celsius(20), Celsius(5), new(7, 0), new(23, 0), new(21, 30), false);
         var pot = new Vessel("w", "w", Length.FromCentimetres(24), Volume.FromMillilitres(6000));
         var burner = new Burner("w", "w", Power.FromWatts(1400), Power.FromWatts(120));
         var now = Instant.FromUtc(2026, 1, 1, 12, 0);

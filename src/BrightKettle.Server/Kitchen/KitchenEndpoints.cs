@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Safety;
+using BrightKettle.Core.Units;
 using BrightKettle.Data;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Answers;
@@ -37,7 +38,7 @@ public static class KitchenEndpoints
             checks.Add("request.zone", "zone");
         }
 
-        checks.Within(change.AltitudeMetres, -400, 5500, "altitudeMetres");
+        checks.Within(change.AltitudeMetres, Altitude.LeastMetres, Altitude.MostMetres, "altitudeMetres");
         checks.Within(change.RoomCelsius, 5, 45, "roomCelsius");
         checks.Within(change.CupMillilitres, 150, 300, "cupMillilitres");
         checks.Within(change.HardnessMilligramsPerLitre, 0, 1000, "hardnessMilligramsPerLitre");
@@ -280,7 +281,7 @@ public static class KitchenEndpoints
             row.Name,
             row.Zone,
             row.AltitudeMetres,
-            Math.Round(BoilingPoint.At(row.AltitudeMetres).Celsius, 1),
+            Math.Round(BoilingPoint.At(state.Household.Altitude).Celsius, 1),
             row.RoomCelsius,
             row.FridgeCelsius,
             row.Wakes.ToString("HH:mm"),

@@ -29,7 +29,7 @@ public static class KitchenStore
 
     private static Household HouseholdOf(HouseholdRow row) => new(
         DateTimeZoneProviders.Tzdb[row.Zone],
-        row.AltitudeMetres,
+        Altitude.FromMetres(row.AltitudeMetres),
         Temperature.FromCelsius(row.RoomCelsius),
         Temperature.FromCelsius(row.FridgeCelsius),
         LocalTime.FromTimeOnly(row.Wakes),

@@ -125,7 +125,7 @@ public static class PlanEndpoints
         }
 
         var forecast = await desk.Work.RunAsync(WorkLength.Lengthy, simulator => new Forecaster(simulator).RunForeign(read, meltingIsWelcome: true));
-        var gates = Gates.Judge(read, GateHouse.Unknown with { RoomCelsius = read.Kitchen.RoomCelsius }, forecast.Reference);
+        var gates = Gates.Judge(read, GateHouse.Unknown with { RoomCelsius = read.Kitchen.Room.Celsius }, forecast.Reference);
         return TypedResults.Ok(ForecastMapper.Map(forecast, gates, Core.Safety.Cautions.For(read, gates)));
     }
 

@@ -99,7 +99,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         var pieces = d.Count is null ? 0 : (int)checks.Within(d.Count.Value, 0, 50, "count");
         var grams = d.Grams is { } given ? checks.Within(given, 0.1, 5000, "grams") : Math.Max(1, pieces) * (extra.PieceGrams > 0 ? extra.PieceGrams : extra.GramsEach);
         // Named by its event, so that a second handful is a second ingredient.
-        return new Entry.WentIn(d.EventId, at, new ExtraIngredient($"{extra.Id}_{d.EventId:n}", Mass.FromGrams(Math.Max(0.1, grams)), extra, Temperature.FromCelsius(cook.Kitchen.RoomCelsius)) { Pieces = pieces });
+        return new Entry.WentIn(d.EventId, at, new ExtraIngredient($"{extra.Id}_{d.EventId:n}", Mass.FromGrams(Math.Max(0.1, grams)), extra, Temperature.FromCelsius(cook.Kitchen.Room.Celsius)) { Pieces = pieces });
     }
 
     private Observation.ChalkyOf? Chalky(StoveEntry d, Instant at, FieldFaults checks)

@@ -36,7 +36,7 @@ public static class StoveGates
         var from = moments.TakeWhile(m => m.Id != moment.Id).Sum(m => m.Actions.Count);
         // A second pot that boils says nothing of the first, and a hard boil that was broken off nothing at all.
         var house = GateHouse.Of(kitchen.Household);
-        var required = LectinGate.RequiredBoil(cook.Kitchen.AltitudeMetres, house.Cautious);
+        var required = LectinGate.RequiredBoil(cook.Kitchen.Altitude, house.Cautious);
         var seen = evening.WithoutBrokenBoils(cook.Kitchen.Vessel.Id, required);
         var finding = Enumerable.Range(from, moment.Actions.Count).Select(i => Gates.Before(cook, i, seen, now, house)).FirstOrDefault(f => f is { Blocks: true });
         if (finding is null)

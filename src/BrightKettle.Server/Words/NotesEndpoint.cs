@@ -119,7 +119,7 @@ public static class NotesEndpoint
         }
 
         var home = kitchen.Household;
-        var place = new CookKitchen(cooker, kitchen.Burners[0], home.AltitudeMetres, home.Room.Celsius) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre };
+        var place = new CookKitchen(cooker, kitchen.Burners[0], home.Altitude, home.Room) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre };
         return NotesCook.Of(notes, answers, catalogue, place, now) is { } cook && CookRules.Check(cook) is null ? cook : null;
     }
 

@@ -13,7 +13,7 @@ public class CombiningTests
     private static readonly CookVessel Second = new(Kitchens.Pot(20, 3.5), Kitchens.Burner());
 
     private static Cook TwoPots(IReadOnlyList<Ingredient> ingredients, IEnumerable<CookAction> actions) => new(
-        new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), 0, 20) { OtherVessels = [Second] },
+        new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20)) { OtherVessels = [Second] },
         ingredients,
         [.. actions],
         Instant.FromUnixTimeSeconds(0),

@@ -48,7 +48,7 @@ internal static class Pots
     ];
 
     public static Cook Cook(Vessel vessel, IReadOnlyList<Ingredient> ingredients, IEnumerable<CookAction> actions, double altitude = 0, double hardness = 0, double watts = 1500) => new(
-        new CookKitchen(vessel, Kitchens.Burner(watts), altitude, 20) { HardnessMilligramsPerLitre = hardness },
+        new CookKitchen(vessel, Kitchens.Burner(watts), Altitude.FromMetres(altitude), Temperature.FromCelsius(20)) { HardnessMilligramsPerLitre = hardness },
         ingredients,
         [.. actions],
         Instant.FromUnixTimeSeconds(0),
@@ -59,7 +59,7 @@ internal static class Pots
     {
         var bowl = new CookVessel(new Vessel("bowl", "rice bowl", Length.FromCentimetres(15), Volume.FromMillilitres(1200)), Kitchens.Burner(), Above: true);
         return new Cook(
-            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), 0, 20) { OtherVessels = [bowl] },
+            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), Altitude.SeaLevel, Temperature.FromCelsius(20)) { OtherVessels = [bowl] },
             [Pulse("toor_split", 200, spread), Rice("long_white", 200)],
             [
                 Add("r") with { In = "bowl" },

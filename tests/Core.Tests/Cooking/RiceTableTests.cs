@@ -26,7 +26,7 @@ public class RiceTableTests(ITestOutputHelper output)
         {
             case "steam":
                 var bowl = new CookVessel(Kitchens.Pot(16, 2), Kitchens.Burner(), Above: true);
-                var kitchen = new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), 0, 20) { OtherVessels = [bowl] };
+                var kitchen = new CookKitchen(Kitchens.Pot(24, 6), Kitchens.Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20)) { OtherVessels = [bowl] };
                 return new Cook(
                     kitchen,
                     [Rice(rice.Id, grams)],

@@ -12,7 +12,7 @@ public class RiceTests
     {
         var rice = Rice(id);
         var cook = new Cook(
-            new CookKitchen(Pot(20, 3), Burner(), 0, 20),
+            new CookKitchen(Pot(20, 3), Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20)),
             [new RiceIngredient("r", Mass.FromGrams(grams), rice)],
             [
                 new CookAction.Add(Trigger.Next, "r"),

@@ -23,7 +23,7 @@ public class WaterBalanceTests
         from diameter in Gen.Double[14, 32]
         from altitude in Gen.Double[0, 3500]
         select new Cook(
-            new CookKitchen(Pot(diameter, 8), Burner(), altitude, 20),
+            new CookKitchen(Pot(diameter, 8), Burner(), Altitude.FromMetres(altitude), Temperature.FromCelsius(20)),
             [new PulseIngredient("p", Mass.FromGrams(grams), pulse, new Pace(1, 0)), new RiceIngredient("r", Mass.FromGrams(riceGrams), rice)],
             [
                 new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(grams * 3), Temperature.FromCelsius(20)),

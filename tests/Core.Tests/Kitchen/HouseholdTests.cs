@@ -1,4 +1,5 @@
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
 using NodaTime;
 using Xunit;
 
@@ -11,11 +12,11 @@ public class HouseholdTests
     [InlineData(1500, 95.0)]
     [InlineData(3000, 90.0)]
     public void Water_boils_cooler_higher_up(double metres, double celsius) =>
-        Assert.Equal(celsius, BoilingPoint.At(metres).Celsius, 0.15);
+        Assert.Equal(celsius, BoilingPoint.At(Altitude.FromMetres(metres)).Celsius, 0.15);
 
     [Fact]
     public void Refuses_an_altitude_where_nobody_cooks() =>
-        Assert.Throws<ArgumentOutOfRangeException>(() => BoilingPoint.At(9000));
+        Assert.Throws<ArgumentOutOfRangeException>(() => Altitude.FromMetres(9000));
 
     [Fact]
     public void A_skipped_time_moves_forward_and_a_repeated_one_is_the_first()

@@ -133,7 +133,7 @@ public class WayTests
         // The gate: 30 minutes above 1000 m, at the local boil of 95 °C.
         var gate = Assert.Single(open.Gates);
         Assert.Equal(("lectin.hard_boil", 30.0), (gate.Code, gate.Minutes));
-        Assert.Equal(95, BoilingPoint.At(1500).Celsius, 0.2);
+        Assert.Equal(95, BoilingPoint.At(Altitude.FromMetres(1500)).Celsius, 0.2);
         // Under pressure 10 to 16 minutes instead of 6 to 10; the hard boil before it has done some of that.
         double Hold(Household at) => Planned(InFullKitchen(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy, home: at)) with { Method = Method.Pressure, Cooker = Cooker(CookerKind.Electric) })
             .Cook.Actions.Single(a => a.StepId == StepIds.HoldOver).Trigger.Delay!.Value.TotalMinutes;

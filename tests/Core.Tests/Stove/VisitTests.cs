@@ -95,7 +95,7 @@ public sealed class VisitTests
     public void Whistles_are_counted_until_the_last_one_that_is_wanted()
     {
         // A weight: the fourth whistle turns the heat off.
-        var kitchen = new CookKitchen(new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(5000)) { Cooker = Cooker.WithWeight(5000) }, Kitchens.Burner(), 0, 20);
+        var kitchen = new CookKitchen(new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(5000)) { Cooker = Cooker.WithWeight(5000) }, Kitchens.Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20));
         var lit = Instant.FromUtc(2026, 11, 25, 17, 0);
         var cook = new Cook(
             kitchen,

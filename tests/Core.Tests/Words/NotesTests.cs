@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Units;
 using BrightKettle.Core.Words;
 using NodaTime;
 using Xunit;
@@ -82,7 +83,7 @@ public class NotesTests
     }
 
     private static Cook? CookOf(Notes notes, NoteAnswers answers) => NotesCook.Of(
-        NotesCook.Answered(notes, answers, Kitchens.Catalogue), answers, Kitchens.Catalogue, new CookKitchen(Pot(28, 8), Burner(), 0, 20), Instant.FromUtc(2026, 11, 25, 9, 0));
+        NotesCook.Answered(notes, answers, Kitchens.Catalogue), answers, Kitchens.Catalogue, new CookKitchen(Pot(28, 8), Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20)), Instant.FromUtc(2026, 11, 25, 9, 0));
 
     [Fact]
     public void Nothing_is_guessed_a_cook_needs_every_answer()

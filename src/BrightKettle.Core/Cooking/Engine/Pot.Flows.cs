@@ -40,7 +40,7 @@ internal sealed partial class Pot
         var solids = back <= 0 ? 0 : back / JugGrams * _jugSolids;
         _jugSolids -= solids;
         _g.Vessel(vessel, Layout.Carried, _lane) += (float)solids;
-        MixHeat(vessel, back * HeatStep<OneLane>.SpecificHeatWater, _vessels[vessel].JugCelsius > 0 ? _vessels[vessel].JugCelsius : _cook.Kitchen.RoomCelsius);
+        MixHeat(vessel, back * HeatStep<OneLane>.SpecificHeatWater, _vessels[vessel].JugCelsius > 0 ? _vessels[vessel].JugCelsius : _cook.Kitchen.Room.Celsius);
         Post(vessel, Layout.Jug, -back);
         PostSalt(vessel, Layout.SaltJug, -salt);
         _g.Wide(Layout.JugBook, _lane) -= back;
@@ -173,7 +173,7 @@ internal sealed partial class Pot
 
     public void Thicken(int vessel, double starch, double water)
     {
-        PourWater(vessel, water, _cook.Kitchen.RoomCelsius);
+        PourWater(vessel, water, _cook.Kitchen.Room.Celsius);
         _g.Vessel(vessel, Layout.Thick, _lane) += (float)starch;
     }
 

@@ -46,7 +46,7 @@ internal sealed partial class Pot
             {
                 PulseIngredient { CookedAt: { } at } => at.Celsius,
                 ExtraIngredient x => x.Temperature.Celsius,
-                _ => cook.Kitchen.RoomCelsius,
+                _ => cook.Kitchen.Room.Celsius,
             };
         }
 
@@ -82,7 +82,7 @@ internal sealed partial class Pot
         {
             for (var v = 0; v < _vessels.Length; v++)
             {
-                if (_vessels[v].Flame != Flame.Off || Liquor(v) > 0 || Math.Abs(Celsius(v) - _cook.Kitchen.RoomCelsius) > PotGroup.ColdWithin)
+                if (_vessels[v].Flame != Flame.Off || Liquor(v) > 0 || Math.Abs(Celsius(v) - _cook.Kitchen.Room.Celsius) > PotGroup.ColdWithin)
                 {
                     return false;
                 }
@@ -107,7 +107,7 @@ internal sealed partial class Pot
         {
             for (var v = 0; v < _vessels.Length; v++)
             {
-                if (_vessels[v].Flame != Flame.Off || Math.Abs(Celsius(v) - _cook.Kitchen.RoomCelsius) > PotGroup.ColdWithin)
+                if (_vessels[v].Flame != Flame.Off || Math.Abs(Celsius(v) - _cook.Kitchen.Room.Celsius) > PotGroup.ColdWithin)
                 {
                     return false;
                 }

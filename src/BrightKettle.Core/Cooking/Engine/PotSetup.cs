@@ -16,7 +16,7 @@ internal static class PotSetup
 
     public static void Load(PotGroup g, int lane, Script script, PotTraits traits, float grid)
     {
-        var room = (float)script.Cook.Kitchen.RoomCelsius;
+        var room = (float)script.Cook.Kitchen.Room.Celsius;
         g.At(Layout.Grid, lane) = grid;
         g.At(Layout.ToGrid, lane) = grid;
         g.Wide(Layout.Due, lane) = 0;

@@ -17,7 +17,7 @@ internal sealed class Script
         InBowl = Array.ConvertAll(Actions, BowlLane.Holds);
         LookedAt = Array.ConvertAll(Actions, a => a.Trigger.Look is { } look ? cook.IndexOf(look.IngredientId) : -1);
         WaitsFor = Array.ConvertAll(Actions, a => a.Trigger.AfterStep is { } mark ? Marked(mark) : null);
-        Boils = BoilingPoint.At(cook.Kitchen.AltitudeMetres).Celsius;
+        Boils = BoilingPoint.At(cook.Kitchen.Altitude).Celsius;
         BoilsHigh = Array.ConvertAll(Vessels, v => UnderPressure(v.Vessel.Cooker?.HighKilopascals));
         BoilsLow = Array.ConvertAll(Vessels, v => UnderPressure(v.Vessel.Cooker?.LowKilopascals));
         LotFactor = Array.ConvertAll(Ingredients, i => i is PulseIngredient p ? (float)(Chemistry.Age(p.Lot, constants) * constants.Curve("hardness").Typical(cook.Kitchen.HardnessMilligramsPerLitre)) : 1);
@@ -65,7 +65,7 @@ internal sealed class Script
     /// <summary>What is done to bowls, and at which second, in this order.</summary>
     public (int Action, double Due)[] Bowls { get; }
 
-    private double UnderPressure(double? kilopascals) => kilopascals is { } k ? BoilingPoint.UnderPressure(Cook.Kitchen.AltitudeMetres, k).Celsius : Boils;
+    private double UnderPressure(double? kilopascals) => kilopascals is { } k ? BoilingPoint.UnderPressure(Cook.Kitchen.Altitude, k).Celsius : Boils;
 
     private int[] Marked(string mark) => [.. Enumerable.Range(0, Actions.Length).Where(i => Actions[i].StepId == mark)];
 

@@ -131,7 +131,7 @@ internal static class VesselControls
                     break;
                 case not Flame.Full when control.Stage == PressureStage.Closed && cooker!.Kind == CookerKind.Weight:
                     // A weight is kept by a steady flame: what is lost at its pressure, and a little over.
-                    var steady = Math.Min(most, (cooker.LossWattsPerKelvin * (level - cook.Kitchen.RoomCelsius)) + vigour);
+                    var steady = Math.Min(most, (cooker.LossWattsPerKelvin * (level - cook.Kitchen.Room.Celsius)) + vigour);
                     Power(steady, steady, 0, Never);
                     break;
                 default:
