@@ -3,11 +3,18 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BrightKettle.Data;
 
-/// <summary>The folder that holds the household's database and its copies. One server at a time owns it, by a lock that the operating system drops with the process.</summary>
+/// <summary>The folder that holds the household's database and its copies. One server at a time owns it, by a lock that the operating
+/// system drops with the process.</summary>
 public sealed class DataDirectory(string path) : IDisposable
 {
     private const UnixFileMode OwnerOnly = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute;
-    private const UnixFileMode Others = UnixFileMode.GroupRead | UnixFileMode.GroupWrite | UnixFileMode.GroupExecute | UnixFileMode.OtherRead | UnixFileMode.OtherWrite | UnixFileMode.OtherExecute;
+    private const UnixFileMode Others =
+        UnixFileMode.GroupRead
+        | UnixFileMode.GroupWrite
+        | UnixFileMode.GroupExecute
+        | UnixFileMode.OtherRead
+        | UnixFileMode.OtherWrite
+        | UnixFileMode.OtherExecute;
 
     private FileStream? _lock;
 
@@ -21,7 +28,8 @@ public sealed class DataDirectory(string path) : IDisposable
 
     private string LockFile => System.IO.Path.Combine(Path, "kettle.lock");
 
-    /// <summary>Whether other users of this machine may look into the folder: it was there before, and its rights are left as they are.</summary>
+    /// <summary>Whether other users of this machine may look into the folder: it was there before, and its rights are left as they
+    /// are.</summary>
     public bool OpenToOthers => Directory.Exists(Path) && (File.GetUnixFileMode(Path) & Others) != 0;
 
     /// <summary>Makes the folder, for its owner alone, where it is missing, and takes it for this process.</summary>
@@ -48,7 +56,12 @@ public sealed class DataDirectory(string path) : IDisposable
         {
             throw StorageFaults.Of(failed) == StorageFault.Full
                 ? new DataFaultException(DataFaultKind.Full, Path, inner: failed)
-                : new DataFaultException(_lock is null && File.Exists(LockFile) ? DataFaultKind.InUse : DataFaultKind.NotAFolder, Path, Holder(), failed);
+                : new DataFaultException(
+                    _lock is null && File.Exists(LockFile) ? DataFaultKind.InUse : DataFaultKind.NotAFolder,
+                    Path,
+                    Holder(),
+                    failed
+                );
         }
     }
 
@@ -84,7 +97,8 @@ public sealed class DataDirectory(string path) : IDisposable
         }
     }
 
-    /// <summary>Looks whether the database can be used, without changing it, and brings it up to date; one that has something to lose is copied first.</summary>
+    /// <summary>Looks whether the database can be used, without changing it, and brings it up to date; one that has something to lose is
+    /// copied first.</summary>
     /// <returns>The copy's file, or null when none was needed.</returns>
     /// <exception cref="DataFaultException">It cannot be used; it is as it was.</exception>
     public async Task<string?> OpenAsync(KettleDb db, DateTimeOffset now, CancellationToken cancel = default)
@@ -105,7 +119,8 @@ public sealed class DataDirectory(string path) : IDisposable
             }
 
             var copy = applied.Count > 0 ? await CopyAsync(db, known.Except(applied).First(), now, cancel) : null;
-            // The folder is this process's, so a row that is there was left by one that was ended while it migrated: nobody would ever take it away.
+            // The folder is this process's, so a row that is there was left by one that was ended while it migrated: nobody would ever
+            // take it away.
             await db.Database.ExecuteSqlRawAsync("""DROP TABLE IF EXISTS "__EFMigrationsLock" """, cancel);
             await db.Database.MigrateAsync(cancel);
             return copy;
@@ -117,14 +132,17 @@ public sealed class DataDirectory(string path) : IDisposable
     }
 
     /// <summary>What somebody has to mend, or null for a fault of the program.</summary>
-    public static DataFaultKind? KindOf(Exception exception) => exception is DataFaultException ? null : StorageFaults.Of(exception) switch
-    {
-        StorageFault.Full => DataFaultKind.Full,
-        StorageFault.ReadOnly => DataFaultKind.NotWritable,
-        StorageFault.Damaged => DataFaultKind.Damaged,
-        StorageFault.Busy => DataFaultKind.InUse,
-        _ => null,
-    };
+    public static DataFaultKind? KindOf(Exception exception) =>
+        exception is DataFaultException
+            ? null
+            : StorageFaults.Of(exception) switch
+            {
+                StorageFault.Full => DataFaultKind.Full,
+                StorageFault.ReadOnly => DataFaultKind.NotWritable,
+                StorageFault.Damaged => DataFaultKind.Damaged,
+                StorageFault.Busy => DataFaultKind.InUse,
+                _ => null,
+            };
 
     private const string Partial = ".partial";
 

@@ -31,7 +31,8 @@ public enum DataFaultKind
 /// <summary>The server cannot start on this folder; nothing in it was changed.</summary>
 /// <param name="path">The file or folder that it is about.</param>
 /// <param name="detail">What is known beside: a process, a version; null for nothing.</param>
-public sealed class DataFaultException(DataFaultKind kind, string path, string? detail = null, Exception? inner = null) : Exception($"{kind}: {path}", inner)
+public sealed class DataFaultException(DataFaultKind kind, string path, string? detail = null, Exception? inner = null)
+    : Exception($"{kind}: {path}", inner)
 {
     public DataFaultKind Kind { get; } = kind;
 

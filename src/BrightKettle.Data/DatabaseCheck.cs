@@ -36,7 +36,10 @@ internal static class DatabaseCheck
                 throw new DataFaultException(DataFaultKind.Damaged, file);
             }
 
-            var tables = Column(connection, "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> '__EFMigrationsLock'");
+            var tables = Column(
+                connection,
+                "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> '__EFMigrationsLock'"
+            );
             if (tables.Count > 0 && !tables.Contains("__EFMigrationsHistory"))
             {
                 throw new DataFaultException(DataFaultKind.Foreign, file);
@@ -46,7 +49,11 @@ internal static class DatabaseCheck
             if (applied.Except(migrations).FirstOrDefault() is { } unknown)
             {
                 // Some other program of the same make has migrations of its own; ours always has the first of ours.
-                throw new DataFaultException(applied.Intersect(migrations).Any() ? DataFaultKind.Newer : DataFaultKind.Foreign, file, unknown);
+                throw new DataFaultException(
+                    applied.Intersect(migrations).Any() ? DataFaultKind.Newer : DataFaultKind.Foreign,
+                    file,
+                    unknown
+                );
             }
 
             return applied;
@@ -68,7 +75,14 @@ internal static class DatabaseCheck
     private static SqliteConnection Open(string file)
     {
         var source = File.Exists(file + "-wal") ? file : $"file:{Uri.EscapeDataString(file)}?immutable=1";
-        var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = source, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ConnectionString);
+        var connection = new SqliteConnection(
+            new SqliteConnectionStringBuilder
+            {
+                DataSource = source,
+                Mode = SqliteOpenMode.ReadOnly,
+                Pooling = false,
+            }.ConnectionString
+        );
         connection.Open();
         return connection;
     }

@@ -16,7 +16,11 @@ public sealed class DurableConnection : DbConnectionInterceptor
         command.ExecuteNonQuery();
     }
 
-    public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+    public override async Task ConnectionOpenedAsync(
+        DbConnection connection,
+        ConnectionEndEventData eventData,
+        CancellationToken cancellationToken = default
+    )
     {
         ArgumentNullException.ThrowIfNull(connection);
         await using var command = connection.CreateCommand();

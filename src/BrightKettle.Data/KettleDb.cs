@@ -38,7 +38,6 @@ public sealed class KettleDb(DbContextOptions<KettleDb> options) : DbContext(opt
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
         configurationBuilder.Properties<DateTimeOffset>().HaveConversion<MillisecondsConverter>();
 
-    private sealed class MillisecondsConverter() : ValueConverter<DateTimeOffset, long>(
-        t => t.ToUnixTimeMilliseconds(),
-        ms => DateTimeOffset.FromUnixTimeMilliseconds(ms));
+    private sealed class MillisecondsConverter()
+        : ValueConverter<DateTimeOffset, long>(t => t.ToUnixTimeMilliseconds(), ms => DateTimeOffset.FromUnixTimeMilliseconds(ms));
 }

@@ -39,18 +39,19 @@ public static class StorageFaults
     private const int Constraint = 19;
     private const int NotADatabase = 26;
 
-    public static StorageFault Of(Exception? exception) => exception switch
-    {
-        DbUpdateException { InnerException: { } inner } => Of(inner),
-        SqliteException { SqliteErrorCode: Constraint } => StorageFault.Twice,
-        SqliteException { SqliteErrorCode: Busy or Locked } => StorageFault.Busy,
-        SqliteException { SqliteErrorCode: Full } => StorageFault.Full,
-        SqliteException { SqliteErrorCode: ReadOnly or CannotOpen } => StorageFault.ReadOnly,
-        SqliteException { SqliteErrorCode: InputOutput or Corrupt or NotADatabase } => StorageFault.Damaged,
-        IOException { HResult: NoSpaceLeft } => StorageFault.Full,
-        UnauthorizedAccessException => StorageFault.ReadOnly,
-        _ => StorageFault.None,
-    };
+    public static StorageFault Of(Exception? exception) =>
+        exception switch
+        {
+            DbUpdateException { InnerException: { } inner } => Of(inner),
+            SqliteException { SqliteErrorCode: Constraint } => StorageFault.Twice,
+            SqliteException { SqliteErrorCode: Busy or Locked } => StorageFault.Busy,
+            SqliteException { SqliteErrorCode: Full } => StorageFault.Full,
+            SqliteException { SqliteErrorCode: ReadOnly or CannotOpen } => StorageFault.ReadOnly,
+            SqliteException { SqliteErrorCode: InputOutput or Corrupt or NotADatabase } => StorageFault.Damaged,
+            IOException { HResult: NoSpaceLeft } => StorageFault.Full,
+            UnauthorizedAccessException => StorageFault.ReadOnly,
+            _ => StorageFault.None,
+        };
 
     /// <summary>ENOSPC, as .NET passes it on.</summary>
     private const int NoSpaceLeft = 28;

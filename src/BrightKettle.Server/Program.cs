@@ -25,6 +25,7 @@ using Microsoft.Extensions.Options;
 
 // Texts are made by the page, and a number is written alike wherever the kettle stands.
 CultureInfo.DefaultThreadCurrentCulture = CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
+
 // No pattern goes on for longer, whatever it is given; RequestFaults says which limit it was.
 AppContext.SetData("REGEX_DEFAULT_MATCH_TIMEOUT", TimeSpan.FromSeconds(5));
 
@@ -47,8 +48,14 @@ services.AddSingleton(SimulatedClock.Or(TimeProvider.System, builder.Configurati
 services.AddSingleton(PulseCatalogue.Shipped);
 services.AddSingleton(s => new Simulator(s.GetRequiredService<PulseCatalogue>().Constants));
 services.AddSingleton<WorkLimits>();
+
 // How long work may take goes by the machine's own time: the household's clock may be set.
-services.AddSingleton(s => new WorkScheduler(s.GetRequiredService<Simulator>(), s.GetRequiredService<WorkLimits>(), TimeProvider.System, s.GetRequiredService<IHostApplicationLifetime>()));
+services.AddSingleton(s => new WorkScheduler(
+    s.GetRequiredService<Simulator>(),
+    s.GetRequiredService<WorkLimits>(),
+    TimeProvider.System,
+    s.GetRequiredService<IHostApplicationLifetime>()
+));
 services.AddSingleton<SharedPlans>();
 services.AddHttpContextAccessor();
 services.AddScoped<RequestWork>();
@@ -65,9 +72,9 @@ services.AddSingleton<NotesReader>();
 services.AddSingleton<NotesCheck>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
 services.AddSingleton<DurableConnection>();
-services.AddDbContext<KettleDb>((s, o) => o
-    .UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString)
-    .AddInterceptors(s.GetRequiredService<DurableConnection>()));
+services.AddDbContext<KettleDb>(
+    (s, o) => o.UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString).AddInterceptors(s.GetRequiredService<DurableConnection>())
+);
 services.AddOpenApi(InterfaceDescription.Configure);
 services.AddExceptionHandler<ExceptionProblems>();
 services.AddResponseCompression();
@@ -77,7 +84,9 @@ Lan.Listen(builder);
 
 var app = builder.Build();
 app.Use(LocalOnly.Headers);
-app.UseExceptionHandler(new ExceptionHandlerOptions { SuppressDiagnosticsCallback = _ => true, ExceptionHandler = _ => Task.CompletedTask });
+app.UseExceptionHandler(
+    new ExceptionHandlerOptions { SuppressDiagnosticsCallback = _ => true, ExceptionHandler = _ => Task.CompletedTask }
+);
 app.UseStatusCodePages(StatusProblems.Answer);
 app.UseResponseCompression();
 app.Use(Utf8Only.Check);
@@ -85,6 +94,7 @@ app.UseMiddleware<PairedOnly>();
 app.Use(PageAddresses.Answer);
 app.UseRouting();
 app.MapOpenApi();
+
 // Tests start this program from their own folder and name the manifest; published, it lies beside the program.
 app.MapStaticAssets(app.Configuration["staticAssets"]);
 CatalogueEndpoints.Map(app);
@@ -123,6 +133,7 @@ if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocumen
 
 interrupt.Dispose();
 terminate.Dispose();
+
 // What the start left over is given back once; a kitchen's server then rests for hours.
 app.Lifetime.ApplicationStarted.Register(() =>
 {

@@ -6,13 +6,17 @@ namespace BrightKettle.Browser.Tests;
 
 public sealed class AccessTests
 {
-    private static readonly string Axe = File.ReadAllText(Path.Combine(Kitchen.Root, "src", "client", "node_modules", "axe-core", "axe.min.js"));
+    private static readonly string Axe = File.ReadAllText(
+        Path.Combine(Kitchen.Root, "src", "client", "node_modules", "axe-core", "axe.min.js")
+    );
 
     private static List<string> Violations(Kitchen k)
     {
         k.Driver.ExecuteScript(Axe);
-        var json = (string)k.Driver.ExecuteAsyncScript(
-            "const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then((r) => done(JSON.stringify(r.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));")!;
+        var json = (string)
+            k.Driver.ExecuteAsyncScript(
+                "const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then((r) => done(JSON.stringify(r.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join(' | ')))));"
+            )!;
         return JsonSerializer.Deserialize<List<string>>(json)!;
     }
 
@@ -71,16 +75,32 @@ public sealed class AccessTests
             {
                 k.Until(d => d.FindElements(By.Id("now")).Count == 1);
                 Assert.Empty(Violations(k));
-                Assert.Equal(0, (long)k.Driver.ExecuteScript("return document.documentElement.scrollWidth - document.documentElement.clientWidth")!);
-                var size = Convert.ToDouble(k.Driver.ExecuteScript("return parseFloat(getComputedStyle(document.getElementById('now')).fontSize)"), System.Globalization.CultureInfo.InvariantCulture);
+                Assert.Equal(
+                    0,
+                    (long)k.Driver.ExecuteScript("return document.documentElement.scrollWidth - document.documentElement.clientWidth")!
+                );
+                var size = Convert.ToDouble(
+                    k.Driver.ExecuteScript("return parseFloat(getComputedStyle(document.getElementById('now')).fontSize)"),
+                    System.Globalization.CultureInfo.InvariantCulture
+                );
                 Assert.True(size >= 40, $"{size}");
-                var small = (string)k.Driver.ExecuteScript(
-                    "return [...document.querySelectorAll('main button, main input')].filter((e) => e.checkVisibility()).filter((e) => e.getBoundingClientRect().height < 56).map((e) => e.innerText || e.ariaLabel).join('; ')")!;
+                var small = (string)
+                    k.Driver.ExecuteScript(
+                        "return [...document.querySelectorAll('main button, main input')].filter((e) => e.checkVisibility()).filter((e) => e.getBoundingClientRect().height < 56).map((e) => e.innerText || e.ariaLabel).join('; ')"
+                    )!;
                 Assert.Equal(string.Empty, small);
             }
 
             scene.Do(k, "soak", "drain", "light", "boil");
-            scene.Tell(k, new { kind = "went_in", ingredient = "leaf", count = 2 });
+            scene.Tell(
+                k,
+                new
+                {
+                    kind = "went_in",
+                    ingredient = "leaf",
+                    count = 2,
+                }
+            );
             k.Open($"/stove/{scene.Id}");
             k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='It has settled']")).Count == 1);
             Look();
@@ -97,7 +117,15 @@ public sealed class AccessTests
             k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='The rice is in']")).Count == 1);
             Look();
             scene.Do(k, "join", "seal", "heat_off");
-            scene.Tell(k, new { kind = "came_out", ingredient = scene.State().GetProperty("inside")[0].GetProperty("ingredient").GetString(), count = 2 });
+            scene.Tell(
+                k,
+                new
+                {
+                    kind = "came_out",
+                    ingredient = scene.State().GetProperty("inside")[0].GetProperty("ingredient").GetString(),
+                    count = 2,
+                }
+            );
             scene.Do(k, "table");
             k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='In the fridge']")).Count == 1);
             Look();
@@ -111,9 +139,13 @@ public sealed class AccessTests
         kitchen.Run(k =>
         {
             k.Open("/");
-            var all = (long)k.Driver.ExecuteScript(
-                "return [...document.querySelectorAll('a[href],button,input:not([type=radio]),input[type=radio]:checked,select,summary')].filter((e) => e.checkVisibility()).length")!;
-            k.Driver.ExecuteScript("window.reached = new Set(); document.addEventListener('focusin', (e) => window.reached.add(e.target)); document.body.focus()");
+            var all = (long)
+                k.Driver.ExecuteScript(
+                    "return [...document.querySelectorAll('a[href],button,input:not([type=radio]),input[type=radio]:checked,select,summary')].filter((e) => e.checkVisibility()).length"
+                )!;
+            k.Driver.ExecuteScript(
+                "window.reached = new Set(); document.addEventListener('focusin', (e) => window.reached.add(e.target)); document.body.focus()"
+            );
             var body = k.Driver.SwitchTo().ActiveElement();
             for (var i = 0; i < all + 8; i++)
             {
@@ -129,14 +161,21 @@ public sealed class AccessTests
             k.Until(d => d.FindElements(By.CssSelector("#pulse-1")).Count == 1);
             pulse.SendKeys(Keys.ArrowDown);
             pulse.SendKeys(Keys.Enter);
-            k.Until(_ => k.Text("h1, [role=alert] h1").Length > 0 && k.Find(By.Id("pulse")).GetAttribute("value")!.StartsWith("White kidney", StringComparison.Ordinal));
+            k.Until(_ =>
+                k.Text("h1, [role=alert] h1").Length > 0
+                && k.Find(By.Id("pulse")).GetAttribute("value")!.StartsWith("White kidney", StringComparison.Ordinal)
+            );
 
             // The picture can be looked into minute by minute, and says what it shows.
             var slider = k.Find(By.CssSelector("input[type=range]"));
             var before = slider.GetAttribute("aria-valuetext");
             slider.SendKeys(Keys.ArrowLeft + Keys.ArrowLeft + Keys.ArrowLeft);
             k.Until(_ => k.Find(By.CssSelector("input[type=range]")).GetAttribute("aria-valuetext") != before);
-            Assert.Contains("of liquid", k.Find(By.CssSelector("input[type=range]")).GetAttribute("aria-valuetext"), StringComparison.Ordinal);
+            Assert.Contains(
+                "of liquid",
+                k.Find(By.CssSelector("input[type=range]")).GetAttribute("aria-valuetext"),
+                StringComparison.Ordinal
+            );
         });
     }
 }

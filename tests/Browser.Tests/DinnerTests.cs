@@ -65,7 +65,9 @@ public sealed class DinnerTests(ITestOutputHelper output)
             // A 422 is written to the console by the browser itself: expected here, and nothing else.
             Assert.All(k.Complaints(), c => Assert.Contains("422", c, StringComparison.Ordinal));
             k.Find(By.XPath("//button[starts-with(normalize-space(),'On the table')]")).Click();
-            k.Until(d => d.FindElements(By.CssSelector("h1")) is [var h, ..] && h.Text.Contains("Red kidney beans", StringComparison.Ordinal));
+            k.Until(d =>
+                d.FindElements(By.CssSelector("h1")) is [var h, ..] && h.Text.Contains("Red kidney beans", StringComparison.Ordinal)
+            );
             Assert.Contains("keep them boiling", k.Text("article").ToLower(CultureInfo.InvariantCulture), StringComparison.Ordinal);
 
             // What cannot be read stays in its field, with a sentence beside it, and the plan stays too.

@@ -10,7 +10,8 @@ using Xunit;
 
 namespace BrightKettle.Browser.Tests;
 
-/// <summary>The real server with the demo household on a free port and a clock that stands, and one headless Chromium that looks at it.</summary>
+/// <summary>The real server with the demo household on a free port and a clock that stands, and one headless Chromium that looks at
+/// it.</summary>
 /// <remarks>Everything the browser asks for is watched: a request to another host fails the test.</remarks>
 public sealed class Kitchen : IDisposable
 {
@@ -40,10 +41,14 @@ public sealed class Kitchen : IDisposable
             "--disable-component-update",
             "--disable-sync",
             "--lang=en-GB",
-            $"--user-data-dir={_profile}");
+            $"--user-data-dir={_profile}"
+        );
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
         options.SetLoggingPreference("performance", LogLevel.All);
-        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(Find("chromedriver")), "chromedriver"), options);
+        Driver = new ChromeDriver(
+            ChromeDriverService.CreateDefaultService(Path.GetDirectoryName(Find("chromedriver")), "chromedriver"),
+            options
+        );
         Resize(width, height);
     }
 
@@ -57,13 +62,17 @@ public sealed class Kitchen : IDisposable
     public HttpClient Http => new() { BaseAddress = new Uri(Address) };
 
     /// <summary>The page's own size, not the window's.</summary>
-    public void Resize(int width, int height, bool touch = false) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new()
-    {
-        ["width"] = width,
-        ["height"] = height,
-        ["deviceScaleFactor"] = 1,
-        ["mobile"] = touch,
-    });
+    public void Resize(int width, int height, bool touch = false) =>
+        Driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new()
+            {
+                ["width"] = width,
+                ["height"] = height,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = touch,
+            }
+        );
 
     public void Open(string path)
     {
@@ -72,7 +81,8 @@ public sealed class Kitchen : IDisposable
         Settle();
     }
 
-    /// <summary>The first that is there, now or as soon as one is; whatever is asked of it is asked of the one that is there by then.</summary>
+    /// <summary>The first that is there, now or as soon as one is; whatever is asked of it is asked of the one that is there by
+    /// then.</summary>
     public LiveElement Find(By by)
     {
         Until(d => d.FindElements(by).Count > 0);
@@ -82,26 +92,36 @@ public sealed class Kitchen : IDisposable
     /// <summary>The text of what is there by now; never of an element that was found before.</summary>
     public string Text(string css) => Until(d => d.FindElements(By.CssSelector(css)) is [var first, ..] ? first.Text : null)!;
 
-    /// <summary>Does something to an element; when the page replaces it, moves it or lays something over it meanwhile, finds it anew.</summary>
-    public void Do(By by, Action<IWebElement> what) => Until(d =>
-    {
-        if (d.FindElements(by) is not [var first, ..])
+    /// <summary>Does something to an element; when the page replaces it, moves it or lays something over it meanwhile, finds it
+    /// anew.</summary>
+    public void Do(By by, Action<IWebElement> what) =>
+        Until(d =>
         {
-            return false;
-        }
+            if (d.FindElements(by) is not [var first, ..])
+            {
+                return false;
+            }
 
-        what(first);
-        return true;
-    });
+            what(first);
+            return true;
+        });
 
     /// <summary>How long a condition may take on a machine under load; no test waits for so long, it only fails then.</summary>
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(180);
 
     /// <summary>Waits for a condition, polled by the driver; fails after <see cref="Patience"/> with what was waited for.</summary>
-    public T Until<T>(Func<IWebDriver, T> condition, [System.Runtime.CompilerServices.CallerArgumentExpression(nameof(condition))] string what = "")
+    public T Until<T>(
+        Func<IWebDriver, T> condition,
+        [System.Runtime.CompilerServices.CallerArgumentExpression(nameof(condition))] string what = ""
+    )
     {
         var wait = new WebDriverWait(Driver, Patience) { PollingInterval = TimeSpan.FromMilliseconds(40), Message = what };
-        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException), typeof(ElementNotInteractableException), typeof(NoSuchElementException));
+        wait.IgnoreExceptionTypes(
+            typeof(StaleElementReferenceException),
+            typeof(ElementClickInterceptedException),
+            typeof(ElementNotInteractableException),
+            typeof(NoSuchElementException)
+        );
         return wait.Until(condition);
     }
 
@@ -110,25 +130,28 @@ public sealed class Kitchen : IDisposable
 
     public void Press(string text) => Do(By.XPath($"//button[normalize-space()='{text}']"), b => b.Click());
 
-    /// <summary>Presses the button whose text, or its first line, is this. Found in one step within the page: asked button by button, a slow machine never finished before the page had moved on.</summary>
+    /// <summary>Presses the button whose text, or its first line, is this. Found in one step within the page: asked button by button, a
+    /// slow machine never finished before the page had moved on.</summary>
     /// <param name="begins">It is enough that the text begins so.</param>
-    public void PressFirstLine(string text, bool begins = false) => Until(_ =>
-    {
-        var found = Driver.ExecuteScript(
-            """
-            return [...document.querySelectorAll('main button')].find(
-              (b) => b.offsetParent && !b.disabled && (b.innerText.trim() === arguments[0] || b.innerText.trim().split('\n')[0] === arguments[0] || (arguments[1] && b.innerText.trim().startsWith(arguments[0])))) ?? null;
-            """,
-            text,
-            begins);
-        if (found is not IWebElement button)
+    public void PressFirstLine(string text, bool begins = false) =>
+        Until(_ =>
         {
-            return false;
-        }
+            var found = Driver.ExecuteScript(
+                """
+                return [...document.querySelectorAll('main button')].find(
+                  (b) => b.offsetParent && !b.disabled && (b.innerText.trim() === arguments[0] || b.innerText.trim().split('\n')[0] === arguments[0] || (arguments[1] && b.innerText.trim().startsWith(arguments[0])))) ?? null;
+                """,
+                text,
+                begins
+            );
+            if (found is not IWebElement button)
+            {
+                return false;
+            }
 
-        button.Click();
-        return true;
-    });
+            button.Click();
+            return true;
+        });
 
     public void ChooseLabel(string text) => Do(By.XPath($"//label[normalize-space()='{text}']"), l => l.Click());
 
@@ -144,7 +167,9 @@ public sealed class Kitchen : IDisposable
         Do(By.Id(id), input => input.Click());
         Do(By.Id(id), input => input.SendKeys(Keys.Control + "a"));
         Do(By.Id(id), input => input.SendKeys(typed));
-        Until(d => d.FindElements(By.CssSelector($"#{id}-0")) is [var first, ..] && first.Text.Contains(expected, StringComparison.Ordinal));
+        Until(d =>
+            d.FindElements(By.CssSelector($"#{id}-0")) is [var first, ..] && first.Text.Contains(expected, StringComparison.Ordinal)
+        );
         Do(By.Id(id), input => input.SendKeys(Keys.Enter));
         Settle();
     }
@@ -199,8 +224,12 @@ public sealed class Kitchen : IDisposable
         Assert.All(HostsAsked(), host => Assert.Equal(new Uri(Address).Authority, host));
     }
 
-    public static string Root => typeof(Kitchen).Assembly.GetCustomAttributes(typeof(System.Reflection.AssemblyMetadataAttribute), false)
-        .Cast<System.Reflection.AssemblyMetadataAttribute>().Single(a => a.Key == "Root").Value!;
+    public static string Root =>
+        typeof(Kitchen)
+            .Assembly.GetCustomAttributes(typeof(System.Reflection.AssemblyMetadataAttribute), false)
+            .Cast<System.Reflection.AssemblyMetadataAttribute>()
+            .Single(a => a.Key == "Root")
+            .Value!;
 
     public void Dispose()
     {
@@ -210,8 +239,11 @@ public sealed class Kitchen : IDisposable
         Directory.Delete(_profile, recursive: true);
     }
 
-    private static string Find(string program) => (Environment.GetEnvironmentVariable("PATH") ?? string.Empty)
-        .Split(':').Select(folder => Path.Combine(folder, program)).FirstOrDefault(File.Exists)
+    private static string Find(string program) =>
+        (Environment.GetEnvironmentVariable("PATH") ?? string.Empty)
+            .Split(':')
+            .Select(folder => Path.Combine(folder, program))
+            .FirstOrDefault(File.Exists)
         ?? throw new InvalidOperationException($"{program} is not on this machine; ./kettle test says what to install.");
 
     private sealed class Server : WebApplicationFactory<Program>
@@ -227,7 +259,10 @@ public sealed class Kitchen : IDisposable
             // The page as it was published: what a cook gets.
             builder.UseContentRoot(Path.Combine(Root, "artifacts", "app"));
             builder.UseWebRoot(Path.Combine(Root, "artifacts", "app", "wwwroot"));
-            builder.UseSetting("staticAssets", Path.Combine(Root, "artifacts", "app", "BrightKettle.Server.staticwebassets.endpoints.json"));
+            builder.UseSetting(
+                "staticAssets",
+                Path.Combine(Root, "artifacts", "app", "BrightKettle.Server.staticwebassets.endpoints.json")
+            );
             builder.UseSetting("Kettle:Data", _data);
             builder.UseSetting("Kettle:Demo", "true");
             builder.ConfigureServices(services => services.AddSingleton<TimeProvider>(Clock));

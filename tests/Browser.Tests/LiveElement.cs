@@ -4,7 +4,8 @@ using OpenQA.Selenium;
 
 namespace BrightKettle.Browser.Tests;
 
-/// <summary>An element by where it is, not by which it was: each time something is asked of it or done to it, it is found anew, so that a page which replaces it meanwhile breaks no test.</summary>
+/// <summary>An element by where it is, not by which it was: each time something is asked of it or done to it, it is found anew, so that a
+/// page which replaces it meanwhile breaks no test.</summary>
 public sealed class LiveElement(Kitchen kitchen, By place) : IWebElement, IWrapsElement
 {
     public IWebElement WrappedElement => Ask(e => e);

@@ -5,7 +5,8 @@ using System.Net.Sockets;
 
 namespace BrightKettle.Browser.Tests;
 
-/// <summary>The published server in a process of its own, by a simulated clock: it can be killed and started anew on the same data and port.</summary>
+/// <summary>The published server in a process of its own, by a simulated clock: it can be killed and started anew on the same data and
+/// port.</summary>
 public sealed class OwnProcess : IDisposable
 {
     private readonly string _data = Path.Combine(Path.GetTempPath(), $"kettle-process-data-{Guid.NewGuid():n}");
@@ -40,13 +41,24 @@ public sealed class OwnProcess : IDisposable
     public void Start()
     {
         var app = Path.Combine(Kitchen.Root, "artifacts", "app");
-        _process = Process.Start(new ProcessStartInfo("dotnet")
-        {
-            WorkingDirectory = app,
-            RedirectStandardOutput = true,
-            RedirectStandardError = true,
-            ArgumentList = { "BrightKettle.Server.dll", "--urls", Address, $"--Kettle:Data={_data}", "--Kettle:Demo=true", $"--Kettle:LanPort={LanPort}", $"--Kettle:Clock={Now:O}" },
-        })!;
+        _process = Process.Start(
+            new ProcessStartInfo("dotnet")
+            {
+                WorkingDirectory = app,
+                RedirectStandardOutput = true,
+                RedirectStandardError = true,
+                ArgumentList =
+                {
+                    "BrightKettle.Server.dll",
+                    "--urls",
+                    Address,
+                    $"--Kettle:Data={_data}",
+                    "--Kettle:Demo=true",
+                    $"--Kettle:LanPort={LanPort}",
+                    $"--Kettle:Clock={Now:O}",
+                },
+            }
+        )!;
         _process.OutputDataReceived += (_, _) => { };
         _process.ErrorDataReceived += (_, _) => { };
         _process.BeginOutputReadLine();

@@ -14,7 +14,13 @@ public sealed class SafeKeepingTests
 
     private static string IdAt(Kitchen k) => new Uri(k.Driver.Url).Segments[^1];
 
-    private static string KeptAs(Kitchen k) => k.Until(d => new Uri(d.Url).AbsolutePath.StartsWith("/dinner/", StringComparison.Ordinal) && d.FindElements(By.XPath("//*[@role='status'][contains(.,'Kept as')]")).Count == 1 ? IdAt(k) : null)!;
+    private static string KeptAs(Kitchen k) =>
+        k.Until(d =>
+            new Uri(d.Url).AbsolutePath.StartsWith("/dinner/", StringComparison.Ordinal)
+            && d.FindElements(By.XPath("//*[@role='status'][contains(.,'Kept as')]")).Count == 1
+                ? IdAt(k)
+                : null
+        )!;
 
     [Fact]
     public void New_and_cook_again_leave_the_open_dinner_as_it_is_and_what_is_kept_has_an_address()
@@ -22,7 +28,12 @@ public sealed class SafeKeepingTests
         using var kitchen = new Kitchen();
         kitchen.Run(k =>
         {
-            var id = Json(k, "/api/cooks").GetProperty("dinners").EnumerateArray().First(d => d.GetProperty("title").GetString() == "Green gate lentils").GetProperty("id").GetString()!;
+            var id = Json(k, "/api/cooks")
+                .GetProperty("dinners")
+                .EnumerateArray()
+                .First(d => d.GetProperty("title").GetString() == "Green gate lentils")
+                .GetProperty("id")
+                .GetString()!;
             var before = Json(k, $"/api/cooks/{id}").GetRawText();
             k.Open($"/dinner/{id}");
             k.Until(_ => k.Text("h1").Contains("lentils", StringComparison.OrdinalIgnoreCase));
@@ -66,7 +77,15 @@ public sealed class SafeKeepingTests
         kitchen.Run(k =>
         {
             k.Open("/");
-            foreach (var (typed, title) in new[] { ("green lent", "Lentil, large green"), ("adzu", "Adzuki"), ("black tur", "Black turtle"), ("red spl", "Lentil, red split") })
+            foreach (
+                var (typed, title) in new[]
+                {
+                    ("green lent", "Lentil, large green"),
+                    ("adzu", "Adzuki"),
+                    ("black tur", "Black turtle"),
+                    ("red spl", "Lentil, red split"),
+                }
+            )
             {
                 k.Do(By.Id("pulse"), i => i.Click());
                 k.Do(By.Id("pulse"), i => i.SendKeys(Keys.Control + "a"));
@@ -96,7 +115,25 @@ public sealed class SafeKeepingTests
             // Somebody else changes the house meanwhile: saving says so, keeps what was typed, and takes the rest over.
             var house = Json(k, "/api/kitchen");
             var change = new Dictionary<string, object?>();
-            foreach (var field in new[] { "zone", "altitudeMetres", "wakes", "sleeps", "soaksAt", "cupMillilitres", "cautious", "hardnessMilligramsPerLitre", "version", "salt", "saltPercent", "keepsSoakWater", "storageRule", "stirsAtJoin" })
+            foreach (
+                var field in new[]
+                {
+                    "zone",
+                    "altitudeMetres",
+                    "wakes",
+                    "sleeps",
+                    "soaksAt",
+                    "cupMillilitres",
+                    "cautious",
+                    "hardnessMilligramsPerLitre",
+                    "version",
+                    "salt",
+                    "saltPercent",
+                    "keepsSoakWater",
+                    "storageRule",
+                    "stirsAtJoin",
+                }
+            )
             {
                 change[field] = house.GetProperty(field);
             }
@@ -131,7 +168,12 @@ public sealed class SafeKeepingTests
             k.Until(d => d.FindElements(By.CssSelector("button[aria-label='Remove Blue pot']")).Count == 0);
             _ = k.Complaints();
             // The dinner still has it.
-            var id = Json(k, "/api/cooks").GetProperty("dinners").EnumerateArray().First(d => d.GetProperty("title").GetString() == "Lamplight chickpeas").GetProperty("id").GetString();
+            var id = Json(k, "/api/cooks")
+                .GetProperty("dinners")
+                .EnumerateArray()
+                .First(d => d.GetProperty("title").GetString() == "Lamplight chickpeas")
+                .GetProperty("id")
+                .GetString();
             k.Open($"/dinner/{id}");
             k.Until(d => d.FindElements(By.XPath("//select[@id='vessel']/option[normalize-space()='Blue pot']")).Count == 1);
         });
@@ -159,10 +201,14 @@ public sealed class SafeKeepingTests
         using var kitchen = new Kitchen();
         kitchen.Run(k =>
         {
-            k.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new()
-            {
-                ["source"] = "Object.defineProperty(window, 'localStorage', { get() { throw new DOMException('denied', 'SecurityError'); } });",
-            });
+            k.Driver.ExecuteCdpCommand(
+                "Page.addScriptToEvaluateOnNewDocument",
+                new()
+                {
+                    ["source"] =
+                        "Object.defineProperty(window, 'localStorage', { get() { throw new DOMException('denied', 'SecurityError'); } });",
+                }
+            );
             k.Open("/");
             k.ChooseLabel("Saucy");
             k.Settle();
@@ -196,16 +242,19 @@ public sealed class SafeKeepingTests
         });
     }
 
-    /// <summary>As on a phone whose pairing was removed: answers of 401 are made up in the page, since this server asks for none over plain HTTP.</summary>
+    /// <summary>As on a phone whose pairing was removed: answers of 401 are made up in the page, since this server asks for none over
+    /// plain HTTP.</summary>
     [Fact]
     public void A_screen_that_is_not_paired_any_more_says_so_and_keeps_all_until_it_is()
     {
         using var kitchen = new Kitchen();
         kitchen.Run(k =>
         {
-            k.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new()
-            {
-                ["source"] = """
+            k.Driver.ExecuteCdpCommand(
+                "Page.addScriptToEvaluateOnNewDocument",
+                new()
+                {
+                    ["source"] = """
                     const real = window.fetch;
                     window.stranger = false;
                     window.fetch = async (what, how) => {
@@ -215,7 +264,8 @@ public sealed class SafeKeepingTests
                       return new Response(JSON.stringify({ status: 401, code: 'pair.needed', title: 'Pair this screen first', detail: 'x' }), { status: 401, headers: { 'content-type': 'application/problem+json' } });
                     };
                     """,
-            });
+                }
+            );
             var scene = StoveScene.OfFirst(k);
             scene.Walk(k, m => m.GetProperty("step").GetProperty("kind").GetString() == "soak");
             k.Open($"/stove/{scene.Id}");
@@ -228,7 +278,10 @@ public sealed class SafeKeepingTests
             // It outlives the page too.
             k.Driver.Navigate().Refresh();
             k.Driver.ExecuteScript("window.stranger = true");
-            k.Until(d => d.FindElements(By.XPath("//*[contains(.,'1 to send')]")).Count > 0 || scene.State().GetProperty("told").GetArrayLength() == 1);
+            k.Until(d =>
+                d.FindElements(By.XPath("//*[contains(.,'1 to send')]")).Count > 0
+                || scene.State().GetProperty("told").GetArrayLength() == 1
+            );
             k.Driver.ExecuteScript("window.stranger = false");
             k.Until(_ => scene.State().GetProperty("told").GetArrayLength() == 1);
         });

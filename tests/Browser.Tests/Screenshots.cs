@@ -3,12 +3,14 @@ using Xunit;
 
 namespace BrightKettle.Browser.Tests;
 
-/// <summary>The pictures of docs/screenshots; written there when KETTLE_SHOTS names the folder (`./kettle shots`), else beside the logs.</summary>
+/// <summary>The pictures of docs/screenshots; written there when KETTLE_SHOTS names the folder (`./kettle shots`), else beside the
+/// logs.</summary>
 public sealed class Screenshots
 {
-    private static string Folder => Environment.GetEnvironmentVariable("KETTLE_SHOTS") is { Length: > 0 } folder
-        ? folder
-        : Path.Combine(Kitchen.Root, "artifacts", "shots");
+    private static string Folder =>
+        Environment.GetEnvironmentVariable("KETTLE_SHOTS") is { Length: > 0 } folder
+            ? folder
+            : Path.Combine(Kitchen.Root, "artifacts", "shots");
 
     [Fact]
     public void Every_main_view_is_pictured_from_the_demo_data()
@@ -58,7 +60,8 @@ public sealed class Screenshots
             Shot("pressure");
             k.Driver.ExecuteScript("localStorage.removeItem('bright-kettle.draft')");
             k.Open("/");
-            k.Find(By.Id("line")).SendKeys("for six, tomorrow at seven: borlotti with white rice, saucy, with tomato, onion and bay leaves" + Keys.Enter);
+            k.Find(By.Id("line"))
+                .SendKeys("for six, tomorrow at seven: borlotti with white rice, saucy, with tomato, onion and bay leaves" + Keys.Enter);
             k.Until(_ => k.Text("h1").StartsWith("Borlotti beans with white rice, tomorrow", StringComparison.Ordinal));
             k.Settle();
             k.Find(By.CssSelector("[data-pull=join]")).SendKeys(Keys.PageUp + Keys.PageUp);
@@ -70,7 +73,10 @@ public sealed class Screenshots
             k.Driver.ExecuteScript("document.querySelector('#hands-title').scrollIntoView(); window.scrollBy(0, -70)");
             Shot("hands-and-slips");
             k.Open("/notes");
-            k.Find(By.Id("notes")).SendKeys("Harbour chickpeas\nServes 4\n1 cup chickpeas\n8 litres water\n1 onion, chopped\n2 bay leaves\nSoak the chickpeas overnight.\nDrain, boil and simmer for 80 minutes.\nAdd 200 g white rice and cook 18 minutes.");
+            k.Find(By.Id("notes"))
+                .SendKeys(
+                    "Harbour chickpeas\nServes 4\n1 cup chickpeas\n8 litres water\n1 onion, chopped\n2 bay leaves\nSoak the chickpeas overnight.\nDrain, boil and simmer for 80 minutes.\nAdd 200 g white rice and cook 18 minutes."
+                );
             k.Press("Read them");
             k.Until(d => d.FindElements(By.Id("read-title")).Count == 1);
             Shot("notes");
@@ -92,7 +98,15 @@ public sealed class Screenshots
     {
         var scene = StoveScene.OfFirst(k);
         scene.Do(k, "soak", "drain", "light", "boil");
-        scene.Tell(k, new { kind = "went_in", ingredient = "leaf", count = 3 });
+        scene.Tell(
+            k,
+            new
+            {
+                kind = "went_in",
+                ingredient = "leaf",
+                count = 3,
+            }
+        );
         k.Clock.Advance(TimeSpan.FromMinutes(1.5));
         k.Open($"/stove/{scene.Id}");
         k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='It has settled']")).Count == 1);
@@ -115,28 +129,49 @@ public sealed class Screenshots
         k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='The rice is in']")).Count == 1);
         shot("stove-join");
         scene.Do(k, "join", "seal", "heat_off");
-        scene.Tell(k, new { kind = "came_out", ingredient = scene.State().GetProperty("inside")[0].GetProperty("ingredient").GetString(), count = 3 });
+        scene.Tell(
+            k,
+            new
+            {
+                kind = "came_out",
+                ingredient = scene.State().GetProperty("inside")[0].GetProperty("ingredient").GetString(),
+                count = 3,
+            }
+        );
         scene.Do(k, "table");
         k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='In the fridge']")).Count == 1);
         shot("stove-after");
 
         // Under a lid: whistles are counted, and a look has its price.
-        var drum = StoveScene.Of(k, "Sluice-house chickpeas", new
-        {
-            pulseId = "chickpea",
-            pulse = new { value = 300, unit = "g" },
-            riceId = (string?)null,
-            people = 4,
-            soak = "none",
-            style = "saucy",
-            vesselId = "wide-pot",
-            burnerId = "front",
-            serveAtLocal = k.Clock.GetUtcNow().AddDays(1).ToString("yyyy-MM-dd'T'19:00", System.Globalization.CultureInfo.InvariantCulture),
-            seed = 7,
-            method = "pressure",
-            cookerId = "steam-drum",
-        });
-        drum.Walk(k, m => m.GetProperty("step") is { ValueKind: System.Text.Json.JsonValueKind.Object } s && s.GetProperty("kind").GetString() == "hold_over", minutesBefore: 25);
+        var drum = StoveScene.Of(
+            k,
+            "Sluice-house chickpeas",
+            new
+            {
+                pulseId = "chickpea",
+                pulse = new { value = 300, unit = "g" },
+                riceId = (string?)null,
+                people = 4,
+                soak = "none",
+                style = "saucy",
+                vesselId = "wide-pot",
+                burnerId = "front",
+                serveAtLocal = k
+                    .Clock.GetUtcNow()
+                    .AddDays(1)
+                    .ToString("yyyy-MM-dd'T'19:00", System.Globalization.CultureInfo.InvariantCulture),
+                seed = 7,
+                method = "pressure",
+                cookerId = "steam-drum",
+            }
+        );
+        drum.Walk(
+            k,
+            m =>
+                m.GetProperty("step") is { ValueKind: System.Text.Json.JsonValueKind.Object } s
+                && s.GetProperty("kind").GetString() == "hold_over",
+            minutesBefore: 25
+        );
         k.Open($"/stove/{drum.Id}");
         k.Press("Look inside: what does it cost?");
         k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Do this']")).Count > 0);

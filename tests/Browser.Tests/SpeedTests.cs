@@ -32,10 +32,18 @@ public sealed class SpeedTests(ITestOutputHelper output)
                 Hand.Drop(k);
             }
 
-            var times = ((IReadOnlyCollection<object>)k.Driver.ExecuteScript("return performance.getEntriesByName('kettle-pull').map((e) => e.duration)")!)
-                .Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture)).Order().ToList();
+            var times = (
+                (IReadOnlyCollection<object>)
+                    k.Driver.ExecuteScript("return performance.getEntriesByName('kettle-pull').map((e) => e.duration)")!
+            )
+                .Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture))
+                .Order()
+                .ToList();
             Assert.True(times.Count > 20);
-            var line = string.Create(CultureInfo.InvariantCulture, $"median {times[times.Count / 2]:0} ms, 95th percentile {times[(int)(times.Count * 0.95)]:0} ms, {times.Count} pulls");
+            var line = string.Create(
+                CultureInfo.InvariantCulture,
+                $"median {times[times.Count / 2]:0} ms, 95th percentile {times[(int)(times.Count * 0.95)]:0} ms, {times.Count} pulls"
+            );
             output.WriteLine(line);
             Directory.CreateDirectory(Path.Combine(Kitchen.Root, "artifacts", "logs"));
             File.WriteAllText(Path.Combine(Kitchen.Root, "artifacts", "logs", "pull-to-picture.txt"), line + "\n");
@@ -58,14 +66,22 @@ public sealed class SpeedTests(ITestOutputHelper output)
                 // The water differs from style to style, so the steps that are drawn are those of the new answer.
                 k.Until(_ => k.Text("ol") != before);
                 k.Settle();
-                times.Add(double.Parse(k.Find(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms")!, CultureInfo.InvariantCulture));
+                times.Add(
+                    double.Parse(
+                        k.Find(By.CssSelector("[data-answered-ms]")).GetAttribute("data-answered-ms")!,
+                        CultureInfo.InvariantCulture
+                    )
+                );
             }
 
             times.Sort();
-            output.WriteLine($"From a change to its drawn answer over {times.Count} changes: median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms");
+            output.WriteLine(
+                $"From a change to its drawn answer over {times.Count} changes: median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms"
+            );
             File.WriteAllText(
                 Path.Combine(Kitchen.Root, "artifacts", "logs", "change-to-picture.txt"),
-                $"median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms, {times.Count} changes\n");
+                $"median {times[times.Count / 2]} ms, 95th percentile {times[(int)(times.Count * 0.95)]} ms, {times.Count} changes\n"
+            );
             Assert.Equal(24, times.Count(t => t > 0));
         });
     }

@@ -6,30 +6,40 @@ using Xunit;
 
 namespace BrightKettle.Browser.Tests;
 
-/// <summary>What a dinner at the stove meets only now and then: whistles, a second pot, two screens that disagree, labels, and being heard.</summary>
+/// <summary>What a dinner at the stove meets only now and then: whistles, a second pot, two screens that disagree, labels, and being
+/// heard.</summary>
 public sealed class StoveCardsTests
 {
-    private static object Dish(string pulse, string soak, string method = "open_pot", string? cookerId = null, string? riceId = null, string? riceVesselId = null) => new
-    {
-        pulseId = pulse,
-        pulse = new { value = 300, unit = "g" },
-        riceId,
-        rice = riceId is null ? null : new { value = 250, unit = "g" },
-        people = 4,
-        soak,
-        style = "saucy",
-        vesselId = "wide-pot",
-        riceVesselId,
-        burnerId = "front",
-        serveAtLocal = "2026-11-25T19:00",
-        seed = 7,
-        method,
-        cookerId,
-    };
+    private static object Dish(
+        string pulse,
+        string soak,
+        string method = "open_pot",
+        string? cookerId = null,
+        string? riceId = null,
+        string? riceVesselId = null
+    ) =>
+        new
+        {
+            pulseId = pulse,
+            pulse = new { value = 300, unit = "g" },
+            riceId,
+            rice = riceId is null ? null : new { value = 250, unit = "g" },
+            people = 4,
+            soak,
+            style = "saucy",
+            vesselId = "wide-pot",
+            riceVesselId,
+            burnerId = "front",
+            serveAtLocal = "2026-11-25T19:00",
+            seed = 7,
+            method,
+            cookerId,
+        };
 
     private static string? Event(JsonElement moment) => moment.GetProperty("waits").GetProperty("event").GetString();
 
-    private static string? Step(JsonElement moment) => moment.GetProperty("step") is { ValueKind: JsonValueKind.Object } s ? s.GetProperty("kind").GetString() : null;
+    private static string? Step(JsonElement moment) =>
+        moment.GetProperty("step") is { ValueKind: JsonValueKind.Object } s ? s.GetProperty("kind").GetString() : null;
 
     /// <summary>Presses a button of the card once it is there, and waits for what then stands in the large sentence.</summary>
     private static void Tap(Kitchen k, string text, string then)
@@ -45,8 +55,27 @@ public sealed class StoveCardsTests
         kitchen.Run(k =>
         {
             var http = k.Http;
-            http.PostAsJsonAsync("/api/kitchen/vessels", new { name = "Hill cooker", diameterCentimetres = 22, brimMillilitres = 6000, cooker = "weight" }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
-            var id = http.GetFromJsonAsync<JsonElement>("/api/kitchen").GetAwaiter().GetResult().GetProperty("vessels").EnumerateArray().First(v => v.GetProperty("cooker").GetString() == "weight").GetProperty("id").GetString();
+            http.PostAsJsonAsync(
+                    "/api/kitchen/vessels",
+                    new
+                    {
+                        name = "Hill cooker",
+                        diameterCentimetres = 22,
+                        brimMillilitres = 6000,
+                        cooker = "weight",
+                    }
+                )
+                .GetAwaiter()
+                .GetResult()
+                .EnsureSuccessStatusCode();
+            var id = http.GetFromJsonAsync<JsonElement>("/api/kitchen")
+                .GetAwaiter()
+                .GetResult()
+                .GetProperty("vessels")
+                .EnumerateArray()
+                .First(v => v.GetProperty("cooker").GetString() == "weight")
+                .GetProperty("id")
+                .GetString();
             var scene = StoveScene.Of(k, "Orchard borlotti", Dish("borlotti", "overnight", "pressure", id));
             scene.Walk(k, m => Event(m) == "whistle");
             k.Open($"/stove/{scene.Id}");
@@ -65,7 +94,13 @@ public sealed class StoveCardsTests
             k.Clock.SetUtcNow(k.Clock.GetUtcNow().AddMinutes(9));
             Tap(k, "The pin is down", "Taste the pulses");
             Tap(k, "nearly: a speck", "lock");
-            Assert.Contains("chose look and lock", k.Find(By.XPath("//details[contains(.,'What was told')]")).GetAttribute("textContent")!.Replace(":", string.Empty, StringComparison.Ordinal), StringComparison.OrdinalIgnoreCase);
+            Assert.Contains(
+                "chose look and lock",
+                k.Find(By.XPath("//details[contains(.,'What was told')]"))
+                    .GetAttribute("textContent")!
+                    .Replace(":", string.Empty, StringComparison.Ordinal),
+                StringComparison.OrdinalIgnoreCase
+            );
             Assert.False(k.Find(By.XPath("//button[normalize-space()='Done']")).Enabled);
             Tap(k, "Vent is clear", "lock");
             k.Until(d => d.FindElement(By.XPath("//button[normalize-space()='Done']")).Enabled);
@@ -90,7 +125,9 @@ public sealed class StoveCardsTests
             k.Until(d => d.FindElements(By.XPath("//*[contains(text(),'Rice into its bowl: ')]")).Count > 0);
             Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(text(),'Salt into the rice bowl: ')]")));
             Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(.,'white rice, by itself: ')]")));
-            Assert.NotEmpty(k.Driver.FindElements(By.XPath("//li[contains(.,'rice in its bowl above')]//p[normalize-space()='shown above']")));
+            Assert.NotEmpty(
+                k.Driver.FindElements(By.XPath("//li[contains(.,'rice in its bowl above')]//p[normalize-space()='shown above']"))
+            );
         });
     }
 
@@ -104,18 +141,34 @@ public sealed class StoveCardsTests
             var boils = scene.Walk(k, m => Step(m) == "rice_boils");
             k.Open($"/stove/{scene.Id}");
             k.Until(_ => k.Text("section[data-moment] .pot-name") == "Blue pot");
-            var rice = k.Find(By.CssSelector("section[data-moment] .pot-name")).GetCssValue("border-left-color") + k.Find(By.CssSelector("section[data-moment] .pot-name")).GetAttribute("style");
+            var rice =
+                k.Find(By.CssSelector("section[data-moment] .pot-name")).GetCssValue("border-left-color")
+                + k.Find(By.CssSelector("section[data-moment] .pot-name")).GetAttribute("style");
             var before = scene.State();
             Tap(k, "It boils", string.Empty);
             k.Until(_ => scene.State().GetProperty("version").GetInt64() > before.GetProperty("version").GetInt64() + 1);
             var after = scene.State().GetProperty("moments").EnumerateArray().ToList();
-            Assert.Equal("done", after.First(m => m.GetProperty("id").GetString() == boils.GetProperty("id").GetString()).GetProperty("state").GetString());
+            Assert.Equal(
+                "done",
+                after.First(m => m.GetProperty("id").GetString() == boils.GetProperty("id").GetString()).GetProperty("state").GetString()
+            );
             // Of the beans' pot nothing has changed.
-            string Of(JsonElement state, string lane) => string.Join(' ', state.GetProperty("moments").EnumerateArray().Where(m => m.GetProperty("lane").GetString() == lane).Select(m => m.GetProperty("id").GetString() + m.GetProperty("state").GetString()).Order());
+            string Of(JsonElement state, string lane) =>
+                string.Join(
+                    ' ',
+                    state
+                        .GetProperty("moments")
+                        .EnumerateArray()
+                        .Where(m => m.GetProperty("lane").GetString() == lane)
+                        .Select(m => m.GetProperty("id").GetString() + m.GetProperty("state").GetString())
+                        .Order()
+                );
             Assert.Equal(Of(before, "wide-pot"), Of(scene.State(), "wide-pot"));
             scene.Walk(k, m => m.GetProperty("lane").GetString() == "wide-pot");
             k.Until(_ => k.Text("section[data-moment] .pot-name") == "Wide white pot");
-            var beans = k.Find(By.CssSelector("section[data-moment] .pot-name")).GetCssValue("border-left-color") + k.Find(By.CssSelector("section[data-moment] .pot-name")).GetAttribute("style");
+            var beans =
+                k.Find(By.CssSelector("section[data-moment] .pot-name")).GetCssValue("border-left-color")
+                + k.Find(By.CssSelector("section[data-moment] .pot-name")).GetAttribute("style");
             Assert.NotEqual(rice, beans);
         });
     }
@@ -147,7 +200,12 @@ public sealed class StoveCardsTests
             k.Until(d => d.FindElements(By.XPath("//section[contains(.,'Told twice, differently')]")).Count == 0);
             Assert.Equal(2, scene.State().GetProperty("told").GetArrayLength());
             Assert.Equal("done", scene.Moment("soak").GetProperty("state").GetString());
-            Assert.All(k.Complaints(), c => Assert.True(c.Contains("Failed to load resource", StringComparison.Ordinal) || c.Contains("ERR_", StringComparison.Ordinal), c));
+            Assert.All(k.Complaints(), c =>
+                Assert.True(
+                    c.Contains("Failed to load resource", StringComparison.Ordinal) || c.Contains("ERR_", StringComparison.Ordinal),
+                    c
+                )
+            );
         });
     }
 
@@ -170,9 +228,19 @@ public sealed class StoveCardsTests
             k.Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new() { ["media"] = "print" });
             var labels = k.Driver.FindElements(By.CssSelector(".label"));
             Assert.Equal(3, labels.Count);
-            Assert.All(labels, l => Assert.True(l.Displayed && l.Text.Contains("Lamplight chickpeas", StringComparison.Ordinal) && l.Text.Contains("eat by 2026-11-26", StringComparison.Ordinal), l.Text));
+            Assert.All(labels, l =>
+                Assert.True(
+                    l.Displayed
+                        && l.Text.Contains("Lamplight chickpeas", StringComparison.Ordinal)
+                        && l.Text.Contains("eat by 2026-11-26", StringComparison.Ordinal),
+                    l.Text
+                )
+            );
             Assert.Equal(["1 of 3", "2 of 3", "3 of 3"], labels.Select(l => l.Text.Split('\n')[^1].Split(" · ")[0].Trim()));
-            var other = (string)k.Driver.ExecuteScript("return [...document.body.querySelectorAll('*')].filter((e) => e.checkVisibility() && !e.closest('.label') && [...e.childNodes].some((n) => n.nodeType === 3 && n.data.trim())).map((e) => e.innerText).join('; ')")!;
+            var other = (string)
+                k.Driver.ExecuteScript(
+                    "return [...document.body.querySelectorAll('*')].filter((e) => e.checkVisibility() && !e.closest('.label') && [...e.childNodes].some((n) => n.nodeType === 3 && n.data.trim())).map((e) => e.innerText).join('; ')"
+                )!;
             Assert.Equal(string.Empty, other);
             k.Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new() { ["media"] = string.Empty });
         });
@@ -182,11 +250,16 @@ public sealed class StoveCardsTests
     public void What_is_due_is_heard_seen_felt_and_if_wished_spoken_and_a_quiet_one_only_shines()
     {
         using var kitchen = new Kitchen();
-        kitchen.Driver.ExecuteCdpCommand("Browser.grantPermissions", new() { ["permissions"] = new[] { "notifications", "wakeLockScreen" } });
+        kitchen.Driver.ExecuteCdpCommand(
+            "Browser.grantPermissions",
+            new() { ["permissions"] = new[] { "notifications", "wakeLockScreen" } }
+        );
         // The page's own sound is tapped on its way out; what the browser hands to the machine is only counted.
-        kitchen.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new()
-        {
-            ["source"] = """
+        kitchen.Driver.ExecuteCdpCommand(
+            "Page.addScriptToEvaluateOnNewDocument",
+            new()
+            {
+                ["source"] = """
                 window.heard = { loudest: 0, shaken: 0, spoken: [], notified: [] };
                 const connect = AudioNode.prototype.connect;
                 AudioNode.prototype.connect = function (to, ...rest) {
@@ -208,7 +281,8 @@ public sealed class StoveCardsTests
                 window.Notification = class { static permission = 'granted'; static requestPermission = async () => 'granted'; constructor(title, o) { window.heard.notified.push(o.body); } };
                 speechSynthesis.speak = (u) => window.heard.spoken.push(u.text);
                 """,
-        });
+            }
+        );
         kitchen.Run(k =>
         {
             JsonElement Heard() => JsonDocument.Parse((string)k.Driver.ExecuteScript("return JSON.stringify(window.heard)")!).RootElement;
@@ -233,7 +307,8 @@ public sealed class StoveCardsTests
             // Putting it off says what that costs, and is done.
             var off = scene.Now().GetProperty("putOff").GetProperty("tableMinutes").GetDouble();
             Tap(k, string.Create(CultureInfo.InvariantCulture, $"In 3 min: table {off:0} min later"), string.Empty);
-            bool Rings(IWebDriver d) => d.FindElements(By.CssSelector(".ring")).Any(r => r.Text.StartsWith("Now", StringComparison.Ordinal));
+            bool Rings(IWebDriver d) =>
+                d.FindElements(By.CssSelector(".ring")).Any(r => r.Text.StartsWith("Now", StringComparison.Ordinal));
             k.Until(d => !Rings(d));
 
             // Quiet: it shines, and no more than that.
@@ -242,7 +317,10 @@ public sealed class StoveCardsTests
             k.Driver.ExecuteScript("window.heard.loudest = 0; window.heard.shaken = 0; window.heard.spoken = []");
             k.Clock.SetUtcNow(k.Clock.GetUtcNow().AddMinutes(3).AddSeconds(2));
             k.Until(Rings);
-            Assert.Equal((0, 0, 0), ((int)Loudest(), Heard().GetProperty("shaken").GetInt32(), Heard().GetProperty("spoken").GetArrayLength()));
+            Assert.Equal(
+                (0, 0, 0),
+                ((int)Loudest(), Heard().GetProperty("shaken").GetInt32(), Heard().GetProperty("spoken").GetArrayLength())
+            );
         });
     }
 }

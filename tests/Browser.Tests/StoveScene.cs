@@ -12,10 +12,25 @@ internal class StoveScene(HttpClient http, Guid id)
     public static StoveScene OfFirst(Kitchen k)
     {
         var http = k.Http;
-        var first = http.GetFromJsonAsync<JsonElement>("/api/cooks").GetAwaiter().GetResult().GetProperty("dinners").EnumerateArray().Last();
+        var first = http.GetFromJsonAsync<JsonElement>("/api/cooks")
+            .GetAwaiter()
+            .GetResult()
+            .GetProperty("dinners")
+            .EnumerateArray()
+            .Last();
         var id = first.GetProperty("id").GetGuid();
-        http.PostAsJsonAsync($"/api/stove/{id}/start", new { eventId = Guid.CreateVersion7(), occurredAt = k.Clock.GetUtcNow(), basedOn = first.GetProperty("version").GetInt64() })
-            .GetAwaiter().GetResult().EnsureSuccessStatusCode();
+        http.PostAsJsonAsync(
+                $"/api/stove/{id}/start",
+                new
+                {
+                    eventId = Guid.CreateVersion7(),
+                    occurredAt = k.Clock.GetUtcNow(),
+                    basedOn = first.GetProperty("version").GetInt64(),
+                }
+            )
+            .GetAwaiter()
+            .GetResult()
+            .EnsureSuccessStatusCode();
         return new StoveScene(http, id);
     }
 
@@ -23,9 +38,33 @@ internal class StoveScene(HttpClient http, Guid id)
     public static StoveScene Of(Kitchen k, string title, object dish)
     {
         var (http, id, now) = (k.Http, Guid.CreateVersion7(), k.Clock.GetUtcNow());
-        var kept = http.PostAsJsonAsync($"/api/cooks/{id}", new { eventId = Guid.CreateVersion7(), occurredAt = now, title, dish, basedOn = (long?)null }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
+        var kept = http.PostAsJsonAsync(
+                $"/api/cooks/{id}",
+                new
+                {
+                    eventId = Guid.CreateVersion7(),
+                    occurredAt = now,
+                    title,
+                    dish,
+                    basedOn = (long?)null,
+                }
+            )
+            .GetAwaiter()
+            .GetResult()
+            .EnsureSuccessStatusCode();
         var version = kept.Content.ReadFromJsonAsync<JsonElement>().GetAwaiter().GetResult().GetProperty("version").GetInt64();
-        http.PostAsJsonAsync($"/api/stove/{id}/start", new { eventId = Guid.CreateVersion7(), occurredAt = now, basedOn = version }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
+        http.PostAsJsonAsync(
+                $"/api/stove/{id}/start",
+                new
+                {
+                    eventId = Guid.CreateVersion7(),
+                    occurredAt = now,
+                    basedOn = version,
+                }
+            )
+            .GetAwaiter()
+            .GetResult()
+            .EnsureSuccessStatusCode();
         return new StoveScene(http, id);
     }
 
@@ -33,10 +72,14 @@ internal class StoveScene(HttpClient http, Guid id)
     public JsonElement Now()
     {
         var state = State();
-        return state.GetProperty("moments").EnumerateArray().FirstOrDefault(m => m.GetProperty("id").GetString() == state.GetProperty("nowId").GetString());
+        return state
+            .GetProperty("moments")
+            .EnumerateArray()
+            .FirstOrDefault(m => m.GetProperty("id").GetString() == state.GetProperty("nowId").GetString());
     }
 
-    /// <summary>Does each thing at its time until one is as asked for; the clock then stands at that one's time, or so many minutes before.</summary>
+    /// <summary>Does each thing at its time until one is as asked for; the clock then stands at that one's time, or so many minutes
+    /// before.</summary>
     public JsonElement Walk(Kitchen k, Func<JsonElement, bool> until, double minutesBefore = 0)
     {
         for (var i = 0; i < 40; i++)
@@ -60,17 +103,40 @@ internal class StoveScene(HttpClient http, Guid id)
             }
 
             var (waits, lane) = (moment.GetProperty("waits"), moment.GetProperty("lane").GetString());
-            for (var n = waits.GetProperty("seen").GetInt32(); waits.GetProperty("event").GetString() is { } what && n < waits.GetProperty("count").GetInt32(); n++)
+            for (
+                var n = waits.GetProperty("seen").GetInt32();
+                waits.GetProperty("event").GetString() is { } what && n < waits.GetProperty("count").GetInt32();
+                n++
+            )
             {
-                Tell(k, new { kind = "seen", what, vesselId = lane });
+                Tell(
+                    k,
+                    new
+                    {
+                        kind = "seen",
+                        what,
+                        vesselId = lane,
+                    }
+                );
             }
 
             if (waits.GetProperty("look") is { ValueKind: JsonValueKind.Object } look)
             {
-                Tell(k, new { kind = "felt", ingredient = look.GetProperty("ingredient").GetString(), state = look.GetProperty("state").GetString() });
+                Tell(
+                    k,
+                    new
+                    {
+                        kind = "felt",
+                        ingredient = look.GetProperty("ingredient").GetString(),
+                        state = look.GetProperty("state").GetString(),
+                    }
+                );
             }
 
-            if (Now().GetProperty("blocked") is { ValueKind: JsonValueKind.Object } blocked && blocked.GetProperty("code").GetString() == "cooker.vent_unchecked")
+            if (
+                Now().GetProperty("blocked") is { ValueKind: JsonValueKind.Object } blocked
+                && blocked.GetProperty("code").GetString() == "cooker.vent_unchecked"
+            )
             {
                 Tell(k, new { kind = "vent_clear" });
             }
@@ -83,8 +149,11 @@ internal class StoveScene(HttpClient http, Guid id)
 
     public JsonElement State() => http.GetFromJsonAsync<JsonElement>($"/api/stove/{id}").GetAwaiter().GetResult();
 
-    public JsonElement Moment(string step) => State().GetProperty("moments").EnumerateArray()
-        .First(m => m.GetProperty("step") is { ValueKind: JsonValueKind.Object } s && s.GetProperty("kind").GetString() == step);
+    public JsonElement Moment(string step) =>
+        State()
+            .GetProperty("moments")
+            .EnumerateArray()
+            .First(m => m.GetProperty("step") is { ValueKind: JsonValueKind.Object } s && s.GetProperty("kind").GetString() == step);
 
     public DateTimeOffset Due(string step) => Moment(step).GetProperty("due").GetProperty("at").GetDateTimeOffset();
 
@@ -113,6 +182,9 @@ internal class StoveScene(HttpClient http, Guid id)
         entry["occurredAt"] = k.Clock.GetUtcNow().ToString("O");
         entry["basedOn"] = State().GetProperty("version").GetInt64();
         entry["by"] = by;
-        http.PostAsJsonAsync($"/api/stove/{id}/entries", new { entries = new[] { entry } }).GetAwaiter().GetResult().EnsureSuccessStatusCode();
+        http.PostAsJsonAsync($"/api/stove/{id}/entries", new { entries = new[] { entry } })
+            .GetAwaiter()
+            .GetResult()
+            .EnsureSuccessStatusCode();
     }
 }

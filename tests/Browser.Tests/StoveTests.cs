@@ -13,13 +13,15 @@ public sealed class StoveTests
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
     /// <summary>The kinds of what was told, each with the minutes by which it was told late.</summary>
-    private const string Record = "did, did, did, went_in, seen-6, did-6, felt, chalky, did, liquor, did, water, seen, did, checked, felt, did, came_out, did, put_away";
+    private const string Record =
+        "did, did, did, went_in, seen-6, did-6, felt, chalky, did, liquor, did, water, seen, did, checked, felt, did, came_out, did, put_away";
 
     [Fact]
     public void A_dinner_is_cooked_from_the_soak_to_the_fridge_and_the_record_holds_it_all() => Assert.Equal(Record, Cook(trouble: false));
 
     [Fact]
-    public void With_the_network_cut_for_ten_minutes_and_the_server_killed_the_record_is_the_same() => Assert.Equal(Record, Cook(trouble: true));
+    public void With_the_network_cut_for_ten_minutes_and_the_server_killed_the_record_is_the_same() =>
+        Assert.Equal(Record, Cook(trouble: true));
 
     [Fact]
     public void Once_opened_the_page_opens_without_the_kettle_and_what_is_told_arrives_when_it_is_back()
@@ -34,7 +36,12 @@ public sealed class StoveTests
             k.Press("To the stove");
             k.Until(d => d.Url.Contains("/stove/", StringComparison.Ordinal));
             hand.GoTo(hand.Due("soak"));
-            k.Until(_ => (bool)k.Driver.ExecuteAsyncScript("const done = arguments[0]; navigator.serviceWorker.ready.then((r) => done(r.active?.state === 'activated'))")!);
+            k.Until(_ =>
+                (bool)
+                    k.Driver.ExecuteAsyncScript(
+                        "const done = arguments[0]; navigator.serviceWorker.ready.then((r) => done(r.active?.state === 'activated'))"
+                    )!
+            );
             server.Kill();
             k.Driver.Navigate().Refresh();
             k.Until(_ => k.Text("h1").Contains("Soak", StringComparison.Ordinal));
@@ -46,7 +53,12 @@ public sealed class StoveTests
             server.Start();
             k.Until(d => d.FindElements(By.XPath("//*[contains(@class,'badge') and contains(.,'to send')]")).Count == 0);
             k.Until(_ => hand.Record() == "did");
-            Assert.All(k.Complaints(), c => Assert.True(c.Contains("Failed to load resource", StringComparison.Ordinal) || c.Contains("ERR_", StringComparison.Ordinal), c));
+            Assert.All(k.Complaints(), c =>
+                Assert.True(
+                    c.Contains("Failed to load resource", StringComparison.Ordinal) || c.Contains("ERR_", StringComparison.Ordinal),
+                    c
+                )
+            );
         });
     }
 
@@ -57,8 +69,12 @@ public sealed class StoveTests
         var id = Keep(server);
         using var kitchen = new Kitchen(390, 844, server.Address);
         // The page counts on from the kettle's word by the browser's steady count; cut off, that count is moved by the test.
-        // The page's steady count stands but for what the test adds, as the server's clock does: on a slow machine the page would else run ahead.
-        kitchen.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new() { ["source"] = "window.shifted = 0; performance.now = () => 60_000 + window.shifted;" });
+        // The page's steady count stands but for what the test adds, as the server's clock does: on a slow machine the page would else
+        // run ahead.
+        kitchen.Driver.ExecuteCdpCommand(
+            "Page.addScriptToEvaluateOnNewDocument",
+            new() { ["source"] = "window.shifted = 0; performance.now = () => 60_000 + window.shifted;" }
+        );
         var k = kitchen;
         var hand = new StoveHand(k, server, id);
         k.Run(
@@ -87,7 +103,11 @@ public sealed class StoveTests
                 hand.GoTo(hand.Due("boil").AddMinutes(6));
                 k.Press("It did before…");
                 hand.Tap("6");
-                Assert.Equal(server.Now.AddMinutes(-6), hand.Moment("boil").GetProperty("doneAt").GetDateTimeOffset(), TimeSpan.FromMinutes(0.5));
+                Assert.Equal(
+                    server.Now.AddMinutes(-6),
+                    hand.Moment("boil").GetProperty("doneAt").GetDateTimeOffset(),
+                    TimeSpan.FromMinutes(0.5)
+                );
 
                 // A state short of the one that was due: the rice and the table move.
                 var due = hand.Moment("look").GetProperty("step").GetProperty("facts").GetProperty("felt").GetString();
@@ -151,10 +171,16 @@ public sealed class StoveTests
                 if (trouble)
                 {
                     // A server that is away makes the browser write failed requests to its console: expected, and nothing else.
-                    Assert.All(k.Complaints(), c => Assert.True(c.Contains("Failed to load resource", StringComparison.Ordinal) || c.Contains("ERR_", StringComparison.Ordinal), c));
+                    Assert.All(k.Complaints(), c =>
+                        Assert.True(
+                            c.Contains("Failed to load resource", StringComparison.Ordinal) || c.Contains("ERR_", StringComparison.Ordinal),
+                            c
+                        )
+                    );
                 }
             },
-            trouble ? "StoveWithTrouble" : "Stove");
+            trouble ? "StoveWithTrouble" : "Stove"
+        );
         return hand.Record();
     }
 
@@ -175,7 +201,21 @@ public sealed class StoveTests
             serveAtLocal = "2026-11-25T19:00",
             seed = 7,
         };
-        var answer = server.Http.PostAsJsonAsync($"/api/cooks/{id}", new { eventId = Guid.CreateVersion7(), occurredAt = Evening, title = "Lantern chickpeas", dish, basedOn = (long?)null }, Cancel).GetAwaiter().GetResult();
+        var answer = server
+            .Http.PostAsJsonAsync(
+                $"/api/cooks/{id}",
+                new
+                {
+                    eventId = Guid.CreateVersion7(),
+                    occurredAt = Evening,
+                    title = "Lantern chickpeas",
+                    dish,
+                    basedOn = (long?)null,
+                },
+                Cancel
+            )
+            .GetAwaiter()
+            .GetResult();
         answer.EnsureSuccessStatusCode();
         return id;
     }
@@ -224,20 +264,33 @@ internal sealed class StoveHand(Kitchen k, OwnProcess server, Guid id) : StoveSc
     }
 
     /// <summary>The kinds of what was told, in its order, with the minutes by which it was told late.</summary>
-    public string Record() => string.Join(", ", State().GetProperty("told").EnumerateArray().Where(t => !t.GetProperty("undone").GetBoolean()).Select(t =>
-        {
-            var entry = t.GetProperty("entry");
-            var late = t.GetProperty("recordedAt").GetDateTimeOffset() - entry.GetProperty("occurredAt").GetDateTimeOffset();
-            return entry.GetProperty("kind").GetString() + (late.TotalMinutes > 1 ? $"-{Math.Round(late.TotalMinutes)}" : string.Empty);
-        }));
+    public string Record() =>
+        string.Join(
+            ", ",
+            State()
+                .GetProperty("told")
+                .EnumerateArray()
+                .Where(t => !t.GetProperty("undone").GetBoolean())
+                .Select(t =>
+                {
+                    var entry = t.GetProperty("entry");
+                    var late = t.GetProperty("recordedAt").GetDateTimeOffset() - entry.GetProperty("occurredAt").GetDateTimeOffset();
+                    return entry.GetProperty("kind").GetString()
+                        + (late.TotalMinutes > 1 ? $"-{Math.Round(late.TotalMinutes)}" : string.Empty);
+                })
+        );
 
     private int Stored() => State().GetProperty("told").GetArrayLength();
 
-    internal static void Network(Kitchen k, bool offline) => k.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new()
-    {
-        ["offline"] = offline,
-        ["latency"] = 0,
-        ["downloadThroughput"] = -1,
-        ["uploadThroughput"] = -1,
-    });
+    internal static void Network(Kitchen k, bool offline) =>
+        k.Driver.ExecuteCdpCommand(
+            "Network.emulateNetworkConditions",
+            new()
+            {
+                ["offline"] = offline,
+                ["latency"] = 0,
+                ["downloadThroughput"] = -1,
+                ["uploadThroughput"] = -1,
+            }
+        );
 }

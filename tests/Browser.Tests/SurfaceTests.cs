@@ -96,7 +96,9 @@ public sealed partial class SurfaceTests
             k.Until(d => d.FindElements(blanched).Count == 1);
             k.Find(blanched).Click();
             k.Until(_ => k.Text("#measure-title + ul").Contains("Ham hock, blanched", StringComparison.Ordinal));
-            k.Until(_ => k.Find(By.TagName("main")).GetAttribute("textContent")!.Contains("Blanch the cured meat", StringComparison.Ordinal));
+            k.Until(_ =>
+                k.Find(By.TagName("main")).GetAttribute("textContent")!.Contains("Blanch the cured meat", StringComparison.Ordinal)
+            );
             // Dry again, the soak may be chosen again.
             k.Find(By.CssSelector("#method option[value=open_pot]")).Click();
             k.Until(d => d.FindElements(By.Name("soak")).Count > 0);
@@ -173,7 +175,10 @@ public sealed partial class SurfaceTests
         kitchen.Run(k =>
         {
             k.Open("/notes");
-            k.Find(By.Id("notes")).SendKeys("Harbour chickpeas\nServes 4\n1 cup chickpeas\n8 litres water\nSoak the chickpeas overnight.\nDrain, boil and simmer for 80 minutes.");
+            k.Find(By.Id("notes"))
+                .SendKeys(
+                    "Harbour chickpeas\nServes 4\n1 cup chickpeas\n8 litres water\nSoak the chickpeas overnight.\nDrain, boil and simmer for 80 minutes."
+                );
             k.Press("Read them");
             k.Until(d => d.FindElements(By.XPath("//*[@role='alert'][contains(.,'8.0 L of water')]")).Count == 1);
             k.ChooseLabel("ajar");
@@ -193,12 +198,14 @@ public sealed partial class SurfaceTests
         using var kitchen = new Kitchen();
         kitchen.Run(k =>
         {
-            foreach (var line in new[]
-            {
-                "for four, tomorrow at seven: chickpeas with brown basmati, dry, with onion and bay leaves",
-                "for four, tomorrow at seven: borlotti with white rice, saucy, with tomato, onion and cinnamon",
-                "for four, tomorrow at seven: yellow lentils with broken rice, porridge, not soaked, with cardamom",
-            })
+            foreach (
+                var line in new[]
+                {
+                    "for four, tomorrow at seven: chickpeas with brown basmati, dry, with onion and bay leaves",
+                    "for four, tomorrow at seven: borlotti with white rice, saucy, with tomato, onion and cinnamon",
+                    "for four, tomorrow at seven: yellow lentils with broken rice, porridge, not soaked, with cardamom",
+                }
+            )
             {
                 k.Open("/");
                 k.Find(By.Id("line")).SendKeys(line + Keys.Enter);
@@ -206,7 +213,17 @@ public sealed partial class SurfaceTests
                 k.Settle();
                 foreach (var (width, height) in new[] { (8.27, 11.69), (8.5, 11.0) })
                 {
-                    var answer = (Dictionary<string, object>)k.Driver.ExecuteCdpCommand("Page.printToPDF", new() { ["paperWidth"] = width, ["paperHeight"] = height, ["printBackground"] = true })!;
+                    var answer =
+                        (Dictionary<string, object>)
+                            k.Driver.ExecuteCdpCommand(
+                                "Page.printToPDF",
+                                new()
+                                {
+                                    ["paperWidth"] = width,
+                                    ["paperHeight"] = height,
+                                    ["printBackground"] = true,
+                                }
+                            )!;
                     var pdf = System.Text.Encoding.Latin1.GetString(Convert.FromBase64String((string)answer["data"]));
                     Assert.Single(Pages().Matches(pdf));
                 }
@@ -222,12 +239,30 @@ public sealed partial class SurfaceTests
         {
             k.Open("/");
             k.Driver.ExecuteCdpCommand("Network.enable", []);
-            k.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new() { ["offline"] = true, ["latency"] = 0, ["downloadThroughput"] = 0, ["uploadThroughput"] = 0 });
+            k.Driver.ExecuteCdpCommand(
+                "Network.emulateNetworkConditions",
+                new()
+                {
+                    ["offline"] = true,
+                    ["latency"] = 0,
+                    ["downloadThroughput"] = 0,
+                    ["uploadThroughput"] = 0,
+                }
+            );
             k.ChooseLabel("Saucy");
             k.Until(d => d.FindElements(By.XPath("//*[@role='alert'][contains(.,'Start it again')]")).Count == 1);
             Assert.Contains("Chickpeas with brown basmati", k.Text("h1"), StringComparison.Ordinal);
             _ = k.Complaints();
-            k.Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new() { ["offline"] = false, ["latency"] = 0, ["downloadThroughput"] = -1, ["uploadThroughput"] = -1 });
+            k.Driver.ExecuteCdpCommand(
+                "Network.emulateNetworkConditions",
+                new()
+                {
+                    ["offline"] = false,
+                    ["latency"] = 0,
+                    ["downloadThroughput"] = -1,
+                    ["uploadThroughput"] = -1,
+                }
+            );
             k.Driver.Navigate().Refresh();
             k.Until(d => d.FindElements(By.CssSelector("input[name=style][value=saucy]:checked")).Count == 1);
             k.Settle();

@@ -24,5 +24,6 @@ internal sealed class Judged
     }
 
     /// <summary>Fails when fewer than so many of a hundred were judged.</summary>
-    public void AtLeast(double percent) => Assert.True(_judged * 100.0 >= percent * _all && _judged > 0, $"only {_judged} of {_all} cases had something to judge");
+    public void AtLeast(double percent) =>
+        Assert.True(_judged * 100.0 >= percent * _all && _judged > 0, $"only {_judged} of {_all} cases had something to judge");
 }

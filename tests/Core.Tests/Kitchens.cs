@@ -29,15 +29,17 @@ internal static class Kitchens
 
     public static Burner Burner(double most = 1500) => new("hob", "front hob", Power.FromWatts(most), Power.FromWatts(120));
 
-    public static Household Home(double room = 19, double altitude = 50, bool cautious = false, DateTimeZone? zone = null) => new(
-        zone ?? Zone,
-        Altitude.FromMetres(altitude),
-        Temperature.FromCelsius(room),
-        Temperature.FromCelsius(5),
-        new LocalTime(7, 0),
-        new LocalTime(23, 0),
-        new LocalTime(21, 30),
-        cautious);
+    public static Household Home(double room = 19, double altitude = 50, bool cautious = false, DateTimeZone? zone = null) =>
+        new(
+            zone ?? Zone,
+            Altitude.FromMetres(altitude),
+            Temperature.FromCelsius(room),
+            Temperature.FromCelsius(5),
+            new LocalTime(7, 0),
+            new LocalTime(23, 0),
+            new LocalTime(21, 30),
+            cautious
+        );
 
     public static Dish Dish(
         string pulse,
@@ -50,7 +52,8 @@ internal static class Kitchens
         Household? home = null,
         LocalDateTime? serve = null,
         LocalDateTime? now = null,
-        double spread = 0.28)
+        double spread = 0.28
+    )
     {
         var household = home ?? Home();
         return new Dish(
@@ -67,21 +70,24 @@ internal static class Kitchens
             household,
             household.InstantOf(serve ?? SevenOClock),
             household.InstantOf(now ?? EveningBefore),
-            7);
+            7
+        );
     }
 
-    public static Plan Planned(Dish dish) => Plans.Plan(dish) switch
-    {
-        PlanAnswer.Planned p => p.Plan,
-        PlanAnswer.Refused r => throw new InvalidOperationException($"Refused: {r.Refusal}"),
-        _ => throw new InvalidOperationException(),
-    };
+    public static Plan Planned(Dish dish) =>
+        Plans.Plan(dish) switch
+        {
+            PlanAnswer.Planned p => p.Plan,
+            PlanAnswer.Refused r => throw new InvalidOperationException($"Refused: {r.Refusal}"),
+            _ => throw new InvalidOperationException(),
+        };
 
-    public static PlanRefusal Refused(Dish dish) => Plans.Plan(dish) switch
-    {
-        PlanAnswer.Refused r => r.Refusal,
-        _ => throw new InvalidOperationException("Not refused."),
-    };
+    public static PlanRefusal Refused(Dish dish) =>
+        Plans.Plan(dish) switch
+        {
+            PlanAnswer.Refused r => r.Refusal,
+            _ => throw new InvalidOperationException("Not refused."),
+        };
 
     public static string Clock(this Plan plan, string mark)
     {
@@ -106,7 +112,8 @@ internal static class Kitchens
         Lid lid = Lid.On,
         Flame flame = Flame.Lively,
         Vessel? pot = null,
-        double room = 20)
+        double room = 20
+    )
     {
         var cold = Temperature.FromCelsius(20);
         var actions = new List<CookAction>();
@@ -116,8 +123,7 @@ internal static class Kitchens
             actions.Add(new CookAction.Drain(Trigger.Later(Duration.FromHours(soakHours)), "p"));
         }
 
-        actions.AddRange(
-        [
+        actions.AddRange([
             new CookAction.Add(Trigger.Next, "p"),
             new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), cold),
             new CookAction.Cover(Trigger.Next, lid),
@@ -130,7 +136,8 @@ internal static class Kitchens
             [new PulseIngredient("p", Mass.FromGrams(grams), pulse, new Pace(1, 0))],
             actions,
             Instant.FromUnixTimeSeconds(0),
-            1);
+            1
+        );
     }
 
     public static PotRun Run(Cook cook, bool sample = false, Duration? step = null) =>

@@ -6,7 +6,8 @@ using Architecture = ArchUnitNET.Domain.Architecture;
 
 namespace BrightKettle.Server.Tests;
 
-/// <summary>References point one way, as the compiled code has them: between projects, between the folders of the core, and between those of the server.</summary>
+/// <summary>References point one way, as the compiled code has them: between projects, between the folders of the core, and between those
+/// of the server.</summary>
 public class ArchitectureTests
 {
     private const string Core = "BrightKettle.Core";
@@ -45,8 +46,13 @@ public class ArchitectureTests
         ("Hosting", ["Messages", "Settings", "Answers", "Kitchen", "Planning", "Record", "Pairing", "Stove"]),
     ];
 
-    private static readonly Architecture Loaded = new ArchLoader().LoadAssemblies(
-        typeof(BrightKettle.Core.Cooking.Cook).Assembly, typeof(BrightKettle.Data.KettleDb).Assembly, typeof(Program).Assembly).Build();
+    private static readonly Architecture Loaded = new ArchLoader()
+        .LoadAssemblies(
+            typeof(BrightKettle.Core.Cooking.Cook).Assembly,
+            typeof(BrightKettle.Data.KettleDb).Assembly,
+            typeof(Program).Assembly
+        )
+        .Build();
 
     [Fact]
     public void Folders_of_the_core_use_only_what_lies_below_them() => Check(Core, CoreFolders);
@@ -68,10 +74,26 @@ public class ArchitectureTests
     [Fact]
     public void The_core_reads_no_clock_and_rolls_no_dice()
     {
-        string[] forbidden = ["NodaTime.SystemClock", "System.Random", "System.TimeProvider", "System.Threading.Thread::Sleep", "System.DateTime::get_Now", "System.DateTime::get_UtcNow", "System.Threading.Tasks.Task::Delay"];
-        var calls = Loaded.Types.Where(t => Within(t.FullName, Core)).SelectMany(t => t.Dependencies)
-            .Select(d => d is ArchUnitNET.Domain.Dependencies.MethodCallDependency call ? $"{call.Target.FullName}::{call.TargetMember.Name}" : d.Target.FullName)
-            .Distinct().ToList();
+        string[] forbidden =
+        [
+            "NodaTime.SystemClock",
+            "System.Random",
+            "System.TimeProvider",
+            "System.Threading.Thread::Sleep",
+            "System.DateTime::get_Now",
+            "System.DateTime::get_UtcNow",
+            "System.Threading.Tasks.Task::Delay",
+        ];
+        var calls = Loaded
+            .Types.Where(t => Within(t.FullName, Core))
+            .SelectMany(t => t.Dependencies)
+            .Select(d =>
+                d is ArchUnitNET.Domain.Dependencies.MethodCallDependency call
+                    ? $"{call.Target.FullName}::{call.TargetMember.Name}"
+                    : d.Target.FullName
+            )
+            .Distinct()
+            .ToList();
         Assert.DoesNotContain(calls, c => forbidden.Any(f => c.StartsWith(f, StringComparison.Ordinal)));
         Assert.Contains(calls, c => c.StartsWith("NodaTime.Instant", StringComparison.Ordinal));
     }
@@ -79,9 +101,19 @@ public class ArchitectureTests
     /// <summary>Each folder stands in the table, and uses nothing beside what the table lets it.</summary>
     private static void Check(string project, (string Folder, string[] Uses)[] table)
     {
-        Assert.Equal(table.Select(t => t.Folder).Order(), Loaded.Types.Where(t => Within(t.FullName, project)).Select(t => Folder(t.FullName, project)).OfType<string>().Distinct().Order());
+        Assert.Equal(
+            table.Select(t => t.Folder).Order(),
+            Loaded
+                .Types.Where(t => Within(t.FullName, project))
+                .Select(t => Folder(t.FullName, project))
+                .OfType<string>()
+                .Distinct()
+                .Order()
+        );
         // What a folder may use stands before it: so no table allows a circle.
-        Assert.All(table.Select((t, i) => (t.Uses, Before: table.Take(i).Select(b => b.Folder))), t => Assert.Subset(t.Before.ToHashSet(), t.Uses.ToHashSet()));
+        Assert.All(table.Select((t, i) => (t.Uses, Before: table.Take(i).Select(b => b.Folder))), t =>
+            Assert.Subset(t.Before.ToHashSet(), t.Uses.ToHashSet())
+        );
         var allowed = table.ToDictionary(t => t.Folder, t => t.Uses);
         var across = Uses(project)
             .Select(u => (u.From, u.To, Mine: Folder(u.From, project), Theirs: Folder(u.To, project)))

@@ -18,11 +18,16 @@ public sealed class CookApiTests : IDisposable
     public void Dispose() => _server.Dispose();
 
     private async Task<CookDto> Save(Guid id, CookChange? change = null) =>
-        (await (await _http.PostAsJsonAsync($"/api/cooks/{id}", change ?? KettleServer.Change(KettleServer.Dish()), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel))!;
+        (
+            await (
+                await _http.PostAsJsonAsync($"/api/cooks/{id}", change ?? KettleServer.Change(KettleServer.Dish()), Cancel)
+            ).Content.ReadFromJsonAsync<CookDto>(Cancel)
+        )!;
 
     private Task<HttpResponseMessage> Put(Guid id, CookChange change) => _http.PutAsJsonAsync($"/api/cooks/{id}", change, Cancel);
 
-    private static CookMark Mark(long basedOn) => new(Guid.CreateVersion7(), new DateTimeOffset(2026, 11, 24, 18, 5, 0, TimeSpan.Zero), basedOn);
+    private static CookMark Mark(long basedOn) =>
+        new(Guid.CreateVersion7(), new DateTimeOffset(2026, 11, 24, 18, 5, 0, TimeSpan.Zero), basedOn);
 
     private int Events(Guid id) => _server.Read(db => db.CookEvents.Count(e => e.CookId == id));
 
@@ -42,7 +47,9 @@ public sealed class CookApiTests : IDisposable
         var read = await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel);
         Assert.Equal(saved.Dish, read!.Dish);
         Assert.False(read.ModelMoved);
-        Assert.Contains((await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners, c => c.Id == id && c.Title == "Test dinner");
+        Assert.Contains((await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners, c =>
+            c.Id == id && c.Title == "Test dinner"
+        );
         var cook = await _http.GetFromJsonAsync<CookDocument>($"/api/cooks/{id}/cook.json", Cancel);
         Assert.Equal("chickpea", cook!.Ingredients[0].CatalogueId);
     }
@@ -89,7 +96,9 @@ public sealed class CookApiTests : IDisposable
     {
         var id = Guid.CreateVersion7();
         var saved = await Save(id);
-        var gone = await (await _http.PostAsJsonAsync($"/api/cooks/{id}/deletion", Mark(saved.Version), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel);
+        var gone = await (
+            await _http.PostAsJsonAsync($"/api/cooks/{id}/deletion", Mark(saved.Version), Cancel)
+        ).Content.ReadFromJsonAsync<CookDto>(Cancel);
         Assert.Equal(HttpStatusCode.NotFound, (await _http.GetAsync($"/api/cooks/{id}", Cancel)).StatusCode);
         var back = await _http.PostAsJsonAsync($"/api/cooks/{id}/restoration", Mark(gone!.Version), Cancel);
         Assert.Equal(HttpStatusCode.OK, back.StatusCode);
@@ -115,7 +124,10 @@ public sealed class CookApiTests : IDisposable
         var impossible = KettleServer.Change(KettleServer.Dish("2026-11-24T18:20") with { Soak = "none" });
         Assert.Equal(422, (await (await _http.PostAsJsonAsync($"/api/cooks/{id}", impossible, Cancel)).Problem()).Status);
         var nameless = KettleServer.Change(KettleServer.Dish(), title: " ");
-        Assert.Equal((400, "request.missing", "title"), await (await _http.PostAsJsonAsync($"/api/cooks/{id}", nameless, Cancel)).Problem());
+        Assert.Equal(
+            (400, "request.missing", "title"),
+            await (await _http.PostAsJsonAsync($"/api/cooks/{id}", nameless, Cancel)).Problem()
+        );
         Assert.Equal(0, Events(id));
         Assert.Equal(HttpStatusCode.NotFound, (await _http.GetAsync($"/api/cooks/{id}", Cancel)).StatusCode);
     }

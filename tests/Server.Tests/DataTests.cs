@@ -24,10 +24,10 @@ public sealed class DataTests : IDisposable
         }
     }
 
-    private KettleDb Open() => new(new DbContextOptionsBuilder<KettleDb>()
-        .UseSqlite(_directory.ConnectionString)
-        .AddInterceptors(new DurableConnection())
-        .Options);
+    private KettleDb Open() =>
+        new(
+            new DbContextOptionsBuilder<KettleDb>().UseSqlite(_directory.ConnectionString).AddInterceptors(new DurableConnection()).Options
+        );
 
     private const UnixFileMode OwnerOnly = UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute;
 
@@ -86,7 +86,10 @@ public sealed class DataTests : IDisposable
         await using var db = await Ready();
         var migrations = db.Database.GetMigrations().ToList();
         await db.GetInfrastructure().GetRequiredService<IMigrator>().MigrateAsync(migrations[^2], Cancel);
-        await db.Database.ExecuteSqlAsync($"INSERT INTO vessels (id, name, diameter_centimetres, brim_millilitres, position) VALUES ('a', 'kept', 20, 3000, 1)", Cancel);
+        await db.Database.ExecuteSqlAsync(
+            $"INSERT INTO vessels (id, name, diameter_centimetres, brim_millilitres, position) VALUES ('a', 'kept', 20, 3000, 1)",
+            Cancel
+        );
     }
 
     [Fact]
@@ -123,7 +126,10 @@ public sealed class DataTests : IDisposable
     {
         await Older();
         await using var db = Open();
-        await db.Database.ExecuteSqlRawAsync("""CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER PRIMARY KEY, "Timestamp" TEXT NOT NULL)""", Cancel);
+        await db.Database.ExecuteSqlRawAsync(
+            """CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER PRIMARY KEY, "Timestamp" TEXT NOT NULL)""",
+            Cancel
+        );
         await db.Database.ExecuteSqlRawAsync("""INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-11-24')""", Cancel);
         Assert.NotNull(await _directory.OpenAsync(db, DateTimeOffset.UnixEpoch, Cancel).WaitAsync(TimeSpan.FromMinutes(2), Cancel));
     }

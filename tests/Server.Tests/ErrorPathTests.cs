@@ -41,9 +41,30 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     [InlineData("POST", "/api/plans", "", "application/json", 400, "request.malformed")]
     [InlineData("GET", "/api/cooks/no-id", null, "application/json", 404, "request.not_found")]
     [InlineData("GET", "/api/cooks?take=many", null, "application/json", 400, "request.malformed")]
-    [InlineData("POST", "/api/plans", "{\"pulse\":{\"value\":1,\"unit\":\"g\",\"weight\":2}}", "application/json", 400, "request.malformed")]
-    [InlineData("POST", "/api/notes", "{\"text\":\"x\",\"answers\":{},\"dish\":{},\"shout\":true}", "application/json", 400, "request.malformed")]
-    public async Task Each_kind_of_error_has_its_status_its_code_and_the_same_headers(string method, string path, string? body, string type, int status, string code)
+    [InlineData(
+        "POST",
+        "/api/plans",
+        "{\"pulse\":{\"value\":1,\"unit\":\"g\",\"weight\":2}}",
+        "application/json",
+        400,
+        "request.malformed"
+    )]
+    [InlineData(
+        "POST",
+        "/api/notes",
+        "{\"text\":\"x\",\"answers\":{},\"dish\":{},\"shout\":true}",
+        "application/json",
+        400,
+        "request.malformed"
+    )]
+    public async Task Each_kind_of_error_has_its_status_its_code_and_the_same_headers(
+        string method,
+        string path,
+        string? body,
+        string type,
+        int status,
+        string code
+    )
     {
         var answer = await Send(method, path, body, type);
         Assert.Equal((status, code), await answer.Problem() is var p ? (p.Status, p.Code) : default);
@@ -73,7 +94,8 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     [InlineData("vesselId", "\"\\u0000\"")]
     public async Task Nothing_in_a_dish_is_a_fault_of_ours(string field, string value)
     {
-        var dish = (JsonObject)JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(KettleServer.Dish(), System.Text.Json.JsonSerializerOptions.Web))!;
+        var dish = (JsonObject)
+            JsonNode.Parse(System.Text.Json.JsonSerializer.Serialize(KettleServer.Dish(), System.Text.Json.JsonSerializerOptions.Web))!;
         // What no text can hold is still JSON.
         dish[field] = "HERE";
         var body = dish.ToJsonString().Replace("\"HERE\"", value, StringComparison.Ordinal);
@@ -94,7 +116,10 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
         foreach (var phrase in new[] { line, "٣ cups", "half of ٢" })
         {
-            Assert.Equal(HttpStatusCode.OK, (await _http.PostAsJsonAsync("/api/words", new { phrase, dish = KettleServer.Dish() }, Cancel)).StatusCode);
+            Assert.Equal(
+                HttpStatusCode.OK,
+                (await _http.PostAsJsonAsync("/api/words", new { phrase, dish = KettleServer.Dish() }, Cancel)).StatusCode
+            );
         }
     }
 
@@ -105,7 +130,21 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     [InlineData("{\"@type\":\"Recipe\",\"recipeYield\":[[]],\"recipeIngredient\":[null,1,{}],\"recipeInstructions\":[null,[null]]}")]
     [InlineData("٣٠٠ g chickpeas\nBoil ٤٠ minutes")]
     public async Task Odd_notes_are_read_as_far_as_they_go(string text) =>
-        Assert.Equal(HttpStatusCode.OK, (await _http.PostAsJsonAsync("/api/notes", new { text, answers = new { }, dish = KettleServer.Dish() }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await _http.PostAsJsonAsync(
+                    "/api/notes",
+                    new
+                    {
+                        text,
+                        answers = new { },
+                        dish = KettleServer.Dish(),
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
 
     [Fact]
     public async Task A_list_of_very_many_faults_names_the_first_and_how_many_there_are()
@@ -116,7 +155,15 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
             ["version"] = 1,
             ["starts"] = "2026-11-24T18:00:00Z",
             ["seed"] = 1,
-            ["kitchen"] = new JsonObject { ["vesselDiameterCentimetres"] = 0, ["vesselBrimMillilitres"] = 0, ["burnerMostWatts"] = 0, ["burnerLeastWatts"] = -1, ["altitudeMetres"] = 1e9, ["roomCelsius"] = 1e9 },
+            ["kitchen"] = new JsonObject
+            {
+                ["vesselDiameterCentimetres"] = 0,
+                ["vesselBrimMillilitres"] = 0,
+                ["burnerMostWatts"] = 0,
+                ["burnerLeastWatts"] = -1,
+                ["altitudeMetres"] = 1e9,
+                ["roomCelsius"] = 1e9,
+            },
             ["ingredients"] = new JsonArray([.. Enumerable.Range(0, 16).Select(i => (JsonNode?)null)]),
             ["actions"] = new JsonArray([.. Enumerable.Range(0, 150).Select(i => (JsonNode?)null)]),
         };
@@ -137,7 +184,12 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     [InlineData("0001-01-01T00:00:00Z")]
     public async Task A_cook_at_the_end_of_time_is_refused(string starts)
     {
-        var cook = JsonNode.Parse(await _http.GetStringAsync($"/api/cooks/{(await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners[0].Id}/cook.json", Cancel))!;
+        var cook = JsonNode.Parse(
+            await _http.GetStringAsync(
+                $"/api/cooks/{(await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners[0].Id}/cook.json",
+                Cancel
+            )
+        )!;
         cook["starts"] = starts;
         Assert.Equal((400, "cook.starts", "starts"), await (await Send("POST", "/api/forecast", cook.ToJsonString())).Problem());
     }
@@ -148,7 +200,19 @@ public sealed class ErrorPathTests(DemoServer server) : IClassFixture<DemoServer
     [InlineData("   ", "request.missing")]
     public async Task Names_hold_nothing_that_cannot_be_shown(string name, string code)
     {
-        Assert.Equal((400, code, "name"), await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange(name, 20, 3000), Cancel)).Problem());
-        Assert.Equal((400, code, "title"), await (await _http.PostAsJsonAsync($"/api/cooks/{Guid.CreateVersion7()}", KettleServer.Change(KettleServer.Dish(), title: name), Cancel)).Problem());
+        Assert.Equal(
+            (400, code, "name"),
+            await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange(name, 20, 3000), Cancel)).Problem()
+        );
+        Assert.Equal(
+            (400, code, "title"),
+            await (
+                await _http.PostAsJsonAsync(
+                    $"/api/cooks/{Guid.CreateVersion7()}",
+                    KettleServer.Change(KettleServer.Dish(), title: name),
+                    Cancel
+                )
+            ).Problem()
+        );
     }
 }

@@ -22,7 +22,11 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
     private async Task<PlanDto> Plan(DishDto? dish = null) =>
-        (await (await _http.PostAsJsonAsync("/api/plans", dish ?? KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+        (
+            await (await _http.PostAsJsonAsync("/api/plans", dish ?? KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(
+                Cancel
+            )
+        )!;
 
     private async Task<JsonObject> PlannedCook() =>
         JsonSerializer.SerializeToNode((await Plan()).Cook, JsonSerializerOptions.Web)!.AsObject();
@@ -31,7 +35,9 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
     public async Task A_plans_own_cook_forecasts_to_the_plans_own_moments()
     {
         var plan = await Plan();
-        var forecast = await (await _http.PostAsJsonAsync("/api/forecast", plan.Cook, Cancel)).Content.ReadFromJsonAsync<ForecastDto>(Cancel);
+        var forecast = await (await _http.PostAsJsonAsync("/api/forecast", plan.Cook, Cancel)).Content.ReadFromJsonAsync<ForecastDto>(
+            Cancel
+        );
         Assert.Equal(plan.Forecast.Milestones, forecast!.Milestones);
         Assert.Equal(plan.Forecast.Series.LiquorMillilitres, forecast.Series.LiquorMillilitres);
     }
@@ -45,19 +51,20 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Contains(forecast!.Gates, g => g is { Blocks: true, Code: "lectin.not_boiled", Action: not null });
     }
 
-    public static TheoryData<string, string, string> Faults => new()
-    {
-        { "format", "\"another/cook\"", "cook.format" },
-        { "version", "2", "cook.format" },
-        { "ingredients", "[]", "cook.ingredients" },
-        { "actions", "[]", "cook.actions" },
-        { "actions", """[{"do":"dance"}]""", "cook.unknown_action" },
-        { "actions", """[{"do":"add","ingredient":"nobody"},{"do":"serve"}]""", "cook.unknown_ingredient" },
-        { "actions", """[{"do":"water","grams":-3},{"do":"serve"}]""", "request.out_of_range" },
-        { "actions", """[{"do":"heat","flame":"inferno"},{"do":"serve"}]""", "request.unknown_word" },
-        { "actions", """[null]""", "request.missing" },
-        { "kitchen", "null", "request.missing" },
-    };
+    public static TheoryData<string, string, string> Faults =>
+        new()
+        {
+            { "format", "\"another/cook\"", "cook.format" },
+            { "version", "2", "cook.format" },
+            { "ingredients", "[]", "cook.ingredients" },
+            { "actions", "[]", "cook.actions" },
+            { "actions", """[{"do":"dance"}]""", "cook.unknown_action" },
+            { "actions", """[{"do":"add","ingredient":"nobody"},{"do":"serve"}]""", "cook.unknown_ingredient" },
+            { "actions", """[{"do":"water","grams":-3},{"do":"serve"}]""", "request.out_of_range" },
+            { "actions", """[{"do":"heat","flame":"inferno"},{"do":"serve"}]""", "request.unknown_word" },
+            { "actions", """[null]""", "request.missing" },
+            { "kitchen", "null", "request.missing" },
+        };
 
     [Theory]
     [MemberData(nameof(Faults))]
@@ -78,11 +85,31 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Empty(schema.Validate(cook.ToJsonString()));
         foreach (var method in new[] { ("pressure", "steam-drum"), ("slow_cooker", "day-crock") })
         {
-            var other = (await Plan(KettleServer.Dish() with { RiceId = null, Rice = null, Style = "saucy", PulseId = "navy", Method = method.Item1, CookerId = method.Item2 })).Cook;
+            var other = (
+                await Plan(
+                    KettleServer.Dish() with
+                    {
+                        RiceId = null,
+                        Rice = null,
+                        Style = "saucy",
+                        PulseId = "navy",
+                        Method = method.Item1,
+                        CookerId = method.Item2,
+                    }
+                )
+            ).Cook;
             Assert.Empty(schema.Validate(JsonSerializer.Serialize(other, JsonSerializerOptions.Web)));
         }
 
-        foreach (var (field, value) in new[] { ("version", "2"), ("actions", "[]"), ("actions", """[{"do":"dance"}]"""), ("ingredients", """[{"id":"a"}]""") })
+        foreach (
+            var (field, value) in new[]
+            {
+                ("version", "2"),
+                ("actions", "[]"),
+                ("actions", """[{"do":"dance"}]"""),
+                ("ingredients", """[{"id":"a"}]"""),
+            }
+        )
         {
             var broken = cook.DeepClone().AsObject();
             broken[field] = JsonNode.Parse(value);
@@ -95,38 +122,57 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
     public void A_cook_goes_out_and_comes_back_unchanged()
     {
         var catalogue = PulseCatalogue.Shipped;
-        var genWhen = Gen.Select(Gen.Int[0, 500], Gen.Bool, Gen.Bool).Select((minutes, clock, look) => new Trigger(
-            clock ? Instant.FromUtc(2026, 11, 25, 12, 0) + Duration.FromMinutes(minutes) : null,
-            null,
-            Duration.FromMinutes(minutes),
-            look ? new Look("p", minutes % 200, Duration.FromMinutes(5)) : null));
+        var genWhen = Gen.Select(Gen.Int[0, 500], Gen.Bool, Gen.Bool)
+            .Select(
+                (minutes, clock, look) =>
+                    new Trigger(
+                        clock ? Instant.FromUtc(2026, 11, 25, 12, 0) + Duration.FromMinutes(minutes) : null,
+                        null,
+                        Duration.FromMinutes(minutes),
+                        look ? new Look("p", minutes % 200, Duration.FromMinutes(5)) : null
+                    )
+            );
         var gen = Gen.Select(Gen.Int[0, 48], Gen.Double[20, 900], genWhen, Gen.Enum<Flame>(), Gen.Enum<Lid>());
-        gen.Sample((pulse, grams, when, flame, lid) =>
-        {
-            var cook = new Cook(
-                new CookKitchen(
-                    new Vessel("vessel", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500)),
-                    new Burner("burner", string.Empty, Power.FromWatts(1500), Power.FromWatts(120)),
-                    Altitude.FromMetres(120),
-                    Temperature.FromCelsius(19)),
-                [
-                    new PulseIngredient("p", Mass.FromGrams(grams), catalogue.Pulses[pulse], new Pace(1.1, 0.2)),
-                    new ExtraIngredient("x", Mass.FromGrams(grams), catalogue.FindExtra("ham_hock")!, Temperature.FromCelsius(6)) { Pieces = pulse, Blanched = pulse % 2 == 0 },
-                ],
-                [
-                    new CookAction.Add(Trigger.At(Instant.FromUtc(2026, 11, 25, 12, 0)), "p"),
-                    new CookAction.Add(Trigger.Next, "x"),
-                    new CookAction.AddWater(Trigger.Next, Mass.FromGrams(grams * 3), Temperature.FromCelsius(18)),
-                    new CookAction.Cover(Trigger.Next, lid),
-                    new CookAction.Heat(when, flame) { StepId = StepIds.Light },
-                    new CookAction.Serve(Trigger.Later(Duration.FromMinutes(5))) { StepId = StepIds.Table },
-                ],
-                Instant.FromUtc(2026, 11, 25, 12, 0),
-                3);
-            var checks = new FieldFaults();
-            var text = JsonSerializer.Serialize(CookWriter.Write(cook), JsonSerializerOptions.Web);
-            var back = new CookReader(catalogue, checks).Read(JsonSerializer.Deserialize<CookDocument>(text, JsonSerializerOptions.Web)!);
-            return back is not null && back.Actions.SequenceEqual(cook.Actions) && back.Ingredients.SequenceEqual(cook.Ingredients) && back.Kitchen == cook.Kitchen && back.Starts == cook.Starts;
-        });
+        gen.Sample(
+            (pulse, grams, when, flame, lid) =>
+            {
+                var cook = new Cook(
+                    new CookKitchen(
+                        new Vessel("vessel", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500)),
+                        new Burner("burner", string.Empty, Power.FromWatts(1500), Power.FromWatts(120)),
+                        Altitude.FromMetres(120),
+                        Temperature.FromCelsius(19)
+                    ),
+                    [
+                        new PulseIngredient("p", Mass.FromGrams(grams), catalogue.Pulses[pulse], new Pace(1.1, 0.2)),
+                        new ExtraIngredient("x", Mass.FromGrams(grams), catalogue.FindExtra("ham_hock")!, Temperature.FromCelsius(6))
+                        {
+                            Pieces = pulse,
+                            Blanched = pulse % 2 == 0,
+                        },
+                    ],
+                    [
+                        new CookAction.Add(Trigger.At(Instant.FromUtc(2026, 11, 25, 12, 0)), "p"),
+                        new CookAction.Add(Trigger.Next, "x"),
+                        new CookAction.AddWater(Trigger.Next, Mass.FromGrams(grams * 3), Temperature.FromCelsius(18)),
+                        new CookAction.Cover(Trigger.Next, lid),
+                        new CookAction.Heat(when, flame) { StepId = StepIds.Light },
+                        new CookAction.Serve(Trigger.Later(Duration.FromMinutes(5))) { StepId = StepIds.Table },
+                    ],
+                    Instant.FromUtc(2026, 11, 25, 12, 0),
+                    3
+                );
+                var checks = new FieldFaults();
+                var text = JsonSerializer.Serialize(CookWriter.Write(cook), JsonSerializerOptions.Web);
+                var back = new CookReader(catalogue, checks).Read(
+                    JsonSerializer.Deserialize<CookDocument>(text, JsonSerializerOptions.Web)!
+                );
+                return back is not null
+                    && back.Actions.SequenceEqual(cook.Actions)
+                    && back.Ingredients.SequenceEqual(cook.Ingredients)
+                    && back.Kitchen == cook.Kitchen
+                    && back.Starts == cook.Starts;
+            }
+        );
     }
 }

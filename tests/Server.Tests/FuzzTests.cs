@@ -4,7 +4,8 @@ using Xunit;
 
 namespace BrightKettle.Server.Tests;
 
-/// <summary>A short run of `./kettle fuzz` with a seed of its own: spoilt requests to everything that the server's own description names.</summary>
+/// <summary>A short run of `./kettle fuzz` with a seed of its own: spoilt requests to everything that the server's own description
+/// names.</summary>
 public sealed class FuzzTests : IDisposable
 {
     private const int Requests = 700;
@@ -20,7 +21,9 @@ public sealed class FuzzTests : IDisposable
         _server.UseKestrel(0);
         _server.StartServer();
         using var http = new HttpClient { BaseAddress = _server.ClientOptions.BaseAddress };
-        await using var database = new SqliteConnection($"Data Source={Path.Combine(_server.Data, "kettle.db")};Mode=ReadOnly;Pooling=False");
+        await using var database = new SqliteConnection(
+            $"Data Source={Path.Combine(_server.Data, "kettle.db")};Mode=ReadOnly;Pooling=False"
+        );
         await database.OpenAsync(TestContext.Current.CancellationToken);
         var fuzzer = new Fuzzer(http, 4711, () => StoredState.Of(database));
         await fuzzer.PrepareAsync(_server.Clock.GetUtcNow());
@@ -41,13 +44,21 @@ public sealed class FuzzTests : IDisposable
     public async Task What_is_stored_differs_after_each_kind_of_writing()
     {
         _server.CreateClient().Dispose();
-        await using var database = new SqliteConnection($"Data Source={Path.Combine(_server.Data, "kettle.db")};Mode=ReadOnly;Pooling=False");
+        await using var database = new SqliteConnection(
+            $"Data Source={Path.Combine(_server.Data, "kettle.db")};Mode=ReadOnly;Pooling=False"
+        );
         await database.OpenAsync(TestContext.Current.CancellationToken);
-        foreach (var sql in new[]
-        {
-            "UPDATE household SET room_celsius = 23", "UPDATE vessels SET brim_millilitres = 2000 WHERE id = 'blue-pot'", "UPDATE burners SET gas = 0", "DELETE FROM shelf", "UPDATE cooks SET deleted = 1 WHERE rowid = 1",
-            "DELETE FROM cook_events WHERE sequence = 1",
-        })
+        foreach (
+            var sql in new[]
+            {
+                "UPDATE household SET room_celsius = 23",
+                "UPDATE vessels SET brim_millilitres = 2000 WHERE id = 'blue-pot'",
+                "UPDATE burners SET gas = 0",
+                "DELETE FROM shelf",
+                "UPDATE cooks SET deleted = 1 WHERE rowid = 1",
+                "DELETE FROM cook_events WHERE sequence = 1",
+            }
+        )
         {
             var before = StoredState.Of(database);
             await using (var writer = new SqliteConnection($"Data Source={Path.Combine(_server.Data, "kettle.db")};Pooling=False"))

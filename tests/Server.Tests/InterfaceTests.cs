@@ -26,11 +26,20 @@ public sealed class InterfaceTests(DemoServer server) : IClassFixture<DemoServer
     public async Task Every_address_lists_the_answers_of_the_error_path()
     {
         var document = await Document();
-        var operations = document["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject()).Where(o => o.Key is "get" or "post" or "put" or "delete").ToList();
+        var operations = document["paths"]!
+            .AsObject()
+            .SelectMany(p => p.Value!.AsObject())
+            .Where(o => o.Key is "get" or "post" or "put" or "delete")
+            .ToList();
         Assert.True(operations.Count > 30);
         foreach (var status in new[] { "400", "401", "403", "404", "409", "413", "415", "422", "429", "503" })
         {
-            Assert.All(operations, o => Assert.Equal("#/components/schemas/Problem", (string?)o.Value!["responses"]![status]!["content"]!["application/problem+json"]!["schema"]!["$ref"]));
+            Assert.All(operations, o =>
+                Assert.Equal(
+                    "#/components/schemas/Problem",
+                    (string?)o.Value!["responses"]![status]!["content"]!["application/problem+json"]!["schema"]!["$ref"]
+                )
+            );
         }
     }
 
@@ -58,9 +67,21 @@ public sealed class InterfaceTests(DemoServer server) : IClassFixture<DemoServer
         var words = WordsOf(await Document(), "DishDto", field).OfType<string>().ToList();
         foreach (var word in words.Append("a_word_beside_them"))
         {
-            var dish = (JsonObject)System.Text.Json.JsonSerializer.SerializeToNode(KettleServer.Dish() with { CookerId = field == "method" ? "steam-drum" : null }, System.Text.Json.JsonSerializerOptions.Web)!;
+            var dish = (JsonObject)
+                System.Text.Json.JsonSerializer.SerializeToNode(
+                    KettleServer.Dish() with
+                    {
+                        CookerId = field == "method" ? "steam-drum" : null,
+                    },
+                    System.Text.Json.JsonSerializerOptions.Web
+                )!;
             dish[field] = word;
-            dish["cookerId"] = word switch { "pressure" => "steam-drum", "slow_cooker" => "day-crock", _ => null };
+            dish["cookerId"] = word switch
+            {
+                "pressure" => "steam-drum",
+                "slow_cooker" => "day-crock",
+                _ => null,
+            };
             var (_, code, at) = await (await _http.PostAsJsonAsync("/api/plans", dish, Cancel)).Problem();
             Assert.Equal(word == "a_word_beside_them", (code, at) == ("request.unknown_word", field));
         }
@@ -73,12 +94,29 @@ public sealed class InterfaceTests(DemoServer server) : IClassFixture<DemoServer
         using var own = new KettleServer(demo: true);
         var http = own.CreateClient();
         var id = Guid.CreateVersion7();
-        var kept = await (await http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish()), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel);
-        await http.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), own.Clock.GetUtcNow(), kept!.Version), Cancel);
-        var entries = words.Append("shouted").Select(kind => new StoveEntry(Guid.CreateVersion7(), own.Clock.GetUtcNow(), kept.Version, kind, What: "level")).ToList();
-        var receipt = await (await http.PostAsJsonAsync($"/api/stove/{id}/entries", new StoveEntries(entries), Cancel)).Content.ReadFromJsonAsync<StoveReceipt>(Cancel);
+        var kept = await (
+            await http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish()), Cancel)
+        ).Content.ReadFromJsonAsync<CookDto>(Cancel);
+        await http.PostAsJsonAsync(
+            $"/api/stove/{id}/start",
+            new StoveStart(Guid.CreateVersion7(), own.Clock.GetUtcNow(), kept!.Version),
+            Cancel
+        );
+        var entries = words
+            .Append("shouted")
+            .Select(kind => new StoveEntry(Guid.CreateVersion7(), own.Clock.GetUtcNow(), kept.Version, kind, What: "level"))
+            .ToList();
+        var receipt = await (
+            await http.PostAsJsonAsync($"/api/stove/{id}/entries", new StoveEntries(entries), Cancel)
+        ).Content.ReadFromJsonAsync<StoveReceipt>(Cancel);
         // "This word is not known here" about the kind itself: what else is missing is another matter.
-        var unknown = receipt!.Entries.Zip(entries).Where(e => e.First.Code == "request.unknown_word" && e.Second.Kind is not ("seen" or "not_yet" or "felt" or "liquor" or "flame" or "lid")).Select(e => e.Second.Kind);
+        var unknown = receipt!
+            .Entries.Zip(entries)
+            .Where(e =>
+                e.First.Code == "request.unknown_word"
+                && e.Second.Kind is not ("seen" or "not_yet" or "felt" or "liquor" or "flame" or "lid")
+            )
+            .Select(e => e.Second.Kind);
         Assert.Equal(["shouted"], unknown);
     }
 }

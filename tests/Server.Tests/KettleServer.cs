@@ -28,8 +28,20 @@ public class KettleServer : WebApplicationFactory<Program>
     /// <summary>The folder outlives this server, for one that is started on it anew.</summary>
     public bool LeavesData { get; set; }
 
-    public static DishDto Dish(string serveAt = "2026-11-25T19:00") => new(
-        "chickpea", new AmountDto(300, "g"), "brown_basmati", new AmountDto(300, "g"), 4, "overnight", "dry", "blue-pot", null, serveAt, 7);
+    public static DishDto Dish(string serveAt = "2026-11-25T19:00") =>
+        new(
+            "chickpea",
+            new AmountDto(300, "g"),
+            "brown_basmati",
+            new AmountDto(300, "g"),
+            4,
+            "overnight",
+            "dry",
+            "blue-pot",
+            null,
+            serveAt,
+            7
+        );
 
     public static CookChange Change(DishDto dish, long? basedOn = null, string title = "Test dinner") =>
         new(Guid.CreateVersion7(), new DateTimeOffset(2026, 11, 24, 18, 0, 0, TimeSpan.Zero), title, dish, basedOn);
@@ -71,8 +83,10 @@ internal static class HttpAnswers
     public static async Task<(int Status, string? Code, string? Field)> Problem(this HttpResponseMessage response)
     {
         var json = await response.Json();
-        return ((int)response.StatusCode,
+        return (
+            (int)response.StatusCode,
             json.TryGetProperty("code", out var code) ? code.GetString() : null,
-            json.TryGetProperty("field", out var field) ? field.GetString() : null);
+            json.TryGetProperty("field", out var field) ? field.GetString() : null
+        );
     }
 }

@@ -22,20 +22,34 @@ public sealed class LimitsApiTests : IDisposable
     public void Dispose() => _server.Dispose();
 
     private async Task<JsonObject> Cook() =>
-        (await _http.GetFromJsonAsync<JsonObject>($"/api/cooks/{(await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners[0].Id}/cook.json", Cancel))!;
+        (
+            await _http.GetFromJsonAsync<JsonObject>(
+                $"/api/cooks/{(await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners[0].Id}/cook.json",
+                Cancel
+            )
+        )!;
 
     private async Task<(int Status, string? Code, string? Limit)> Forecast(JsonNode cook)
     {
         var answer = await _http.PostAsJsonAsync("/api/forecast", cook, Cancel);
         var json = await answer.Json();
-        return ((int)answer.StatusCode, json.TryGetProperty("code", out var code) ? code.GetString() : null, json.TryGetProperty("limit", out var limit) ? limit.GetString() : null);
+        return (
+            (int)answer.StatusCode,
+            json.TryGetProperty("code", out var code) ? code.GetString() : null,
+            json.TryGetProperty("limit", out var limit) ? limit.GetString() : null
+        );
     }
 
     private static JsonObject Waiting(JsonObject cook, int twoDays)
     {
         for (var i = 0; i < twoDays; i++)
         {
-            cook["actions"]!.AsArray().Insert(cook["actions"]!.AsArray().Count - 1, JsonNode.Parse("""{"do":"water","grams":400,"celsius":95,"when":{"delayMinutes":2880}}"""));
+            cook["actions"]!
+                .AsArray()
+                .Insert(
+                    cook["actions"]!.AsArray().Count - 1,
+                    JsonNode.Parse("""{"do":"water","grams":400,"celsius":95,"when":{"delayMinutes":2880}}""")
+                );
         }
 
         return cook;
@@ -56,7 +70,10 @@ public sealed class LimitsApiTests : IDisposable
         Assert.Equal((422, "request.over_limit", "steps"), await Forecast(await Cook()));
         foreach (var path in new[] { "/api/plans", "/api/ways", "/api/ways/stream", "/api/plans/calendar" })
         {
-            Assert.Equal((422, "request.over_limit", null), await (await _http.PostAsJsonAsync(path, KettleServer.Dish(), Cancel)).Problem());
+            Assert.Equal(
+                (422, "request.over_limit", null),
+                await (await _http.PostAsJsonAsync(path, KettleServer.Dish(), Cancel)).Problem()
+            );
         }
 
         // What computes nothing is answered as ever.
@@ -85,6 +102,9 @@ public sealed class LimitsApiTests : IDisposable
             (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange($"Pot {i}", 20, 3000), Cancel)).EnsureSuccessStatusCode();
         }
 
-        Assert.Equal((400, "kitchen.too_many", "name"), await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("One more", 20, 3000), Cancel)).Problem());
+        Assert.Equal(
+            (400, "kitchen.too_many", "name"),
+            await (await _http.PostAsJsonAsync("/api/kitchen/vessels", new VesselChange("One more", 20, 3000), Cancel)).Problem()
+        );
     }
 }

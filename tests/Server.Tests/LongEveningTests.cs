@@ -26,8 +26,18 @@ public sealed class LongEveningTests : IDisposable
     private async Task<StoveDto> Start()
     {
         var id = Guid.CreateVersion7();
-        var kept = await (await _http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish() with { Soak = "none", PulseId = "lentil_brown", RiceId = "long_white" }), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel);
-        return (await (await _http.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), Now, kept!.Version), Cancel)).Content.ReadFromJsonAsync<StoveDto>(Cancel))!;
+        var kept = await (
+            await _http.PostAsJsonAsync(
+                $"/api/cooks/{id}",
+                KettleServer.Change(KettleServer.Dish() with { Soak = "none", PulseId = "lentil_brown", RiceId = "long_white" }),
+                Cancel
+            )
+        ).Content.ReadFromJsonAsync<CookDto>(Cancel);
+        return (
+            await (
+                await _http.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), Now, kept!.Version), Cancel)
+            ).Content.ReadFromJsonAsync<StoveDto>(Cancel)
+        )!;
     }
 
     private async Task<StoveDto> State(Guid id) => (await _http.GetFromJsonAsync<StoveDto>($"/api/stove/{id}", Cancel))!;
@@ -67,7 +77,9 @@ public sealed class LongEveningTests : IDisposable
         Assert.Single(bytes.Distinct());
         // A year on nobody stands there; it is closed, and what was told stays.
         Assert.Equal("stove.too_old", (await Tell(state, "still_on")).Code);
-        (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/finish", new CookMark(Guid.CreateVersion7(), Now, aside.Version), Cancel)).EnsureSuccessStatusCode();
+        (
+            await _http.PostAsJsonAsync($"/api/stove/{state.Id}/finish", new CookMark(Guid.CreateVersion7(), Now, aside.Version), Cancel)
+        ).EnsureSuccessStatusCode();
         Assert.DoesNotContain((await _http.GetFromJsonAsync<List<StoveLine>>("/api/stove", Cancel))!, l => l.Id == state.Id);
         Assert.Single((await _http.GetFromJsonAsync<List<ToldDto>>($"/api/stove/{state.Id}/record", Cancel))!);
     }
@@ -92,7 +104,8 @@ public sealed class LongEveningTests : IDisposable
         return node.ToJsonString();
     }
 
-    /// <summary>Put into the database past the server, as an evening of hours of tapping would have: it took 15.5 s to be read and 2.3 MB to be sent.</summary>
+    /// <summary>Put into the database past the server, as an evening of hours of tapping would have: it took 15.5 s to be read and 2.3 MB
+    /// to be sent.</summary>
     [Fact]
     public async Task Five_thousand_entries_are_kept_and_the_state_stays_small()
     {
@@ -155,7 +168,13 @@ public sealed class LongEveningTests : IDisposable
         var (one, two) = (await Start(), await Start());
         var entry = new StoveEntry(Guid.CreateVersion7(), Now, one.Version, "salt", Grams: 5);
         async Task<string?> Code(StoveDto of, StoveEntry what) =>
-            (await (await _http.PostAsJsonAsync($"/api/stove/{of.Id}/entries", new StoveEntries([what]), Cancel)).Content.ReadFromJsonAsync<StoveReceipt>(Cancel))!.Entries[0].Code;
+            (
+                await (
+                    await _http.PostAsJsonAsync($"/api/stove/{of.Id}/entries", new StoveEntries([what]), Cancel)
+                ).Content.ReadFromJsonAsync<StoveReceipt>(Cancel)
+            )!
+                .Entries[0]
+                .Code;
         Assert.Null(await Code(one, entry));
         Assert.Null(await Code(one, entry));
         Assert.Equal("stove.id_taken", await Code(one, entry with { Grams = 50 }));
@@ -181,7 +200,9 @@ public sealed class LongEveningTests : IDisposable
         // Before the table it is a late record, up to as much as a pot can hold.
         for (var i = 0; i < 20; i++)
         {
-            var code = (await Tell(state, "went_in", e => e with { Ingredient = "onion", Grams = 50, OccurredAt = Now.AddMinutes(-20) })).Code;
+            var code = (
+                await Tell(state, "went_in", e => e with { Ingredient = "onion", Grams = 50, OccurredAt = Now.AddMinutes(-20) })
+            ).Code;
             Assert.Equal(i < 14 ? null : "stove.impossible", code);
         }
 

@@ -28,7 +28,8 @@ public sealed class PairingTests : IDisposable
 
     private HttpClient Own => _server.CreateClient();
 
-    private HttpClient Phone => _server.CreateClient(new WebApplicationFactoryClientOptions { BaseAddress = new Uri("https://localhost"), HandleCookies = true });
+    private HttpClient Phone =>
+        _server.CreateClient(new WebApplicationFactoryClientOptions { BaseAddress = new Uri("https://localhost"), HandleCookies = true });
 
     public void Dispose()
     {
@@ -39,12 +40,19 @@ public sealed class PairingTests : IDisposable
     private async Task<PairedDto> Paired() => (await Own.GetFromJsonAsync<PairedDto>("/api/pair/devices", Cancel))!;
 
     private async Task<PairingDto> Code() =>
-        (await (await Own.PostAsJsonAsync("/api/pair/code", new CodeRequest((await Paired()).PageToken), Cancel)).Content.ReadFromJsonAsync<PairingDto>(Cancel))!;
+        (
+            await (
+                await Own.PostAsJsonAsync("/api/pair/code", new CodeRequest((await Paired()).PageToken), Cancel)
+            ).Content.ReadFromJsonAsync<PairingDto>(Cancel)
+        )!;
 
     private async Task<HttpClient> PairedPhone(string name = "Phone")
     {
         var phone = Phone;
-        Assert.Equal(HttpStatusCode.NoContent, (await phone.PostAsJsonAsync("/api/pair", new PairRequest((await Code()).Code, name), Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (await phone.PostAsJsonAsync("/api/pair", new PairRequest((await Code()).Code, name), Cancel)).StatusCode
+        );
         return phone;
     }
 
@@ -61,7 +69,10 @@ public sealed class PairingTests : IDisposable
     [InlineData("GET", "/api/no-such-thing")]
     public async Task Without_pairing_the_network_reads_and_writes_nothing(string method, string path)
     {
-        var answer = await Phone.SendAsync(new HttpRequestMessage(new HttpMethod(method), path) { Content = method == "GET" ? null : JsonContent.Create(new { }) }, Cancel);
+        var answer = await Phone.SendAsync(
+            new HttpRequestMessage(new HttpMethod(method), path) { Content = method == "GET" ? null : JsonContent.Create(new { }) },
+            Cancel
+        );
         Assert.Equal((401, "pair.needed", null), await answer.Problem());
     }
 
@@ -70,13 +81,22 @@ public sealed class PairingTests : IDisposable
     {
         var code = await Code();
         var phone = Phone;
-        Assert.Equal(HttpStatusCode.NoContent, (await phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code, "Shelf phone"), Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (await phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code, "Shelf phone"), Cancel)).StatusCode
+        );
         Assert.Equal(HttpStatusCode.OK, (await phone.GetAsync("/api/kitchen", Cancel)).StatusCode);
         // A second phone needs a code of its own.
-        Assert.Equal((400, "pair.spent", "code"), await (await Phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code), Cancel)).Problem());
+        Assert.Equal(
+            (400, "pair.spent", "code"),
+            await (await Phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code), Cancel)).Problem()
+        );
 
         // What belongs to the machine itself stays there, paired or not.
-        Assert.Equal((403, "pair.here_only", null), await (await phone.PostAsJsonAsync("/api/pair/code", new CodeRequest((await Paired()).PageToken), Cancel)).Problem());
+        Assert.Equal(
+            (403, "pair.here_only", null),
+            await (await phone.PostAsJsonAsync("/api/pair/code", new CodeRequest((await Paired()).PageToken), Cancel)).Problem()
+        );
         Assert.Equal((403, "pair.here_only", null), await (await phone.GetAsync("/api/pair/devices", Cancel)).Problem());
 
         var device = Assert.Single((await Paired()).Devices);
@@ -91,7 +111,9 @@ public sealed class PairingTests : IDisposable
         var code = await Code();
         var answer = await Phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code), Cancel);
         var cookie = answer.Headers.GetValues("Set-Cookie").Single();
-        Assert.All(new[] { "httponly", "secure", "samesite=strict" }, word => Assert.Contains(word, cookie, StringComparison.OrdinalIgnoreCase));
+        Assert.All(new[] { "httponly", "secure", "samesite=strict" }, word =>
+            Assert.Contains(word, cookie, StringComparison.OrdinalIgnoreCase)
+        );
         var token = cookie.Split('=', 2)[1].Split(';')[0];
         Assert.DoesNotContain(token, _server.Read(db => db.PairedDevices.Select(d => d.TokenHash).ToList()));
     }
@@ -114,7 +136,10 @@ public sealed class PairingTests : IDisposable
         Assert.All(attempts, a => Assert.NotEmpty(a.From));
         // The code is still good once the pause is over: its tries voided nothing.
         _server.Clock.Advance(TimeSpan.FromSeconds(6));
-        Assert.Equal(HttpStatusCode.NoContent, (await Phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code.ToLowerInvariant().Insert(4, "-")), Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (await Phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code.ToLowerInvariant().Insert(4, "-")), Cancel)).StatusCode
+        );
     }
 
     [Fact]
@@ -122,7 +147,10 @@ public sealed class PairingTests : IDisposable
     {
         var code = await Code();
         _server.Clock.Advance(TimeSpan.FromMinutes(10));
-        Assert.Equal((400, "pair.spent", "code"), await (await Phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code), Cancel)).Problem());
+        Assert.Equal(
+            (400, "pair.spent", "code"),
+            await (await Phone.PostAsJsonAsync("/api/pair", new PairRequest(code.Code), Cancel)).Problem()
+        );
     }
 
     /// <summary>32^8 codes at the most tries that all addresses together get.</summary>
@@ -150,17 +178,43 @@ public sealed class PairingTests : IDisposable
     [Fact]
     public async Task A_code_is_made_for_this_machines_own_page_alone()
     {
-        Assert.Equal((403, "pair.here_only", null), await (await Own.PostAsJsonAsync("/api/pair/code", new CodeRequest("guessed"), Cancel)).Problem());
+        Assert.Equal(
+            (403, "pair.here_only", null),
+            await (await Own.PostAsJsonAsync("/api/pair/code", new CodeRequest("guessed"), Cancel)).Problem()
+        );
         var token = (await Paired()).PageToken;
-        foreach (var (header, value) in new[] { ("Origin", "http://elsewhere.invalid"), ("Origin", "null"), ("Sec-Fetch-Site", "cross-site"), ("Sec-Fetch-Site", "same-site") })
+        foreach (
+            var (header, value) in new[]
+            {
+                ("Origin", "http://elsewhere.invalid"),
+                ("Origin", "null"),
+                ("Sec-Fetch-Site", "cross-site"),
+                ("Sec-Fetch-Site", "same-site"),
+            }
+        )
         {
-            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/pair/code") { Content = JsonContent.Create(new CodeRequest(token)) };
+            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/pair/code")
+            {
+                Content = JsonContent.Create(new CodeRequest(token)),
+            };
             request.Headers.Add(header, value);
             Assert.Equal((403, "request.origin", null), await (await Own.SendAsync(request, Cancel)).Problem());
         }
 
         // As a form of another site would send it, without any header that tells.
-        Assert.Equal(415, (await Own.PostAsync("/api/pair/code", new StringContent($"{{\"pageToken\":\"{token}\"}}", System.Text.Encoding.UTF8, "text/plain"), Cancel)).StatusCode is var s ? (int)s : 0);
+        Assert.Equal(
+            415,
+            (
+                await Own.PostAsync(
+                    "/api/pair/code",
+                    new StringContent($"{{\"pageToken\":\"{token}\"}}", System.Text.Encoding.UTF8, "text/plain"),
+                    Cancel
+                )
+            ).StatusCode
+                is var s
+                ? (int)s
+                : 0
+        );
     }
 
     [Fact]
@@ -183,7 +237,9 @@ public sealed class PairingTests : IDisposable
     public async Task A_device_that_is_removed_follows_nothing_any_more()
     {
         var id = Guid.CreateVersion7();
-        var kept = await (await Own.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish()), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel);
+        var kept = await (
+            await Own.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish()), Cancel)
+        ).Content.ReadFromJsonAsync<CookDto>(Cancel);
         await Own.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), Now, kept!.Version), Cancel);
         var phone = await PairedPhone();
         using var stream = await phone.GetStreamAsync($"/api/stove/{id}/stream", Cancel);
@@ -192,9 +248,7 @@ public sealed class PairingTests : IDisposable
         var device = Assert.Single((await Paired()).Devices);
         await Own.DeleteAsync($"/api/pair/devices/{device.Id}", Cancel);
         // It reads to its end: the server has closed it, and the clock did not move.
-        while (await reader.ReadLineAsync(Cancel) is not null)
-        {
-        }
+        while (await reader.ReadLineAsync(Cancel) is not null) { }
 
         Assert.Equal(0, _server.Services.GetRequiredService<OpenStreams>().Count);
     }
@@ -203,7 +257,9 @@ public sealed class PairingTests : IDisposable
     public async Task A_device_follows_so_many_dinners_and_no_more()
     {
         var id = Guid.CreateVersion7();
-        var kept = await (await Own.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish()), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel);
+        var kept = await (
+            await Own.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish()), Cancel)
+        ).Content.ReadFromJsonAsync<CookDto>(Cancel);
         await Own.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), Now, kept!.Version), Cancel);
         var phone = await PairedPhone();
         var open = new List<Stream>();
@@ -213,7 +269,10 @@ public sealed class PairingTests : IDisposable
         }
 
         using var one = new HttpRequestMessage(HttpMethod.Get, $"/api/stove/{id}/stream");
-        Assert.Equal((429, "stream.too_many", null), await (await phone.SendAsync(one, HttpCompletionOption.ResponseHeadersRead, Cancel)).Problem());
+        Assert.Equal(
+            (429, "stream.too_many", null),
+            await (await phone.SendAsync(one, HttpCompletionOption.ResponseHeadersRead, Cancel)).Problem()
+        );
         // The machine itself has its own places.
         using var own = await Own.GetStreamAsync($"/api/stove/{id}/stream", Cancel);
         open.ForEach(s => s.Dispose());
@@ -242,7 +301,10 @@ public sealed class PairingTests : IDisposable
         using var alone = new KettleServer(demo: false);
         var http = alone.CreateClient();
         var token = (await http.GetFromJsonAsync<PairedDto>("/api/pair/devices", Cancel))!.PageToken;
-        Assert.Equal((404, "pair.off", null), await (await http.PostAsJsonAsync("/api/pair/code", new CodeRequest(token), Cancel)).Problem());
+        Assert.Equal(
+            (404, "pair.off", null),
+            await (await http.PostAsJsonAsync("/api/pair/code", new CodeRequest(token), Cancel)).Problem()
+        );
         Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/kettle-authority.crt", Cancel)).StatusCode);
     }
 
@@ -297,16 +359,25 @@ public sealed class PairingTests : IDisposable
     {
         var certificate = LanCertificate.In(_folder, DateTimeOffset.UtcNow);
         var builder = WebApplication.CreateSlimBuilder();
-        builder.WebHost.UseKestrelHttpsConfiguration().ConfigureKestrel(k => k.Listen(IPAddress.Loopback, 0, l => l.UseHttps(certificate.Server)));
+        builder
+            .WebHost.UseKestrelHttpsConfiguration()
+            .ConfigureKestrel(k => k.Listen(IPAddress.Loopback, 0, l => l.UseHttps(certificate.Server)));
         await using var app = builder.Build();
         app.MapGet("/", () => "hot");
         await app.StartAsync(Cancel);
         using var handler = new SocketsHttpHandler
         {
-            SslOptions = new SslClientAuthenticationOptions { RemoteCertificateValidationCallback = (_, seen, _, errors) => (errors & ~SslPolicyErrors.RemoteCertificateChainErrors) == 0 && Trusts(certificate.Authority, (X509Certificate2)seen!) },
+            SslOptions = new SslClientAuthenticationOptions
+            {
+                RemoteCertificateValidationCallback = (_, seen, _, errors) =>
+                    (errors & ~SslPolicyErrors.RemoteCertificateChainErrors) == 0 && Trusts(certificate.Authority, (X509Certificate2)seen!),
+            },
         };
         using var http = new HttpClient(handler);
-        Assert.Equal("hot", await http.GetStringAsync(app.Urls.Single().Replace("127.0.0.1", "localhost", StringComparison.Ordinal), Cancel));
+        Assert.Equal(
+            "hot",
+            await http.GetStringAsync(app.Urls.Single().Replace("127.0.0.1", "localhost", StringComparison.Ordinal), Cancel)
+        );
     }
 
     private static bool Trusts(X509Certificate2 authority, X509Certificate2 server)

@@ -17,10 +17,15 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
     [Fact]
     public async Task A_dish_is_answered_with_a_whole_plan()
     {
-        var plan = await (await _http.PostAsJsonAsync("/api/plans", KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel);
+        var plan = await (await _http.PostAsJsonAsync("/api/plans", KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(
+            Cancel
+        );
         Assert.NotNull(plan);
         Assert.Equal("Chickpeas with brown basmati", plan.Title);
-        Assert.Equal(["soak", "drain", "light", "boil", "look", "join", "salt", "seal", "heat_off", "table"], plan.Steps.Select(s => s.Kind));
+        Assert.Equal(
+            ["soak", "drain", "light", "boil", "look", "join", "salt", "seal", "heat_off", "table"],
+            plan.Steps.Select(s => s.Kind)
+        );
         Assert.All(plan.Steps, s => Assert.True(s.Early <= s.Late));
         var series = plan.Forecast.Series;
         Assert.InRange(series.At.Count, 60, 121);
@@ -31,7 +36,15 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal(1.48, plan.MeasureOut.PulseCups);
     }
 
-    private static DishDto Pressed() => KettleServer.Dish() with { RiceId = null, Rice = null, Style = "saucy", Method = "pressure", CookerId = "steam-drum" };
+    private static DishDto Pressed() =>
+        KettleServer.Dish() with
+        {
+            RiceId = null,
+            Rice = null,
+            Style = "saucy",
+            Method = "pressure",
+            CookerId = "steam-drum",
+        };
 
     [Fact]
     public async Task A_plan_under_pressure_has_its_own_steps_and_cautions()
@@ -49,12 +62,19 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
     [InlineData("slow_cooker", "steam-drum")]
     [InlineData("slow_cooker", null)]
     public async Task A_method_wants_a_cooker_of_its_kind(string method, string? cooker) =>
-        Assert.Equal((400, "kitchen.unknown_cooker", "cookerId"), await (await _http.PostAsJsonAsync("/api/plans", Pressed() with { Method = method, CookerId = cooker }, Cancel)).Problem());
+        Assert.Equal(
+            (400, "kitchen.unknown_cooker", "cookerId"),
+            await (await _http.PostAsJsonAsync("/api/plans", Pressed() with { Method = method, CookerId = cooker }, Cancel)).Problem()
+        );
 
     [Fact]
     public async Task All_ways_of_the_kitchen_are_told_with_their_table_or_the_reason()
     {
-        var ways = (await (await _http.PostAsJsonAsync("/api/ways", KettleServer.Dish() with { Method = "open_pot" }, Cancel)).Content.ReadFromJsonAsync<List<WayDto>>(Cancel))!;
+        var ways = (
+            await (
+                await _http.PostAsJsonAsync("/api/ways", KettleServer.Dish() with { Method = "open_pot" }, Cancel)
+            ).Content.ReadFromJsonAsync<List<WayDto>>(Cancel)
+        )!;
         Assert.Contains(ways, w => w is { Method: "open_pot", Soak: "overnight", TableAt: not null, WithLooks: > 0.5 });
         Assert.Contains(ways, w => w is { Method: "cooked", TableAt: not null });
         Assert.Contains(ways, w => w is { Method: "pressure", CookerName: "Steam drum" });
@@ -82,28 +102,31 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal(203, plan!.MeasureOut.PulseGrams);
     }
 
-    public static TheoryData<string, string, string> Faults => new()
-    {
-        { """{"pulseId":"unicorn"}""", "catalogue.unknown_pulse", "pulseId" },
-        { """{"vesselId":"bathtub"}""", "kitchen.unknown_vessel", "vesselId" },
-        { """{"burnerId":"sun"}""", "kitchen.unknown_burner", "burnerId" },
-        { """{"riceId":"gravel"}""", "catalogue.unknown_rice", "riceId" },
-        { """{"soak":"forever"}""", "request.unknown_word", "soak" },
-        { """{"soak":"1"}""", "request.unknown_word", "soak" },
-        { """{"style":null}""", "request.missing", "style" },
-        { """{"people":0}""", "request.out_of_range", "people" },
-        { """{"pulse":{"value":-5,"unit":"g"}}""", "request.out_of_range", "pulse" },
-        { """{"pulse":{"value":5,"unit":"bucket"}}""", "request.unknown_word", "pulse.unit" },
-        { """{"serveAtLocal":"soon"}""", "request.time", "serveAtLocal" },
-        { """{"serveAtLocal":"2026-11-24T12:00"}""", "dish.past", "serveAtLocal" },
-        { """{"serveAtLocal":"2027-11-24T12:00"}""", "dish.too_far", "serveAtLocal" },
-    };
+    public static TheoryData<string, string, string> Faults =>
+        new()
+        {
+            { """{"pulseId":"unicorn"}""", "catalogue.unknown_pulse", "pulseId" },
+            { """{"vesselId":"bathtub"}""", "kitchen.unknown_vessel", "vesselId" },
+            { """{"burnerId":"sun"}""", "kitchen.unknown_burner", "burnerId" },
+            { """{"riceId":"gravel"}""", "catalogue.unknown_rice", "riceId" },
+            { """{"soak":"forever"}""", "request.unknown_word", "soak" },
+            { """{"soak":"1"}""", "request.unknown_word", "soak" },
+            { """{"style":null}""", "request.missing", "style" },
+            { """{"people":0}""", "request.out_of_range", "people" },
+            { """{"pulse":{"value":-5,"unit":"g"}}""", "request.out_of_range", "pulse" },
+            { """{"pulse":{"value":5,"unit":"bucket"}}""", "request.unknown_word", "pulse.unit" },
+            { """{"serveAtLocal":"soon"}""", "request.time", "serveAtLocal" },
+            { """{"serveAtLocal":"2026-11-24T12:00"}""", "dish.past", "serveAtLocal" },
+            { """{"serveAtLocal":"2027-11-24T12:00"}""", "dish.too_far", "serveAtLocal" },
+        };
 
     [Theory]
     [MemberData(nameof(Faults))]
     public async Task Bad_input_is_refused_with_its_field_and_a_sentence(string change, string code, string field)
     {
-        var dish = System.Text.Json.JsonSerializer.SerializeToNode(KettleServer.Dish(), System.Text.Json.JsonSerializerOptions.Web)!.AsObject();
+        var dish = System
+            .Text.Json.JsonSerializer.SerializeToNode(KettleServer.Dish(), System.Text.Json.JsonSerializerOptions.Web)!
+            .AsObject();
         foreach (var (key, value) in System.Text.Json.Nodes.JsonNode.Parse(change)!.AsObject())
         {
             dish[key] = value?.DeepClone();
@@ -164,7 +187,10 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
     {
         Assert.Empty((await _http.GetFromJsonAsync<List<FoundDto>>("/api/catalogue/pulses?q=zzzzqq", Cancel))!);
         Assert.Equal(49, (await _http.GetFromJsonAsync<List<FoundDto>>("/api/catalogue/pulses", Cancel))!.Count);
-        Assert.Equal("sushi_short", (await _http.GetFromJsonAsync<List<FoundDto>>("/api/catalogue/rices?q=short%20grain", Cancel))!.First().Id);
+        Assert.Equal(
+            "sushi_short",
+            (await _http.GetFromJsonAsync<List<FoundDto>>("/api/catalogue/rices?q=short%20grain", Cancel))!.First().Id
+        );
     }
 
     [Fact]
@@ -173,7 +199,9 @@ public class PlanApiTests(DemoServer server) : IClassFixture<DemoServer>
         var effects = await _http.GetFromJsonAsync<List<EffectDto>>("/api/effects", Cancel);
         Assert.Contains(effects!, e => e.Id == "lot_spread" && e.Typical == 0.28 && e.Confidence == "C");
         // Curves too: each point with its range, so that no doubtful figure stands without one.
-        Assert.Contains(effects!, e => e.Id.StartsWith("hardness at 300", StringComparison.Ordinal) && e is { Low: 1.2, Typical: 1.4, High: 1.7 });
+        Assert.Contains(effects!, e =>
+            e.Id.StartsWith("hardness at 300", StringComparison.Ordinal) && e is { Low: 1.2, Typical: 1.4, High: 1.7 }
+        );
         var extras = await _http.GetFromJsonAsync<List<ExtraDto>>("/api/catalogue/extras", Cancel);
         Assert.Contains(extras!, e => e is { Id: "whole_chilli", ComesOut: true });
     }

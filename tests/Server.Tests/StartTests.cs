@@ -29,7 +29,8 @@ public sealed class StartTests : IDisposable
         }
     }
 
-    private KettleDb Open() => new(new DbContextOptionsBuilder<KettleDb>().UseSqlite($"Data Source={Database}").AddInterceptors(new DurableConnection()).Options);
+    private KettleDb Open() =>
+        new(new DbContextOptionsBuilder<KettleDb>().UseSqlite($"Data Source={Database}").AddInterceptors(new DurableConnection()).Options);
 
     /// <summary>A sound database of this version, with no log beside it.</summary>
     private async Task Sound()
@@ -56,8 +57,11 @@ public sealed class StartTests : IDisposable
         SqliteConnection.ClearAllPools();
     }
 
-    private Dictionary<string, string> Files() => Directory.GetFiles(_path).Where(f => Path.GetExtension(f) is not (".lock" or ".pid"))
-        .ToDictionary(f => f, f => Convert.ToHexString(SHA256.HashData(File.ReadAllBytes(f))));
+    private Dictionary<string, string> Files() =>
+        Directory
+            .GetFiles(_path)
+            .Where(f => Path.GetExtension(f) is not (".lock" or ".pid"))
+            .ToDictionary(f => f, f => Convert.ToHexString(SHA256.HashData(File.ReadAllBytes(f))));
 
     private async Task<DataFaultException> Refused()
     {
@@ -184,9 +188,14 @@ public sealed class StartTests : IDisposable
 
     [Fact]
     public void Every_fault_has_a_sentence_that_says_what_to_do() => Assert.All(Enum.GetValues<DataFaultKind>(), kind =>
-    {
-        var text = StartSentences.For(new DataFaultException(kind, "/a/folder", "4711"));
-        Assert.StartsWith("/a/folder", text.Replace("Another Bright Kettle (process 4711) is using ", string.Empty, StringComparison.Ordinal).Replace("The disk of ", string.Empty, StringComparison.Ordinal), StringComparison.Ordinal);
-        Assert.EndsWith("Nothing was changed.", text, StringComparison.Ordinal);
-    });
+        {
+            var text = StartSentences.For(new DataFaultException(kind, "/a/folder", "4711"));
+            Assert.StartsWith(
+                "/a/folder",
+                text.Replace("Another Bright Kettle (process 4711) is using ", string.Empty, StringComparison.Ordinal)
+                    .Replace("The disk of ", string.Empty, StringComparison.Ordinal),
+                StringComparison.Ordinal
+            );
+            Assert.EndsWith("Nothing was changed.", text, StringComparison.Ordinal);
+        });
 }

@@ -18,8 +18,24 @@ public class StoredFormTests
     [Fact]
     public void A_kept_dinner_of_form_0_is_read_whole()
     {
-        var saved = SavedDinner.Read(new CookEvent { Id = default, CookId = default, Kind = "saved", OccurredAt = default, RecordedAt = default, ModelVersion = "", ParameterVersion = "", Seed = 0, Payload = File("dinner-0") });
-        Assert.Equal(("Harbour borlotti", "borlotti", "long_white", 4, "moist", 1), (saved.Title, saved.Dish.PulseId, saved.Dish.RiceId, saved.Dish.People, saved.Dish.Style, saved.Dish.LittleOnes));
+        var saved = SavedDinner.Read(
+            new CookEvent
+            {
+                Id = default,
+                CookId = default,
+                Kind = "saved",
+                OccurredAt = default,
+                RecordedAt = default,
+                ModelVersion = "",
+                ParameterVersion = "",
+                Seed = 0,
+                Payload = File("dinner-0"),
+            }
+        );
+        Assert.Equal(
+            ("Harbour borlotti", "borlotti", "long_white", 4, "moist", 1),
+            (saved.Title, saved.Dish.PulseId, saved.Dish.RiceId, saved.Dish.People, saved.Dish.Style, saved.Dish.LittleOnes)
+        );
         Assert.Equal("2026-11-25T13:00", Assert.Single(saved.Dish.Away!).FromLocal);
         Assert.Equal((2.0, "piece"), (saved.Dish.Extras![0].Amount!.Value, saved.Dish.Extras[0].Amount!.Unit));
         Assert.NotNull(new CookReader(PulseCatalogue.Shipped, new FieldFaults()).Read(saved.Cook));
@@ -56,7 +72,8 @@ public class StoredFormTests
         Assert.Throws<JsonException>(() => ToldPayload.Read(newer.ToJsonString()));
     }
 
-    private static string File(string name) => System.IO.File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "StoredForms", name + ".json"));
+    private static string File(string name) =>
+        System.IO.File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "StoredForms", name + ".json"));
 
     /// <summary>Written anew, it says what it said, and the number of its form.</summary>
     private static void Same(string file, string written)

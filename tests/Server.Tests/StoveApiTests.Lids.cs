@@ -12,7 +12,18 @@ public sealed partial class StoveApiTests
     [Fact]
     public async Task Pulses_with_the_rice_in_its_bowl_above_reach_the_table_under_one_lid()
     {
-        var dish = KettleServer.Dish() with { PulseId = "toor_split", RiceId = "long_white", Rice = new(250, "g"), Soak = "none", Style = "saucy", Method = "pressure", CookerId = await Buy("weight"), VesselId = "wide-pot", RiceVesselId = "bowl_above" };
+        var dish = KettleServer.Dish() with
+        {
+            PulseId = "toor_split",
+            RiceId = "long_white",
+            Rice = new(250, "g"),
+            Soak = "none",
+            Style = "saucy",
+            Method = "pressure",
+            CookerId = await Buy("weight"),
+            VesselId = "wide-pot",
+            RiceVesselId = "bowl_above",
+        };
         var open = await _http.PostAsJsonAsync("/api/plans", dish with { Method = "open_pot", CookerId = null }, Cancel);
         Assert.Equal((400, "dish.bowl_above", "riceVesselId"), await open.Problem());
         var ways = (await (await _http.PostAsJsonAsync("/api/ways", dish, Cancel)).Content.ReadFromJsonAsync<List<WayDto>>(Cancel))!;
@@ -38,7 +49,18 @@ public sealed partial class StoveApiTests
     /// <summary>A dinner under pressure, on its way in the cooker.</summary>
     private async Task<StoveDto> Locked(string cooker, string soak = "none")
     {
-        var state = await Start(KettleServer.Dish() with { PulseId = "chickpea", RiceId = null, Soak = soak, Style = "saucy", Method = "pressure", CookerId = cooker, VesselId = "wide-pot" });
+        var state = await Start(
+            KettleServer.Dish() with
+            {
+                PulseId = "chickpea",
+                RiceId = null,
+                Soak = soak,
+                Style = "saucy",
+                Method = "pressure",
+                CookerId = cooker,
+                VesselId = "wide-pot",
+            }
+        );
         return await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "hold_over");
     }
 
@@ -69,7 +91,18 @@ public sealed partial class StoveApiTests
     [InlineData("overnight", "open_for_good")]
     public async Task No_gate_stops_a_pulse_with_a_lectin_after_a_look_under_the_lid(string soak, string answer)
     {
-        var state = await Start(KettleServer.Dish() with { PulseId = "kidney_red", RiceId = null, Soak = soak, Style = "saucy", Method = "pressure", CookerId = "steam-drum", VesselId = "wide-pot" });
+        var state = await Start(
+            KettleServer.Dish() with
+            {
+                PulseId = "kidney_red",
+                RiceId = null,
+                Soak = soak,
+                Style = "saucy",
+                Method = "pressure",
+                CookerId = "steam-drum",
+                VesselId = "wide-pot",
+            }
+        );
         state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "hold_over");
         state = await Told(state, Entry(state, "chose") with { What = answer, State = "look" });
         Assert.NotNull((await Walk(state)).After);
@@ -80,18 +113,39 @@ public sealed partial class StoveApiTests
     {
         var state = await Walk(await Start(), until: s => s.Moments.First(m => m.Id == s.NowId).Step?.Kind == "look");
         Assert.Empty((await _http.GetFromJsonAsync<StoveAnswersDto>($"/api/stove/{state.Id}/look", Cancel))!.Answers);
-        Assert.Equal("stove.no_such_answer", (await Tell(state, Entry(state, "chose") with { What = "look_and_lock", State = "look" })).Entries[0].Code);
-        Assert.Equal((404, "stove.missing", null), await (await _http.GetAsync($"/api/stove/{Guid.CreateVersion7()}/look", Cancel)).Problem());
+        Assert.Equal(
+            "stove.no_such_answer",
+            (await Tell(state, Entry(state, "chose") with { What = "look_and_lock", State = "look" })).Entries[0].Code
+        );
+        Assert.Equal(
+            (404, "stove.missing", null),
+            await (await _http.GetAsync($"/api/stove/{Guid.CreateVersion7()}/look", Cancel)).Problem()
+        );
     }
 
     [Fact]
     public async Task A_cooker_of_which_nothing_is_heard_is_asked_for_after_15_minutes_and_let_down()
     {
-        var state = await Start(KettleServer.Dish() with { PulseId = "chickpea", RiceId = null, Soak = "none", Style = "saucy", Method = "pressure", CookerId = await Buy("weight"), VesselId = "wide-pot" });
+        var state = await Start(
+            KettleServer.Dish() with
+            {
+                PulseId = "chickpea",
+                RiceId = null,
+                Soak = "none",
+                Style = "saucy",
+                Method = "pressure",
+                CookerId = await Buy("weight"),
+                VesselId = "wide-pot",
+            }
+        );
         state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Waits.Event == "whistle");
         Assert.Equal(Now.AddMinutes(15), state.Visits.Single(v => v.Code == "silent").At, TimeSpan.FromSeconds(5));
         GoTo(Now.AddMinutes(16));
-        var help = (await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("silent"), Cancel)).Content.ReadFromJsonAsync<StoveAnswersDto>(Cancel))!.Answers;
+        var help = (
+            await (
+                await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("silent"), Cancel)
+            ).Content.ReadFromJsonAsync<StoveAnswersDto>(Cancel)
+        )!.Answers;
         Assert.Equal("off_and_alone", help!.Single().Code);
         state = await Told(state, Entry(state, "chose") with { What = "off_and_alone", State = "silent" });
         Assert.DoesNotContain(state.Visits, v => v.Code == "silent");
@@ -116,7 +170,23 @@ public sealed partial class StoveApiTests
     {
         var kitchen = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
         Assert.True(kitchen.StirsAtJoin);
-        await _http.PutAsJsonAsync("/api/kitchen", new KitchenChange(kitchen.Zone, kitchen.AltitudeMetres, kitchen.RoomCelsius, kitchen.Wakes, kitchen.Sleeps, kitchen.SoaksAt, kitchen.CupMillilitres, kitchen.Cautious, kitchen.HardnessMilligramsPerLitre, kitchen.Version, StirsAtJoin: stirs), Cancel);
+        await _http.PutAsJsonAsync(
+            "/api/kitchen",
+            new KitchenChange(
+                kitchen.Zone,
+                kitchen.AltitudeMetres,
+                kitchen.RoomCelsius,
+                kitchen.Wakes,
+                kitchen.Sleeps,
+                kitchen.SoaksAt,
+                kitchen.CupMillilitres,
+                kitchen.Cautious,
+                kitchen.HardnessMilligramsPerLitre,
+                kitchen.Version,
+                StirsAtJoin: stirs
+            ),
+            Cancel
+        );
         Assert.Equal(stirs, (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!.StirsAtJoin);
         Assert.Equal(stirs, Moment(await Start(), "join").Deeds.Any(d => d.Do == "stir"));
     }

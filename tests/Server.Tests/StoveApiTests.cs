@@ -30,8 +30,14 @@ public sealed partial class StoveApiTests : IDisposable
     private async Task<StoveDto> Start(DishDto? dish = null)
     {
         var id = Guid.CreateVersion7();
-        var kept = await (await _http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(dish ?? KettleServer.Dish()), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel);
-        var answer = await _http.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), Now, kept!.Version), Cancel);
+        var kept = await (
+            await _http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(dish ?? KettleServer.Dish()), Cancel)
+        ).Content.ReadFromJsonAsync<CookDto>(Cancel);
+        var answer = await _http.PostAsJsonAsync(
+            $"/api/stove/{id}/start",
+            new StoveStart(Guid.CreateVersion7(), Now, kept!.Version),
+            Cancel
+        );
         Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
         return (await answer.Content.ReadFromJsonAsync<StoveDto>(Cancel))!;
     }
@@ -65,7 +71,11 @@ public sealed partial class StoveApiTests : IDisposable
         Assert.Equal("soak", state.Moments.First(m => m.Id == state.NowId).Step!.Kind);
         Assert.All(state.Moments, m => Assert.Equal("waiting", m.State));
         Assert.NotNull(state.Table);
-        var again = await _http.PostAsJsonAsync($"/api/stove/{state.Id}/start", new StoveStart(Guid.CreateVersion7(), Now, state.Version), Cancel);
+        var again = await _http.PostAsJsonAsync(
+            $"/api/stove/{state.Id}/start",
+            new StoveStart(Guid.CreateVersion7(), Now, state.Version),
+            Cancel
+        );
         Assert.Equal(state.Version, (await again.Content.ReadFromJsonAsync<StoveDto>(Cancel))!.Version);
         var change = await _http.PutAsJsonAsync($"/api/cooks/{state.Id}", KettleServer.Change(KettleServer.Dish(), state.Version), Cancel);
         Assert.Equal((409, "cook.under_way", null), await change.Problem());
@@ -78,7 +88,11 @@ public sealed partial class StoveApiTests : IDisposable
         Assert.Equal((404, "stove.missing", null), await (await _http.GetAsync($"/api/stove/{Guid.CreateVersion7()}", Cancel)).Problem());
         var kept = (await _http.GetFromJsonAsync<CookPageDto>("/api/cooks", Cancel))!.Dinners[0];
         Assert.Equal((404, "stove.missing", null), await (await _http.GetAsync($"/api/stove/{kept.Id}", Cancel)).Problem());
-        var told = await _http.PostAsJsonAsync($"/api/stove/{kept.Id}/entries", new StoveEntries([new(Guid.CreateVersion7(), Now, 0, "salt", Grams: 3)]), Cancel);
+        var told = await _http.PostAsJsonAsync(
+            $"/api/stove/{kept.Id}/entries",
+            new StoveEntries([new(Guid.CreateVersion7(), Now, 0, "salt", Grams: 3)]),
+            Cancel
+        );
         Assert.Equal((404, "stove.missing", null), await told.Problem());
     }
 
@@ -95,7 +109,18 @@ public sealed partial class StoveApiTests : IDisposable
         Assert.Equal("boils", Moment(state, "boil").Waits.Event);
         GoTo(Moment(state, "boil").Due!.At.AddMinutes(6));
         // It boiled six minutes ago.
-        state = await Told(state, Entry(state, "seen") with { What = "boils", OccurredAt = Now.AddMinutes(-6) }, Did(state, "boil") with { OccurredAt = Now.AddMinutes(-6) });
+        state = await Told(
+            state,
+            Entry(state, "seen") with
+            {
+                What = "boils",
+                OccurredAt = Now.AddMinutes(-6),
+            },
+            Did(state, "boil") with
+            {
+                OccurredAt = Now.AddMinutes(-6),
+            }
+        );
         Assert.Equal(Now.AddMinutes(-6), Moment(state, "boil").DoneAt);
         var look = Moment(state, "look");
         GoTo(look.Due!.At > Now ? look.Due.At : Now);
@@ -103,7 +128,16 @@ public sealed partial class StoveApiTests : IDisposable
         GoTo(Moment(state, "join").Due!.At);
         state = await State(state.Id);
         var join = Moment(state, "join").Join!;
-        state = await Told(state, Entry(state, "liquor") with { Millilitres = join.FoundMillilitres.Mid, What = "jug", OccurredAt = Now.AddSeconds(-5) }, Did(state, "join"));
+        state = await Told(
+            state,
+            Entry(state, "liquor") with
+            {
+                Millilitres = join.FoundMillilitres.Mid,
+                What = "jug",
+                OccurredAt = Now.AddSeconds(-5),
+            },
+            Did(state, "join")
+        );
         GoTo(Moment(state, "seal").Due!.At);
         state = await Told(state, Entry(state, "seen") with { What = "boils" }, Did(state, "seal"));
         GoTo(Moment(state, "heat_off").Due!.At);
@@ -119,7 +153,11 @@ public sealed partial class StoveApiTests : IDisposable
         Assert.False(state.After!.TooLate);
         Assert.Equal(3, state.After.Portions);
         Assert.Equal(13, state.Told.Count);
-        var closed = await _http.PostAsJsonAsync($"/api/stove/{state.Id}/finish", new CookMark(Guid.CreateVersion7(), Now, state.Version), Cancel);
+        var closed = await _http.PostAsJsonAsync(
+            $"/api/stove/{state.Id}/finish",
+            new CookMark(Guid.CreateVersion7(), Now, state.Version),
+            Cancel
+        );
         Assert.Equal(HttpStatusCode.OK, closed.StatusCode);
         Assert.DoesNotContain((await _http.GetFromJsonAsync<List<StoveLine>>("/api/stove", Cancel))!, l => l.Id == state.Id);
     }
@@ -140,7 +178,10 @@ public sealed partial class StoveApiTests : IDisposable
         // The undoing taken back.
         var redone = await Told(undone, Entry(undone, "undo") with { EventUndone = undo.EventId });
         Assert.Equal("done", Moment(redone, "soak").State);
-        Assert.Equal("stove.nothing_to_undo", (await Tell(state, Entry(state, "undo") with { EventUndone = Guid.CreateVersion7() })).Entries[0].Code);
+        Assert.Equal(
+            "stove.nothing_to_undo",
+            (await Tell(state, Entry(state, "undo") with { EventUndone = Guid.CreateVersion7() })).Entries[0].Code
+        );
     }
 
     [Fact]
@@ -163,7 +204,14 @@ public sealed partial class StoveApiTests : IDisposable
     [Fact]
     public async Task A_look_that_says_hard_moves_the_forecast_and_says_so()
     {
-        var dish = KettleServer.Dish() with { PulseId = "borlotti", RiceId = "long_white", Soak = "none", VesselId = "wide-pot", ServeAtLocal = "2026-11-25T13:00" };
+        var dish = KettleServer.Dish() with
+        {
+            PulseId = "borlotti",
+            RiceId = "long_white",
+            Soak = "none",
+            VesselId = "wide-pot",
+            ServeAtLocal = "2026-11-25T13:00",
+        };
         GoTo(new DateTimeOffset(2026, 11, 25, 7, 30, 0, TimeSpan.Zero));
         var state = await Start(dish);
         GoTo(Moment(state, "light").Due!.At);
@@ -179,7 +227,10 @@ public sealed partial class StoveApiTests : IDisposable
         var wanted = state.Table!.At;
         var hard = await Told(state, Entry(state, "chalky") with { Ingredient = "pulse", Count = 5, Of = 5 });
         Assert.True(hard.Table!.At > wanted.AddMinutes(5));
-        Assert.True(Moment(hard, "look").Due!.At >= join.AddMinutes(Moment(hard, "look").Waits.Look!.EveryMinutes - 0.1), $"{Moment(hard, "look").Due} {join}");
+        Assert.True(
+            Moment(hard, "look").Due!.At >= join.AddMinutes(Moment(hard, "look").Waits.Look!.EveryMinutes - 0.1),
+            $"{Moment(hard, "look").Due} {join}"
+        );
         Assert.True(hard.LateMinutes > 5);
         Assert.Contains(hard.Changes, c => c is { Code: "table", Worse: true, Minutes: > 5, At: not null });
         Assert.Contains(hard.Learned, l => l.What == "bag" && l.Factor < 1);
@@ -213,11 +264,17 @@ public sealed partial class StoveApiTests : IDisposable
         var served = await Tell(state, Did(state, "table"));
         Assert.Equal("comes_out.still_in", served.Entries[0].Code);
         // Nor is it by saying that it was some minutes ago.
-        Assert.Equal("comes_out.still_in", (await Tell(state, Did(state, "table") with { OccurredAt = Now.AddMinutes(-6) })).Entries[0].Code);
+        Assert.Equal(
+            "comes_out.still_in",
+            (await Tell(state, Did(state, "table") with { OccurredAt = Now.AddMinutes(-6) })).Entries[0].Code
+        );
         Assert.Equal("waiting", Moment(await State(state.Id), "table").State);
         state = await Told(state, Entry(state, "came_out") with { Ingredient = inside.Ingredient, Count = 2 });
         Assert.Equal(2, state.Inside.Single().Out);
-        Assert.Equal("stove.not_inside", (await Tell(state, Entry(state, "came_out") with { Ingredient = inside.Ingredient, Count = 2 })).Entries[0].Code);
+        Assert.Equal(
+            "stove.not_inside",
+            (await Tell(state, Entry(state, "came_out") with { Ingredient = inside.Ingredient, Count = 2 })).Entries[0].Code
+        );
         state = await Told(state, Entry(state, "came_out") with { Ingredient = inside.Ingredient, Count = 1 }, Did(state, "table"));
         Assert.NotNull(state.After);
     }
@@ -225,7 +282,14 @@ public sealed partial class StoveApiTests : IDisposable
     [Fact]
     public async Task A_hard_boil_is_not_cut_short()
     {
-        var dish = KettleServer.Dish() with { PulseId = "borlotti", RiceId = null, Style = "soup", VesselId = "wide-pot", ServeAtLocal = "2026-11-25T13:00" };
+        var dish = KettleServer.Dish() with
+        {
+            PulseId = "borlotti",
+            RiceId = null,
+            Style = "soup",
+            VesselId = "wide-pot",
+            ServeAtLocal = "2026-11-25T13:00",
+        };
         var state = await Start(dish);
         foreach (var step in new[] { "soak", "drain", "light" })
         {
@@ -249,7 +313,14 @@ public sealed partial class StoveApiTests : IDisposable
     [Fact]
     public async Task A_flame_that_went_out_in_the_hard_boil_starts_it_anew_whatever_the_clock_says()
     {
-        var dish = KettleServer.Dish() with { PulseId = "borlotti", RiceId = null, Style = "soup", VesselId = "wide-pot", ServeAtLocal = "2026-11-25T13:00" };
+        var dish = KettleServer.Dish() with
+        {
+            PulseId = "borlotti",
+            RiceId = null,
+            Style = "soup",
+            VesselId = "wide-pot",
+            ServeAtLocal = "2026-11-25T13:00",
+        };
         var state = await Start(dish);
         foreach (var step in new[] { "soak", "drain", "light" })
         {
@@ -283,20 +354,38 @@ public sealed partial class StoveApiTests : IDisposable
     [InlineData("{\"entries\":[{\"kind\":\"salt\"}]}")]
     [InlineData("{\"entries\":[]}")]
     [InlineData("{\"entries\":null}")]
-    [InlineData("{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000001\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"boil_it\"}]}")]
-    [InlineData("{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000002\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"water\",\"millilitres\":-4}]}")]
-    [InlineData("{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000003\",\"occurredAt\":\"2036-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"salt\",\"grams\":4}]}")]
-    [InlineData("{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000004\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"felt\",\"ingredient\":\"moon\",\"state\":\"soft\"}]}")]
-    [InlineData("{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000005\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"did\",\"momentId\":\"9.9\"}]}")]
-    [InlineData("{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000006\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"chose\",\"what\":\"magic\"}]}")]
+    [InlineData(
+        "{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000001\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"boil_it\"}]}"
+    )]
+    [InlineData(
+        "{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000002\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"water\",\"millilitres\":-4}]}"
+    )]
+    [InlineData(
+        "{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000003\",\"occurredAt\":\"2036-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"salt\",\"grams\":4}]}"
+    )]
+    [InlineData(
+        "{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000004\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"felt\",\"ingredient\":\"moon\",\"state\":\"soft\"}]}"
+    )]
+    [InlineData(
+        "{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000005\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"did\",\"momentId\":\"9.9\"}]}"
+    )]
+    [InlineData(
+        "{\"entries\":[{\"eventId\":\"0199c0de-0000-7000-8000-000000000006\",\"occurredAt\":\"2026-11-24T18:00:00Z\",\"basedOn\":1,\"kind\":\"chose\",\"what\":\"magic\"}]}"
+    )]
     public async Task What_makes_no_sense_is_refused_and_nothing_of_it_is_stored(string body)
     {
         var state = await Start();
-        var answer = await _http.PostAsync($"/api/stove/{state.Id}/entries", new StringContent(body, System.Text.Encoding.UTF8, "application/json"), Cancel);
+        var answer = await _http.PostAsync(
+            $"/api/stove/{state.Id}/entries",
+            new StringContent(body, System.Text.Encoding.UTF8, "application/json"),
+            Cancel
+        );
         Assert.True((int)answer.StatusCode is 200 or 400, $"{answer.StatusCode}");
         if (answer.IsSuccessStatusCode)
         {
-            Assert.All((await answer.Content.ReadFromJsonAsync<StoveReceipt>(Cancel))!.Entries, e => Assert.False(string.IsNullOrEmpty(e.Code) || string.IsNullOrEmpty(e.Text)));
+            Assert.All((await answer.Content.ReadFromJsonAsync<StoveReceipt>(Cancel))!.Entries, e =>
+                Assert.False(string.IsNullOrEmpty(e.Code) || string.IsNullOrEmpty(e.Text))
+            );
         }
 
         Assert.Empty((await State(state.Id)).Told);
@@ -317,11 +406,19 @@ public sealed partial class StoveApiTests : IDisposable
         {
             var answer = await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble(trouble), Cancel);
             Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
-            Assert.All((await answer.Content.ReadFromJsonAsync<StoveAnswersDto>(Cancel))!.Answers, a => Assert.NotEmpty(Messages.Messages.Say($"answer.{a.Code}.title")));
+            Assert.All((await answer.Content.ReadFromJsonAsync<StoveAnswersDto>(Cancel))!.Answers, a =>
+                Assert.NotEmpty(Messages.Messages.Say($"answer.{a.Code}.title"))
+            );
         }
 
-        Assert.Equal((400, "request.unknown_word", "trouble"), await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("gloom"), Cancel)).Problem());
-        Assert.Equal((400, "request.out_of_range", "minutes"), await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("flame_out", 5000), Cancel)).Problem());
+        Assert.Equal(
+            (400, "request.unknown_word", "trouble"),
+            await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("gloom"), Cancel)).Problem()
+        );
+        Assert.Equal(
+            (400, "request.out_of_range", "minutes"),
+            await (await _http.PostAsJsonAsync($"/api/stove/{state.Id}/trouble", new StoveTrouble("flame_out", 5000), Cancel)).Problem()
+        );
         // What went out ten minutes ago stands in the record with its own minute.
         var told = await Told(state, Entry(state, "chose") with { What = "heat_again", State = "flame_out", Count = 10 });
         Assert.Equal("flame", told.Told[^2].Entry.Kind);
@@ -337,7 +434,12 @@ public sealed partial class StoveApiTests : IDisposable
         using var answer = await _http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, Cancel);
         Assert.Equal("text/event-stream", answer.Content.Headers.ContentType!.MediaType);
         await using var stream = await answer.Content.ReadAsStreamAsync(Cancel);
-        await using var events = System.Net.ServerSentEvents.SseParser.Create(stream, (_, bytes) => JsonSerializer.Deserialize<StoveDto>(bytes, JsonSerializerOptions.Web)!).EnumerateAsync(Cancel).GetAsyncEnumerator(Cancel);
+        await using var events = System
+            .Net.ServerSentEvents.SseParser.Create(stream, (_, bytes) =>
+                JsonSerializer.Deserialize<StoveDto>(bytes, JsonSerializerOptions.Web)!
+            )
+            .EnumerateAsync(Cancel)
+            .GetAsyncEnumerator(Cancel);
         Assert.True(await events.MoveNextAsync());
         Assert.Equal(state.Version.ToString(System.Globalization.CultureInfo.InvariantCulture), events.Current.EventId);
         var receipt = await Tell(state, Did(state, "soak"));
@@ -373,13 +475,29 @@ public sealed partial class StoveApiTests : IDisposable
         }
 
         var began = Now;
-        state = await Told(state, Entry(state, "went_in") with { Ingredient = "greens", Grams = 60 }, Entry(state, "later") with { Ingredient = "greens", Grams = 60, Count = 20 });
+        state = await Told(
+            state,
+            Entry(state, "went_in") with
+            {
+                Ingredient = "greens",
+                Grams = 60,
+            },
+            Entry(state, "later") with
+            {
+                Ingredient = "greens",
+                Grams = 60,
+                Count = 20,
+            }
+        );
         var visit = state.Visits.Single(v => v.Code == "second_half");
         Assert.Equal((began.AddMinutes(20), "Greens", 60d), (visit.At, visit.Name!, visit.Grams!.Value));
         GoTo(began.AddMinutes(20));
         state = await Told(state, Entry(state, "went_in") with { Ingredient = "greens", Grams = 60 });
         Assert.DoesNotContain(state.Visits, v => v.Code == "second_half");
-        Assert.Equal("request.out_of_range", (await Tell(state, Entry(state, "later") with { Ingredient = "greens", Grams = 60, Count = 0 })).Entries[0].Code);
+        Assert.Equal(
+            "request.out_of_range",
+            (await Tell(state, Entry(state, "later") with { Ingredient = "greens", Grams = 60, Count = 0 })).Entries[0].Code
+        );
     }
 
     [Fact]
@@ -407,7 +525,23 @@ public sealed partial class StoveApiTests : IDisposable
     public async Task The_storage_clock_follows_the_households_rule(string rule, int chillHours, int eatHours)
     {
         var kitchen = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
-        var changed = await _http.PutAsJsonAsync("/api/kitchen", new KitchenChange(kitchen.Zone, kitchen.AltitudeMetres, kitchen.RoomCelsius, kitchen.Wakes, kitchen.Sleeps, kitchen.SoaksAt, kitchen.CupMillilitres, kitchen.Cautious, kitchen.HardnessMilligramsPerLitre, kitchen.Version, StorageRule: rule), Cancel);
+        var changed = await _http.PutAsJsonAsync(
+            "/api/kitchen",
+            new KitchenChange(
+                kitchen.Zone,
+                kitchen.AltitudeMetres,
+                kitchen.RoomCelsius,
+                kitchen.Wakes,
+                kitchen.Sleeps,
+                kitchen.SoaksAt,
+                kitchen.CupMillilitres,
+                kitchen.Cautious,
+                kitchen.HardnessMilligramsPerLitre,
+                kitchen.Version,
+                StorageRule: rule
+            ),
+            Cancel
+        );
         Assert.Equal(HttpStatusCode.OK, changed.StatusCode);
         var state = await Start();
         foreach (var step in new[] { "soak", "drain", "light", "boil", "look", "join", "seal", "heat_off", "table" })
@@ -441,9 +575,27 @@ public sealed partial class StoveApiTests : IDisposable
     [InlineData("chickpea", null, "none", "saucy", "cooked", null)]
     [InlineData("lentil_french", "long_white", "none", "moist", "open_pot", null)]
     [InlineData("split_pea_yellow", null, "none", "saucy", "open_pot", null)]
-    public async Task Whoever_does_each_thing_at_its_time_is_never_stopped_on_the_way_to_the_table(string pulse, string? rice, string soak, string style, string method, string? cooker)
+    public async Task Whoever_does_each_thing_at_its_time_is_never_stopped_on_the_way_to_the_table(
+        string pulse,
+        string? rice,
+        string soak,
+        string style,
+        string method,
+        string? cooker
+    )
     {
-        var state = await Walk(KettleServer.Dish() with { PulseId = pulse, RiceId = rice, Soak = soak, Style = style, Method = method, CookerId = cooker is "weight" or "spring" ? await Buy(cooker) : cooker, VesselId = "wide-pot" });
+        var state = await Walk(
+            KettleServer.Dish() with
+            {
+                PulseId = pulse,
+                RiceId = rice,
+                Soak = soak,
+                Style = style,
+                Method = method,
+                CookerId = cooker is "weight" or "spring" ? await Buy(cooker) : cooker,
+                VesselId = "wide-pot",
+            }
+        );
         Assert.NotNull(state.After);
         // What a plan does not list is named all the same; a weight is listened to, a pin is watched.
         Assert.Equal(method == "pressure" && cooker != "weight", state.Moments.Any(m => m.Step?.Kind == "pressure_up"));
@@ -453,11 +605,29 @@ public sealed partial class StoveApiTests : IDisposable
     [Fact]
     public async Task Two_pots_and_several_pulses_reach_the_table_too_and_one_pots_boil_is_not_the_others()
     {
-        var apart = await Walk(KettleServer.Dish() with { PulseId = "borlotti", RiceId = "long_white", Style = "saucy", VesselId = "wide-pot", RiceVesselId = "blue-pot" });
+        var apart = await Walk(
+            KettleServer.Dish() with
+            {
+                PulseId = "borlotti",
+                RiceId = "long_white",
+                Style = "saucy",
+                VesselId = "wide-pot",
+                RiceVesselId = "blue-pot",
+            }
+        );
         Assert.NotNull(apart.After);
         Assert.Equal(2, apart.Vessels.Select(v => v.Colour).Distinct().Count());
         Assert.Equal(2, apart.Told.Where(t => t.Entry.What == "boils").Select(t => t.Entry.VesselId).Distinct().Count());
-        var several = await Walk(KettleServer.Dish() with { Style = "saucy", RiceId = null, VesselId = "wide-pot", Others = [new OtherPulseDto("lentil_french")], ServeAtLocal = "2026-11-27T19:00" });
+        var several = await Walk(
+            KettleServer.Dish() with
+            {
+                Style = "saucy",
+                RiceId = null,
+                VesselId = "wide-pot",
+                Others = [new OtherPulseDto("lentil_french")],
+                ServeAtLocal = "2026-11-27T19:00",
+            }
+        );
         Assert.NotNull(several.After);
     }
 
@@ -478,9 +648,21 @@ public sealed partial class StoveApiTests : IDisposable
             if (moment.Waits.Look is { } look)
             {
                 // As the page asks: five are counted for chalk where that tells, else a hand says.
-                state = await Told(state, look is { EnoughChalky: { } enough, Kind: "pulse" }
-                    ? Entry(state, "chalky") with { Ingredient = look.Ingredient, Count = enough, Of = 5 }
-                    : Entry(state, "felt") with { Ingredient = look.Ingredient, State = look.State });
+                state = await Told(
+                    state,
+                    look is { EnoughChalky: { } enough, Kind: "pulse" }
+                        ? Entry(state, "chalky") with
+                        {
+                            Ingredient = look.Ingredient,
+                            Count = enough,
+                            Of = 5,
+                        }
+                        : Entry(state, "felt") with
+                        {
+                            Ingredient = look.Ingredient,
+                            State = look.State,
+                        }
+                );
             }
 
             state = await State(state.Id);

@@ -19,10 +19,11 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
 
     private async Task<T> Get<T>(string path, object body) => (await (await Post(path, body)).Content.ReadFromJsonAsync<T>(Cancel))!;
 
-    private static DishDto Rich => KettleServer.Dish() with
-    {
-        Extras = [new("tomato_tin", new(1, "piece")), new("leaf", null, null, 3), new("onion", new(250, "g"))],
-    };
+    private static DishDto Rich =>
+        KettleServer.Dish() with
+        {
+            Extras = [new("tomato_tin", new(1, "piece")), new("leaf", null, null, 3), new("onion", new(250, "g"))],
+        };
 
     [Fact]
     public async Task Extras_are_timed_weighed_counted_and_given_to_the_hands()
@@ -54,7 +55,10 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Contains(plan.Steps, s => s.Facts.Grams == weighed);
         Assert.Null((await Get<PlanDto>("/api/plans", KettleServer.Dish())).MeasureOut.DrainedGrams);
         Assert.All(await Get<List<WayDto>>("/api/ways", dish), w => Assert.Equal("freezer", w.CookedFrom));
-        Assert.Equal((400, "request.unknown_word", "cookedFrom"), await (await Post("/api/plans", dish with { CookedFrom = "attic" })).Problem());
+        Assert.Equal(
+            (400, "request.unknown_word", "cookedFrom"),
+            await (await Post("/api/plans", dish with { CookedFrom = "attic" })).Problem()
+        );
     }
 
     [Fact]
@@ -67,8 +71,16 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.True(blanched.MeasureOut.Extras.Single().Blanched);
         Assert.Contains(blanched.Steps, s => s.Facts.Name == "Ham hock, blanched");
         Assert.True(blanched.MeasureOut.Salt.AddGrams >= raw.MeasureOut.Salt.AddGrams + 3);
-        Assert.Equal(0.7, blanched.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams / raw.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams, 2);
-        Assert.Equal((400, "extra.not_blanched", "extras[0].blanched"), await (await Post("/api/plans", KettleServer.Dish() with { Extras = [new("onion", Blanched: true)] })).Problem());
+        Assert.Equal(
+            0.7,
+            blanched.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams
+                / raw.MeasureOut.Salt.Sources.Single(s => s.What == "Ham hock").Grams,
+            2
+        );
+        Assert.Equal(
+            (400, "extra.not_blanched", "extras[0].blanched"),
+            await (await Post("/api/plans", KettleServer.Dish() with { Extras = [new("onion", Blanched: true)] })).Problem()
+        );
     }
 
     [Fact]
@@ -77,21 +89,44 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         var plan = await Get<PlanDto>("/api/plans", KettleServer.Dish() with { Style = "saucy", RiceVesselId = "wide-pot" });
         Assert.Equal("Wide white pot", plan.MeasureOut.RiceVesselName);
         Assert.InRange(plan.MeasureOut.RiceWaterMillilitres!.Value, 400, 900);
-        Assert.Equal(["rice_light", "rice_boils", "rice_off", "rice_rested"], plan.Steps.Select(s => s.Kind).Where(k => k.StartsWith("rice", StringComparison.Ordinal)));
+        Assert.Equal(
+            ["rice_light", "rice_boils", "rice_off", "rice_rested"],
+            plan.Steps.Select(s => s.Kind).Where(k => k.StartsWith("rice", StringComparison.Ordinal))
+        );
         Assert.Equal(2, plan.Hands.Flames.Count);
-        Assert.Equal((400, "dish.rice_pot", "riceVesselId"), await (await Post("/api/plans", KettleServer.Dish() with { RiceVesselId = "blue-pot" })).Problem());
+        Assert.Equal(
+            (400, "dish.rice_pot", "riceVesselId"),
+            await (await Post("/api/plans", KettleServer.Dish() with { RiceVesselId = "blue-pot" })).Problem()
+        );
     }
 
     [Fact]
     public async Task Several_pulses_share_the_pot_and_the_slowest_leads_whatever_the_order()
     {
-        var dish = KettleServer.Dish() with { PulseId = "lentil_brown", Pulse = new(100, "g"), Others = [new("chickpea", new(180, "g"))], RiceId = "long_white", Style = "saucy", VesselId = "wide-pot" };
+        var dish = KettleServer.Dish() with
+        {
+            PulseId = "lentil_brown",
+            Pulse = new(100, "g"),
+            Others = [new("chickpea", new(180, "g"))],
+            RiceId = "long_white",
+            Style = "saucy",
+            VesselId = "wide-pot",
+        };
         var plan = await Get<PlanDto>("/api/plans", dish);
-        Assert.Equal(("Chickpeas and brown lentils with white rice", "Chickpeas", 180), (plan.Title, plan.PulseName, plan.MeasureOut.PulseGrams));
+        Assert.Equal(
+            ("Chickpeas and brown lentils with white rice", "Chickpeas", 180),
+            (plan.Title, plan.PulseName, plan.MeasureOut.PulseGrams)
+        );
         Assert.Equal((100, false), Assert.Single(plan.MeasureOut.Others) is var o ? (o.Grams, o.Collapsed) : default);
         Assert.Contains(plan.Steps, s => s is { Kind: "other_in", Facts.Name: "Brown lentils" });
-        Assert.Equal((400, "dish.others", "others"), await (await Post("/api/plans", dish with { Others = [new("lentil_brown")] })).Problem());
-        Assert.Equal((400, "catalogue.unknown_pulse", "others[0].pulseId"), await (await Post("/api/plans", dish with { Others = [new("pebble")] })).Problem());
+        Assert.Equal(
+            (400, "dish.others", "others"),
+            await (await Post("/api/plans", dish with { Others = [new("lentil_brown")] })).Problem()
+        );
+        Assert.Equal(
+            (400, "catalogue.unknown_pulse", "others[0].pulseId"),
+            await (await Post("/api/plans", dish with { Others = [new("pebble")] })).Problem()
+        );
         var said = await Get<LineAnswerDto>("/api/line", new LineRequest("brown lentils and chickpeas", KettleServer.Dish()));
         Assert.Equal(("chickpea", "lentil_brown"), (said.Dish.PulseId, Assert.Single(said.Dish.Others!).PulseId));
     }
@@ -99,18 +134,29 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     [Fact]
     public async Task Every_pulse_that_is_soaked_or_starts_is_named_in_its_step()
     {
-        var dish = KettleServer.Dish() with { PulseId = "kidney_red", Pulse = new(150, "g"), Others = [new("pinto", new(140, "g"))], RiceId = null, Rice = null, Style = "saucy" };
-        var plan = await Get<PlanDto>("/api/plans", dish);
-        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "soak").Facts.Name);
-        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "light").Facts.Name);
-        var three = await Get<PlanDto>("/api/plans", KettleServer.Dish() with
+        var dish = KettleServer.Dish() with
         {
-            Pulse = new(120, "g"),
-            Others = [new("lentil_brown", new(60, "g")), new("lentil_green", new(70, "g"))],
+            PulseId = "kidney_red",
+            Pulse = new(150, "g"),
+            Others = [new("pinto", new(140, "g"))],
             RiceId = null,
             Rice = null,
             Style = "saucy",
-        });
+        };
+        var plan = await Get<PlanDto>("/api/plans", dish);
+        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "soak").Facts.Name);
+        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "light").Facts.Name);
+        var three = await Get<PlanDto>(
+            "/api/plans",
+            KettleServer.Dish() with
+            {
+                Pulse = new(120, "g"),
+                Others = [new("lentil_brown", new(60, "g")), new("lentil_green", new(70, "g"))],
+                RiceId = null,
+                Rice = null,
+                Style = "saucy",
+            }
+        );
         Assert.Equal([60, 70], three.Steps.Where(s => s.Kind == "other_in").Select(s => s.Facts.Grams!.Value).Order());
     }
 
@@ -118,20 +164,40 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     [InlineData(12, "pull.table")]
     [InlineData(-12, "pull.table")]
     public async Task A_dish_says_its_hour_once(int table, string field) =>
-        Assert.Equal((400, "request.out_of_range", field), await (await Post("/api/plans", KettleServer.Dish() with { Pull = new(Table: table) })).Problem());
+        Assert.Equal(
+            (400, "request.out_of_range", field),
+            await (await Post("/api/plans", KettleServer.Dish() with { Pull = new(Table: table) })).Problem()
+        );
 
     [Fact]
     public async Task What_is_left_on_the_shelf_is_an_amount()
     {
         Assert.Equal(340, (await Get<PlanDto>("/api/plans", KettleServer.Dish() with { Pulse = new(1, "shelf") })).MeasureOut.PulseGrams);
-        Assert.Equal((400, "dish.not_on_shelf", "pulse"), await (await Post("/api/plans", KettleServer.Dish() with { PulseId = "adzuki", Pulse = new(1, "shelf") })).Problem());
+        Assert.Equal(
+            (400, "dish.not_on_shelf", "pulse"),
+            await (await Post("/api/plans", KettleServer.Dish() with { PulseId = "adzuki", Pulse = new(1, "shelf") })).Problem()
+        );
         using var own = new KettleServer(demo: true);
         var http = own.CreateClient();
-        Assert.Equal((400, "request.out_of_range", "grams"), await (await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(1e7), Cancel)).Problem());
-        Assert.Equal((400, "catalogue.unknown_pulse", "id"), await (await http.PutAsJsonAsync("/api/kitchen/shelf/pebble", new ShelfChange(100), Cancel)).Problem());
-        var kitchen = (await (await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(250), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel))!;
+        Assert.Equal(
+            (400, "request.out_of_range", "grams"),
+            await (await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(1e7), Cancel)).Problem()
+        );
+        Assert.Equal(
+            (400, "catalogue.unknown_pulse", "id"),
+            await (await http.PutAsJsonAsync("/api/kitchen/shelf/pebble", new ShelfChange(100), Cancel)).Problem()
+        );
+        var kitchen = (
+            await (
+                await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(250), Cancel)
+            ).Content.ReadFromJsonAsync<KitchenDto>(Cancel)
+        )!;
         Assert.Contains(kitchen.Shelf, x => x is { Id: "adzuki", Grams: 250 });
-        kitchen = (await (await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(0, 1), Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel))!;
+        kitchen = (
+            await (
+                await http.PutAsJsonAsync("/api/kitchen/shelf/adzuki", new ShelfChange(0, 1), Cancel)
+            ).Content.ReadFromJsonAsync<KitchenDto>(Cancel)
+        )!;
         Assert.DoesNotContain(kitchen.Shelf, x => x.Id == "adzuki");
     }
 
@@ -142,7 +208,10 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     [InlineData("greens", 5, "piece", null, "request.unknown_word", "extras[0].amount.unit")]
     [InlineData("onion", 50, "g", "someday", "request.unknown_word", "extras[0].time")]
     public async Task A_wrong_extra_is_named_by_its_place(string id, double value, string unit, string? time, string code, string field) =>
-        Assert.Equal((400, code, field), await (await Post("/api/plans", KettleServer.Dish() with { Extras = [new(id, new(value, unit), time)] })).Problem());
+        Assert.Equal(
+            (400, code, field),
+            await (await Post("/api/plans", KettleServer.Dish() with { Extras = [new(id, new(value, unit), time)] })).Problem()
+        );
 
     [Fact]
     public async Task Little_ones_get_theirs_before_the_salt()
@@ -158,10 +227,25 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         var told = await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T16:30", "2026-11-25T17:30")] });
         Assert.True(told.IsSuccessStatusCode, await told.Content.ReadAsStringAsync(Cancel));
         var plan = (await told.Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
-        Assert.DoesNotContain(plan.Hands.Flames[0].Burns, b => b.From < new DateTimeOffset(2026, 11, 25, 17, 30, 0, TimeSpan.Zero) && b.To > new DateTimeOffset(2026, 11, 25, 16, 30, 0, TimeSpan.Zero));
-        Assert.Equal((422, "away"), (await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T18:00", "2026-11-25T19:00")] })).Problem()) is var (s, _, f) ? (s, f) : default);
-        Assert.Equal((400, "dish.away", "away"), await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T18:00", "2026-11-25T17:00")] })).Problem());
-        Assert.Equal((400, "request.time", "away"), await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("noon", "2026-11-25T17:00")] })).Problem());
+        Assert.DoesNotContain(plan.Hands.Flames[0].Burns, b =>
+            b.From < new DateTimeOffset(2026, 11, 25, 17, 30, 0, TimeSpan.Zero)
+            && b.To > new DateTimeOffset(2026, 11, 25, 16, 30, 0, TimeSpan.Zero)
+        );
+        Assert.Equal(
+            (422, "away"),
+            (await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T18:00", "2026-11-25T19:00")] })).Problem())
+                is var (s, _, f)
+                ? (s, f)
+                : default
+        );
+        Assert.Equal(
+            (400, "dish.away", "away"),
+            await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("2026-11-25T18:00", "2026-11-25T17:00")] })).Problem()
+        );
+        Assert.Equal(
+            (400, "request.time", "away"),
+            await (await Post("/api/plans", KettleServer.Dish() with { Away = [new("noon", "2026-11-25T17:00")] })).Problem()
+        );
     }
 
     [Fact]
@@ -189,7 +273,10 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     [InlineData(2000, 0, "pull.table")]
     [InlineData(0, 300, "pull.join")]
     public async Task A_pull_out_of_reach_is_refused(int table, int join, string field) =>
-        Assert.Equal((400, "request.out_of_range", field), await (await Post("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new(Table: table, Join: join)))).Problem());
+        Assert.Equal(
+            (400, "request.out_of_range", field),
+            await (await Post("/api/plans/pulled", new PullRequest(KettleServer.Dish(), new(Table: table, Join: join)))).Problem()
+        );
 
     [Theory]
     [InlineData("start_late", 60, null, null)]
@@ -230,30 +317,62 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     [InlineData("smaller_pot", null, "kettle", "slip.what")]
     [InlineData("earthquake", null, null, "slip.kind")]
     public async Task A_slip_that_makes_no_sense_is_refused_beside_its_field(string kind, int? minutes, string? what, string field) =>
-        Assert.Equal((400, field), await (await Post("/api/plans/slip", new SlipRequest(Rich, new(kind, minutes, null, what)))).Problem() is var (s, _, f) ? (s, f) : default);
+        Assert.Equal(
+            (400, field),
+            await (await Post("/api/plans/slip", new SlipRequest(Rich, new(kind, minutes, null, what)))).Problem() is var (s, _, f)
+                ? (s, f)
+                : default
+        );
 
     [Fact]
     public async Task Ways_arrive_one_by_one_and_at_last_in_their_order()
     {
-        var lines = (await (await Post("/api/ways/stream", KettleServer.Dish())).Content.ReadAsStringAsync(Cancel)).Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        var lines = (await (await Post("/api/ways/stream", KettleServer.Dish())).Content.ReadAsStringAsync(Cancel)).Split(
+            '\n',
+            StringSplitOptions.RemoveEmptyEntries
+        );
         var events = lines.Select(l => JsonSerializer.Deserialize<WayEventDto>(l, JsonSerializerOptions.Web)!).ToList();
         Assert.All(events.SkipLast(1), e => Assert.NotNull(e.Way));
         Assert.Equal(events[0].Of, events.Count - 1);
         var all = events[^1].All!;
         Assert.Equal(events.Count - 1, all.Count);
-        Assert.All(all.Where(w => w.TableAt is not null), w => Assert.True(w.Facts is { HandsOnMinutes: > 3, EnergyKilowattHours: > 0.05, BeThere.Count: > 0 }));
+        Assert.All(all.Where(w => w.TableAt is not null), w =>
+            Assert.True(w.Facts is { HandsOnMinutes: > 3, EnergyKilowattHours: > 0.05, BeThere.Count: > 0 })
+        );
         Assert.All(all.Where(w => w.TableAt is null), w => Assert.False(string.IsNullOrEmpty(w.Detail)));
-        Assert.Equal(all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks).OrderDescending(), all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks));
+        Assert.Equal(
+            all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks).OrderDescending(),
+            all.Where(w => w.WithLooks is not null).Select(w => w.WithLooks)
+        );
     }
 
     public static TheoryData<string> Shapes => ["one_pot", "gravy", "porridge"];
 
-    private static DishDto Shape(string shape) => shape switch
-    {
-        "gravy" => KettleServer.Dish() with { PulseId = "borlotti", RiceId = "long_white", Style = "saucy", VesselId = "wide-pot", RiceVesselId = "blue-pot", Extras = [new("tomato_tin"), new("leaf")] },
-        "porridge" => KettleServer.Dish() with { PulseId = "lentil_yellow_split", Pulse = new(120, "g"), RiceId = "broken", Rice = new(160, "g"), Soak = "none", Style = "soup", VesselId = "wide-pot", Extras = [new("whole_spice")] },
-        _ => KettleServer.Dish() with { Extras = [new("onion")] },
-    };
+    private static DishDto Shape(string shape) =>
+        shape switch
+        {
+            "gravy" => KettleServer.Dish() with
+            {
+                PulseId = "borlotti",
+                RiceId = "long_white",
+                Style = "saucy",
+                VesselId = "wide-pot",
+                RiceVesselId = "blue-pot",
+                Extras = [new("tomato_tin"), new("leaf")],
+            },
+            "porridge" => KettleServer.Dish() with
+            {
+                PulseId = "lentil_yellow_split",
+                Pulse = new(120, "g"),
+                RiceId = "broken",
+                Rice = new(160, "g"),
+                Soak = "none",
+                Style = "soup",
+                VesselId = "wide-pot",
+                Extras = [new("whole_spice")],
+            },
+            _ => KettleServer.Dish() with { Extras = [new("onion")] },
+        };
 
     [Theory]
     [MemberData(nameof(Shapes))]
@@ -268,11 +387,15 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         foreach (var kind in new[] { "light", "table" })
         {
             var at = plan.Steps.First(s => s.Kind == kind).At;
-            var entry = Assert.Single(calendar.Events, e => e.Start!.AsUtc == at.UtcDateTime && e.Summary == StepWords.Title(plan.Steps.First(s => s.Kind == kind), plan));
+            var entry = Assert.Single(calendar.Events, e =>
+                e.Start!.AsUtc == at.UtcDateTime && e.Summary == StepWords.Title(plan.Steps.First(s => s.Kind == kind), plan)
+            );
             Assert.Single(entry.Alarms);
         }
 
-        Assert.All(calendar.Events, e => Assert.InRange(e.Alarms.Single().Trigger!.Duration!.Value.ToTimeSpanUnspecified().TotalMinutes, -30, 0));
+        Assert.All(calendar.Events, e =>
+            Assert.InRange(e.Alarms.Single().Trigger!.Duration!.Value.ToTimeSpanUnspecified().TotalMinutes, -30, 0)
+        );
         Assert.Equal(calendar.Events.Count, calendar.Events.Select(e => e.Uid).Distinct().Count());
         Assert.All(text.Split("\r\n"), line => Assert.True(System.Text.Encoding.UTF8.GetByteCount(line) <= 75));
     }
@@ -290,10 +413,16 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     [Fact]
     public async Task The_other_school_is_shown_with_what_it_changes()
     {
-        var compared = await Get<ComparedDto>("/api/plans/compare", new CompareRequest(KettleServer.Dish(), KettleServer.Dish() with { Salt = "in_the_soak" }));
+        var compared = await Get<ComparedDto>(
+            "/api/plans/compare",
+            new CompareRequest(KettleServer.Dish(), KettleServer.Dish() with { Salt = "in_the_soak" })
+        );
         Assert.Equal("in_the_soak", compared.Plan.HouseWays.Salt);
         Assert.Contains(compared.Differences, d => d.Code is "flame" or "chance" or "pulses" or "begins");
-        Assert.Equal((400, "request.missing", "after"), await (await Post("/api/plans/compare", new { before = KettleServer.Dish() })).Problem());
+        Assert.Equal(
+            (400, "request.missing", "after"),
+            await (await Post("/api/plans/compare", new { before = KettleServer.Dish() })).Problem()
+        );
     }
 
     [Fact]
@@ -313,16 +442,50 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         using var own = new KettleServer(demo: true);
         var http = own.CreateClient();
         var kitchen = (await http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
-        KitchenChange Change(string salt, double percent) => new(
-            kitchen.Zone, kitchen.AltitudeMetres, kitchen.RoomCelsius, kitchen.Wakes, kitchen.Sleeps, kitchen.SoaksAt, kitchen.CupMillilitres, kitchen.Cautious, kitchen.HardnessMilligramsPerLitre, kitchen.Version, salt, percent, true);
-        Assert.Equal((400, "request.unknown_word", "salt"), await (await http.PutAsJsonAsync("/api/kitchen", Change("never", 0.9), Cancel)).Problem());
-        Assert.Equal((400, "request.out_of_range", "saltPercent"), await (await http.PutAsJsonAsync("/api/kitchen", Change("at_the_start", 5), Cancel)).Problem());
+        KitchenChange Change(string salt, double percent) =>
+            new(
+                kitchen.Zone,
+                kitchen.AltitudeMetres,
+                kitchen.RoomCelsius,
+                kitchen.Wakes,
+                kitchen.Sleeps,
+                kitchen.SoaksAt,
+                kitchen.CupMillilitres,
+                kitchen.Cautious,
+                kitchen.HardnessMilligramsPerLitre,
+                kitchen.Version,
+                salt,
+                percent,
+                true
+            );
+        Assert.Equal(
+            (400, "request.unknown_word", "salt"),
+            await (await http.PutAsJsonAsync("/api/kitchen", Change("never", 0.9), Cancel)).Problem()
+        );
+        Assert.Equal(
+            (400, "request.out_of_range", "saltPercent"),
+            await (await http.PutAsJsonAsync("/api/kitchen", Change("at_the_start", 5), Cancel)).Problem()
+        );
         Assert.True((await http.PutAsJsonAsync("/api/kitchen", Change("at_the_start", 0.7), Cancel)).IsSuccessStatusCode);
-        var plan = (await (await http.PostAsJsonAsync("/api/plans", KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+        var plan = (
+            await (await http.PostAsJsonAsync("/api/plans", KettleServer.Dish(), Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel)
+        )!;
         Assert.Equal(("at_the_start", true), (plan.HouseWays.Salt, plan.HouseWays.KeepsSoakWater));
         Assert.InRange(plan.MeasureOut.Salt.Percent, 0.6, 0.78);
         Assert.DoesNotContain(plan.Steps, s => s.Kind == "drain");
-        var other = (await (await http.PostAsJsonAsync("/api/plans", KettleServer.Dish() with { Salt = "with_the_rice", KeepsSoakWater = false }, Cancel)).Content.ReadFromJsonAsync<PlanDto>(Cancel))!;
+        var other = (
+            await (
+                await http.PostAsJsonAsync(
+                    "/api/plans",
+                    KettleServer.Dish() with
+                    {
+                        Salt = "with_the_rice",
+                        KeepsSoakWater = false,
+                    },
+                    Cancel
+                )
+            ).Content.ReadFromJsonAsync<PlanDto>(Cancel)
+        )!;
         Assert.Contains(other.Steps, s => s.Kind == "drain");
     }
 }

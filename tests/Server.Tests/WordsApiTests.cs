@@ -19,20 +19,35 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
     [Fact]
     public async Task One_line_changes_what_it_says_and_nothing_else()
     {
-        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest("for six, at half past seven: borlotti, saucy", KettleServer.Dish()));
-        Assert.Equal((6, "borlotti", "saucy", "2026-11-24T19:30"), (answer.Dish.People, answer.Dish.PulseId, answer.Dish.Style, answer.Dish.ServeAtLocal));
+        var answer = await Get<LineAnswerDto>(
+            "/api/line",
+            new LineRequest("for six, at half past seven: borlotti, saucy", KettleServer.Dish())
+        );
+        Assert.Equal(
+            (6, "borlotti", "saucy", "2026-11-24T19:30"),
+            (answer.Dish.People, answer.Dish.PulseId, answer.Dish.Style, answer.Dish.ServeAtLocal)
+        );
         Assert.Equal(("brown_basmati", "overnight", "blue-pot"), (answer.Dish.RiceId, answer.Dish.Soak, answer.Dish.VesselId));
         // 18:00 in the demo's kitchen: five o'clock has passed, so it is tomorrow's.
-        Assert.Equal("2026-11-25T17:00", (await Get<LineAnswerDto>("/api/line", new LineRequest("at five", KettleServer.Dish()))).Dish.ServeAtLocal);
+        Assert.Equal(
+            "2026-11-25T17:00",
+            (await Get<LineAnswerDto>("/api/line", new LineRequest("at five", KettleServer.Dish()))).Dish.ServeAtLocal
+        );
     }
 
     [Fact]
     public async Task A_slip_of_spelling_is_forgiven_and_what_is_not_understood_is_told()
     {
-        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest("chikpeas with gravel", KettleServer.Dish() with { PulseId = "adzuki" }));
+        var answer = await Get<LineAnswerDto>(
+            "/api/line",
+            new LineRequest("chikpeas with gravel", KettleServer.Dish() with { PulseId = "adzuki" })
+        );
         Assert.Equal("chickpea", answer.Dish.PulseId);
         Assert.Equal(["gravel"], answer.NotUnderstood);
-        Assert.Equal((400, "words.too_long", "line"), await (await Post("/api/line", new LineRequest(new string('x', 500), KettleServer.Dish()))).Problem());
+        Assert.Equal(
+            (400, "words.too_long", "line"),
+            await (await Post("/api/line", new LineRequest(new string('x', 500), KettleServer.Dish()))).Problem()
+        );
     }
 
     [Theory]
@@ -45,11 +60,14 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
     public async Task A_vague_word_is_answered_for_this_pot_in_a_sentence(string phrase, string code, string says)
     {
         var answers = await Get<List<WordAnswerDto>>("/api/words", new WordsRequest(phrase, KettleServer.Dish()));
-        Assert.Contains(answers, a => a.Code == code && a.Text.Contains(says, StringComparison.Ordinal) && a.Low <= a.Typical && a.Typical <= a.High);
+        Assert.Contains(answers, a =>
+            a.Code == code && a.Text.Contains(says, StringComparison.Ordinal) && a.Low <= a.Typical && a.Typical <= a.High
+        );
     }
 
     [Fact]
-    public async Task A_word_that_means_nothing_has_no_answer() => Assert.Empty(await Get<List<WordAnswerDto>>("/api/words", new WordsRequest("blue", KettleServer.Dish())));
+    public async Task A_word_that_means_nothing_has_no_answer() =>
+        Assert.Empty(await Get<List<WordAnswerDto>>("/api/words", new WordsRequest("blue", KettleServer.Dish())));
 
     private const string Recipe = """
         {"@context":"https://schema.org","@graph":[{"@type":["Recipe"],"name":"Pier-end pinto","recipeYield":"4 plates",
@@ -66,7 +84,10 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal(["lid", "salt", "water"], first.Questions.Select(q => q.Code).Order());
         Assert.Null(first.Gives);
         Assert.Null(first.Dish);
-        var whole = await Get<NotesDto>("/api/notes", new NotesRequest(Recipe, new(WaterGrams: 1500, Lid: "ajar", SaltGrams: 8), KettleServer.Dish()));
+        var whole = await Get<NotesDto>(
+            "/api/notes",
+            new NotesRequest(Recipe, new(WaterGrams: 1500, Lid: "ajar", SaltGrams: 8), KettleServer.Dish())
+        );
         Assert.Empty(whole.Questions);
         Assert.Contains("Followed as written", whole.Gives!.Text, StringComparison.Ordinal);
         Assert.Equal(("pinto", "overnight", "open_pot"), (whole.Dish!.PulseId, whole.Dish.Soak, whole.Dish.Method));
@@ -85,15 +106,24 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
     [Fact]
     public async Task Eight_litres_for_a_cup_of_chickpeas_is_queried()
     {
-        var notes = await Get<NotesDto>("/api/notes", new NotesRequest("1 cup chickpeas\n8 litres water\nSoak overnight, boil and simmer 80 minutes", new(), KettleServer.Dish()));
+        var notes = await Get<NotesDto>(
+            "/api/notes",
+            new NotesRequest("1 cup chickpeas\n8 litres water\nSoak overnight, boil and simmer 80 minutes", new(), KettleServer.Dish())
+        );
         Assert.Contains("8.0 L", Assert.Single(notes.Doubts, d => d.Code == "too_much_water").Text, StringComparison.Ordinal);
     }
 
     [Fact]
     public async Task Notes_that_are_not_safe_say_so()
     {
-        var notes = await Get<NotesDto>("/api/notes", new NotesRequest(
-            "250 g kidney beans\n1 l water\n8 g salt\nSoak overnight, then slow cook on low for 8 hours", new(), KettleServer.Dish()));
+        var notes = await Get<NotesDto>(
+            "/api/notes",
+            new NotesRequest(
+                "250 g kidney beans\n1 l water\n8 g salt\nSoak overnight, then slow cook on low for 8 hours",
+                new(),
+                KettleServer.Dish()
+            )
+        );
         Assert.Contains(notes.Doubts, d => d.Code == "low_for_lectin");
         Assert.Contains(notes.Gives!.Gates, g => g.Code == "lectin.not_boiled");
     }
@@ -121,14 +151,25 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
     public async Task A_wrong_answer_is_named(string field, string word, string at)
     {
         var answers = field == "lid" ? new NoteAnswersDto(Lid: word) : new NoteAnswersDto(ClockStart: word);
-        Assert.Equal((400, "request.unknown_word", at), await (await Post("/api/notes", new NotesRequest("pinto", answers, KettleServer.Dish()))).Problem());
-        Assert.Equal((400, "request.out_of_range", "answers.waterGrams"), await (await Post("/api/notes", new NotesRequest("pinto", new(WaterGrams: 1e9), KettleServer.Dish()))).Problem());
+        Assert.Equal(
+            (400, "request.unknown_word", at),
+            await (await Post("/api/notes", new NotesRequest("pinto", answers, KettleServer.Dish()))).Problem()
+        );
+        Assert.Equal(
+            (400, "request.out_of_range", "answers.waterGrams"),
+            await (await Post("/api/notes", new NotesRequest("pinto", new(WaterGrams: 1e9), KettleServer.Dish()))).Problem()
+        );
     }
 
     [Fact]
     public void Every_question_and_doubt_has_words()
     {
-        Assert.All(["pulse", "pulse_grams", "rice_grams", "water", "minutes", "soak", "lid", "clock_start", "release", "salt"], (string c) => Assert.EndsWith("?", WordSentences.Question(c).Text, StringComparison.Ordinal));
-        Assert.All(["too_much_water", "too_little_water", "too_short", "too_long", "too_much_salt", "low_for_lectin"], (string c) => Assert.NotEmpty(WordSentences.Doubt(new NoteDoubt(c, 3, 1, 2))));
+        Assert.All(
+            ["pulse", "pulse_grams", "rice_grams", "water", "minutes", "soak", "lid", "clock_start", "release", "salt"],
+            (string c) => Assert.EndsWith("?", WordSentences.Question(c).Text, StringComparison.Ordinal)
+        );
+        Assert.All(["too_much_water", "too_little_water", "too_short", "too_long", "too_much_salt", "low_for_lectin"], (string c) =>
+            Assert.NotEmpty(WordSentences.Doubt(new NoteDoubt(c, 3, 1, 2)))
+        );
     }
 }

@@ -7,11 +7,13 @@ using Xunit;
 
 namespace BrightKettle.Server.Tests;
 
-/// <summary>Who computes when: screens take turns, long work leaves a place for quick work, and nothing is computed that nobody waits for.</summary>
+/// <summary>Who computes when: screens take turns, long work leaves a place for quick work, and nothing is computed that nobody waits
+/// for.</summary>
 public sealed class WorkSchedulerTests : IDisposable
 {
     private readonly Life _life = new();
     private readonly FakeTimeProvider _clock = new();
+
     // Steps are cheap here: a test waits, it does not compute.
     private readonly WorkLimits _limits = new() { MostSteps = long.MaxValue };
     private WorkScheduler? _scheduler;
@@ -78,15 +80,21 @@ public sealed class WorkSchedulerTests : IDisposable
         var all = new List<Task> { Scheduler.RunAsync("hog", WorkLength.Quick, first.Work, Cancel) };
         await first.Began.Task;
         var order = new List<string>();
-        Task Ask(string who) => Scheduler.RunAsync(who, WorkLength.Quick, _ =>
-        {
-            lock (order)
-            {
-                order.Add(who);
-            }
+        Task Ask(string who) =>
+            Scheduler.RunAsync(
+                who,
+                WorkLength.Quick,
+                _ =>
+                {
+                    lock (order)
+                    {
+                        order.Add(who);
+                    }
 
-            return 0;
-        }, Cancel);
+                    return 0;
+                },
+                Cancel
+            );
         all.AddRange(Enumerable.Range(0, 10).Select(_ => Ask("hog")));
         all.AddRange([Ask("phone"), Ask("phone")]);
         first.End();

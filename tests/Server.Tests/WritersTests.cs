@@ -7,7 +7,8 @@ using Xunit;
 
 namespace BrightKettle.Server.Tests;
 
-/// <summary>Two who write the same thing, something that is no longer there, an id that was used before: nothing is lost and nothing half done.</summary>
+/// <summary>Two who write the same thing, something that is no longer there, an id that was used before: nothing is lost and nothing half
+/// done.</summary>
 public sealed class WritersTests : IDisposable
 {
     private readonly KettleServer _server = new(demo: true);
@@ -20,9 +21,14 @@ public sealed class WritersTests : IDisposable
     public void Dispose() => _server.Dispose();
 
     private async Task<CookDto> Keep(Guid id, CookChange? change = null) =>
-        (await (await _http.PostAsJsonAsync($"/api/cooks/{id}", change ?? KettleServer.Change(KettleServer.Dish()), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel))!;
+        (
+            await (
+                await _http.PostAsJsonAsync($"/api/cooks/{id}", change ?? KettleServer.Change(KettleServer.Dish()), Cancel)
+            ).Content.ReadFromJsonAsync<CookDto>(Cancel)
+        )!;
 
-    private static CookMark Mark(long basedOn) => new(Guid.CreateVersion7(), new DateTimeOffset(2026, 11, 24, 18, 5, 0, TimeSpan.Zero), basedOn);
+    private static CookMark Mark(long basedOn) =>
+        new(Guid.CreateVersion7(), new DateTimeOffset(2026, 11, 24, 18, 5, 0, TimeSpan.Zero), basedOn);
 
     private int Events => _server.Read(db => db.CookEvents.Count());
 
@@ -42,13 +48,14 @@ public sealed class WritersTests : IDisposable
         Guid? after = null;
         do
         {
-            var page = (await _http.GetFromJsonAsync<CookPageDto>($"/api/cooks?take=5{(after is { } a ? $"&after={a}" : string.Empty)}", Cancel))!;
+            var page = (
+                await _http.GetFromJsonAsync<CookPageDto>($"/api/cooks?take=5{(after is { } a ? $"&after={a}" : string.Empty)}", Cancel)
+            )!;
             Assert.Equal(17, page.Count);
             Assert.InRange(page.Dinners.Count, 1, 5);
             seen.AddRange(page.Dinners);
             after = page.Next;
-        }
-        while (after is not null);
+        } while (after is not null);
 
         Assert.Equal(17, seen.Select(d => d.Id).Distinct().Count());
         Assert.Equal(17, seen.Count);
@@ -64,9 +71,23 @@ public sealed class WritersTests : IDisposable
         var id = Guid.CreateVersion7();
         var kept = await Keep(id);
         var events = Events;
-        Assert.Equal((409, "cook.exists", null), await (await _http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish(), kept.Version, "Other"), Cancel)).Problem());
-        await _http.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), _server.Clock.GetUtcNow(), kept.Version), Cancel);
-        Assert.Equal((409, "cook.under_way", null), await (await _http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish(), kept.Version + 1, "Other"), Cancel)).Problem());
+        Assert.Equal(
+            (409, "cook.exists", null),
+            await (
+                await _http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish(), kept.Version, "Other"), Cancel)
+            ).Problem()
+        );
+        await _http.PostAsJsonAsync(
+            $"/api/stove/{id}/start",
+            new StoveStart(Guid.CreateVersion7(), _server.Clock.GetUtcNow(), kept.Version),
+            Cancel
+        );
+        Assert.Equal(
+            (409, "cook.under_way", null),
+            await (
+                await _http.PostAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish(), kept.Version + 1, "Other"), Cancel)
+            ).Problem()
+        );
         Assert.Equal("Test dinner", (await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel))!.Title);
         Assert.Equal(events + 1, Events);
     }
@@ -76,8 +97,15 @@ public sealed class WritersTests : IDisposable
     {
         var id = Guid.CreateVersion7();
         var kept = await Keep(id);
-        var gone = (await (await _http.PostAsJsonAsync($"/api/cooks/{id}/deletion", Mark(kept.Version), Cancel)).Content.ReadFromJsonAsync<CookDto>(Cancel))!;
-        Assert.Equal((409, "cook.deleted", null), await (await _http.PutAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish(), gone.Version), Cancel)).Problem());
+        var gone = (
+            await (await _http.PostAsJsonAsync($"/api/cooks/{id}/deletion", Mark(kept.Version), Cancel)).Content.ReadFromJsonAsync<CookDto>(
+                Cancel
+            )
+        )!;
+        Assert.Equal(
+            (409, "cook.deleted", null),
+            await (await _http.PutAsJsonAsync($"/api/cooks/{id}", KettleServer.Change(KettleServer.Dish(), gone.Version), Cancel)).Problem()
+        );
         Assert.Equal(HttpStatusCode.NotFound, (await _http.GetAsync($"/api/cooks/{id}", Cancel)).StatusCode);
     }
 
@@ -88,9 +116,20 @@ public sealed class WritersTests : IDisposable
         var change = KettleServer.Change(KettleServer.Dish());
         await Keep(id, change);
         Assert.Equal(HttpStatusCode.OK, (await _http.PostAsJsonAsync($"/api/cooks/{id}", change, Cancel)).StatusCode);
-        Assert.Equal((409, "request.id_taken", null), await (await _http.PostAsJsonAsync($"/api/cooks/{id}", change with { Title = "Another" }, Cancel)).Problem());
-        Assert.Equal((409, "request.id_taken", null), await (await _http.PostAsJsonAsync($"/api/cooks/{id}", change with { Dish = change.Dish with { People = 9 } }, Cancel)).Problem());
-        Assert.Equal((409, "request.id_taken", null), await (await _http.PostAsJsonAsync($"/api/cooks/{Guid.CreateVersion7()}", change, Cancel)).Problem());
+        Assert.Equal(
+            (409, "request.id_taken", null),
+            await (await _http.PostAsJsonAsync($"/api/cooks/{id}", change with { Title = "Another" }, Cancel)).Problem()
+        );
+        Assert.Equal(
+            (409, "request.id_taken", null),
+            await (
+                await _http.PostAsJsonAsync($"/api/cooks/{id}", change with { Dish = change.Dish with { People = 9 } }, Cancel)
+            ).Problem()
+        );
+        Assert.Equal(
+            (409, "request.id_taken", null),
+            await (await _http.PostAsJsonAsync($"/api/cooks/{Guid.CreateVersion7()}", change, Cancel)).Problem()
+        );
     }
 
     /// <summary>17 of 30 pairs of writers got a 500 before.</summary>
@@ -102,7 +141,13 @@ public sealed class WritersTests : IDisposable
         for (var round = 0; round < 12; round++)
         {
             var burner = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!.Burners[0];
-            var answers = await Task.WhenAll(Enumerable.Range(0, 4).Select(i => _http.PutAsJsonAsync($"/api/kitchen/burners/{burner.Id}", new BurnerChange(i % 2 == 0, burner.Version), Cancel)));
+            var answers = await Task.WhenAll(
+                Enumerable
+                    .Range(0, 4)
+                    .Select(i =>
+                        _http.PutAsJsonAsync($"/api/kitchen/burners/{burner.Id}", new BurnerChange(i % 2 == 0, burner.Version), Cancel)
+                    )
+            );
             Assert.Single(answers, a => a.StatusCode == HttpStatusCode.OK);
             statuses.AddRange(answers.Select(a => a.StatusCode));
         }
@@ -112,12 +157,27 @@ public sealed class WritersTests : IDisposable
         var vessel = kitchen.Vessels[0];
         var renamed = new VesselChange("Mine", vessel.DiameterCentimetres, vessel.BrimMillilitres, null, vessel.Version);
         Assert.Equal(HttpStatusCode.OK, (await _http.PutAsJsonAsync($"/api/kitchen/vessels/{vessel.Id}", renamed, Cancel)).StatusCode);
-        Assert.Equal((409, "kitchen.stale", null), await (await _http.PutAsJsonAsync($"/api/kitchen/vessels/{vessel.Id}", renamed with { Name = "Yours" }, Cancel)).Problem());
-        Assert.Equal((409, "kitchen.stale", null), await (await _http.DeleteAsync($"/api/kitchen/vessels/{vessel.Id}?version={vessel.Version}", Cancel)).Problem());
+        Assert.Equal(
+            (409, "kitchen.stale", null),
+            await (await _http.PutAsJsonAsync($"/api/kitchen/vessels/{vessel.Id}", renamed with { Name = "Yours" }, Cancel)).Problem()
+        );
+        Assert.Equal(
+            (409, "kitchen.stale", null),
+            await (await _http.DeleteAsync($"/api/kitchen/vessels/{vessel.Id}?version={vessel.Version}", Cancel)).Problem()
+        );
         var shelf = kitchen.Shelf[0];
-        Assert.Equal(HttpStatusCode.OK, (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(100, shelf.Version), Cancel)).StatusCode);
-        Assert.Equal((409, "kitchen.stale", null), await (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(200, shelf.Version), Cancel)).Problem());
-        Assert.Equal((409, "kitchen.stale", null), await (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(200), Cancel)).Problem());
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(100, shelf.Version), Cancel)).StatusCode
+        );
+        Assert.Equal(
+            (409, "kitchen.stale", null),
+            await (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(200, shelf.Version), Cancel)).Problem()
+        );
+        Assert.Equal(
+            (409, "kitchen.stale", null),
+            await (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(200), Cancel)).Problem()
+        );
     }
 
     [Fact]
@@ -128,16 +188,39 @@ public sealed class WritersTests : IDisposable
         var pot = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!.Vessels.Single(v => v.Id == "wide-pot");
         var asked = await _http.DeleteAsync($"/api/kitchen/vessels/wide-pot?version={pot.Version}", Cancel);
         Assert.Equal((409, "kitchen.vessel_in_use", null), await asked.Problem());
-        Assert.Contains("Uses the wide pot", (await asked.Json()).GetProperty("current").GetProperty("dinners").EnumerateArray().Select(d => d.GetString()));
-        var without = (await (await _http.DeleteAsync($"/api/kitchen/vessels/wide-pot?version={pot.Version}&keep=true", Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel))!;
+        Assert.Contains(
+            "Uses the wide pot",
+            (await asked.Json()).GetProperty("current").GetProperty("dinners").EnumerateArray().Select(d => d.GetString())
+        );
+        var without = (
+            await (
+                await _http.DeleteAsync($"/api/kitchen/vessels/wide-pot?version={pot.Version}&keep=true", Cancel)
+            ).Content.ReadFromJsonAsync<KitchenDto>(Cancel)
+        )!;
         Assert.DoesNotContain(without.Vessels, v => v.Id == "wide-pot");
         Assert.Contains(without.RemovedVessels, v => v.Id == "wide-pot");
         // The dinner plans, starts and answers as before.
         var kept = (await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel))!;
         Assert.Equal(HttpStatusCode.OK, (await _http.PostAsJsonAsync("/api/plans", kept.Dish, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.OK, (await _http.PostAsJsonAsync($"/api/stove/{id}/start", new StoveStart(Guid.CreateVersion7(), _server.Clock.GetUtcNow(), kept.Version), Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await _http.PostAsJsonAsync(
+                    $"/api/stove/{id}/start",
+                    new StoveStart(Guid.CreateVersion7(), _server.Clock.GetUtcNow(), kept.Version),
+                    Cancel
+                )
+            ).StatusCode
+        );
         // One that nobody uses goes for good.
         var pan = without.Vessels.Single(v => v.Id == "milk-pan");
-        Assert.DoesNotContain((await (await _http.DeleteAsync($"/api/kitchen/vessels/milk-pan?version={pan.Version}", Cancel)).Content.ReadFromJsonAsync<KitchenDto>(Cancel))!.Vessels, v => v.Id == "milk-pan");
+        Assert.DoesNotContain(
+            (
+                await (
+                    await _http.DeleteAsync($"/api/kitchen/vessels/milk-pan?version={pan.Version}", Cancel)
+                ).Content.ReadFromJsonAsync<KitchenDto>(Cancel)
+            )!.Vessels,
+            v => v.Id == "milk-pan"
+        );
     }
 }

@@ -21,7 +21,16 @@ public class PlanBenchmarks
         var catalogue = PulseCatalogue.Shipped;
         _ways = new WayFinder(_planner, catalogue);
         var zone = DateTimeZoneProviders.Tzdb["Europe/Lisbon"];
-        var home = new Household(zone, Altitude.FromMetres(50), Temperature.FromCelsius(19), Temperature.FromCelsius(5), new LocalTime(7, 0), new LocalTime(23, 0), new LocalTime(21, 30), false);
+        var home = new Household(
+            zone,
+            Altitude.FromMetres(50),
+            Temperature.FromCelsius(19),
+            Temperature.FromCelsius(5),
+            new LocalTime(7, 0),
+            new LocalTime(23, 0),
+            new LocalTime(21, 30),
+            false
+        );
         var pot = new Vessel("v", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500));
         _dish = new Dish(
             catalogue.FindPulse("chickpea")!,
@@ -41,7 +50,8 @@ public class PlanBenchmarks
             home,
             home.InstantOf(new LocalDateTime(2026, 11, 25, 19, 0)),
             home.InstantOf(new LocalDateTime(2026, 11, 24, 20, 0)),
-            7);
+            7
+        );
     }
 
     [Benchmark(Description = "all ways of a kitchen with a pressure and a slow cooker, 128 pots each")]

@@ -7,7 +7,8 @@ using NodaTime;
 
 namespace BrightKettle.Benchmarks;
 
-/// <summary>A thousand pots through three hours at ten-second steps on one core: eight and sixteen side by side against a plain loop of the same equations.</summary>
+/// <summary>A thousand pots through three hours at ten-second steps on one core: eight and sixteen side by side against a plain loop of
+/// the same equations.</summary>
 [MemoryDiagnoser(displayGenColumns: false)]
 public class PotBenchmarks
 {
@@ -24,7 +25,10 @@ public class PotBenchmarks
         var hob = new Burner("b", "hob", Power.FromWatts(1500), Power.FromWatts(120));
         var cook = new Cook(
             new CookKitchen(pot, hob, Altitude.SeaLevel, Temperature.FromCelsius(20)),
-            [new PulseIngredient("p", Mass.FromGrams(300), catalogue.FindPulse("pinto")!, new Pace(1, catalogue.Constants.LotSpread)), new RiceIngredient("r", Mass.FromGrams(300), catalogue.FindRice("long_white")!)],
+            [
+                new PulseIngredient("p", Mass.FromGrams(300), catalogue.FindPulse("pinto")!, new Pace(1, catalogue.Constants.LotSpread)),
+                new RiceIngredient("r", Mass.FromGrams(300), catalogue.FindRice("long_white")!),
+            ],
             [
                 new CookAction.Add(Trigger.Next, "p"),
                 new CookAction.AddWater(Trigger.Next, Mass.FromGrams(3000), Temperature.FromCelsius(20)),
@@ -35,7 +39,8 @@ public class PotBenchmarks
                 new CookAction.Serve(Trigger.At(Instant.FromUnixTimeSeconds(10_800))),
             ],
             Instant.FromUnixTimeSeconds(0),
-            1);
+            1
+        );
         _jobs.AddRange(PotTraits.Many(cook, catalogue.Constants, Pots).Select(t => new PotJob(cook, t)));
     }
 

@@ -7,5 +7,9 @@ using BrightKettle.Benchmarks;
 
 // In its own process: BenchmarkDotNet's usual way restores a project of its own, which needs a network.
 var job = Job.Default.WithToolchain(InProcessEmitToolchain.Instance).WithWarmupCount(2).WithIterationCount(8);
-var config = ManualConfig.Create(DefaultConfig.Instance).AddJob(job).AddExporter(MarkdownExporter.GitHub).WithArtifactsPath(args.Length > 0 ? args[0] : "artifacts/bench");
+var config = ManualConfig
+    .Create(DefaultConfig.Instance)
+    .AddJob(job)
+    .AddExporter(MarkdownExporter.GitHub)
+    .WithArtifactsPath(args.Length > 0 ? args[0] : "artifacts/bench");
 BenchmarkSwitcher.FromTypes([typeof(PotBenchmarks), typeof(PlanBenchmarks)]).RunAll(config);

@@ -35,7 +35,12 @@ internal static class Cells
 
     private static readonly RunOptions Bare = new() { Heights = false };
 
-    public static IReadOnlyList<Cell> Run(Simulator simulator, Conditions conditions, IReadOnlyList<Pulse> pulses, IReadOnlyList<Column> columns)
+    public static IReadOnlyList<Cell> Run(
+        Simulator simulator,
+        Conditions conditions,
+        IReadOnlyList<Pulse> pulses,
+        IReadOnlyList<Column> columns
+    )
     {
         var jobs = new List<PotJob>();
         var plan = new List<(Pulse Pulse, Column Column, int From, double[] Holds)>();
@@ -49,12 +54,22 @@ internal static class Cells
                     ? [0.4 * range.Low, 0.95 * range.Low, 1.05 * range.High, 1.8 * range.High]
                     : [0];
                 plan.Add((pulse, column, jobs.Count, holds));
-                jobs.AddRange(holds.Select(h => conditions.CookOf(pulse, column, h)).Select(cook => new PotJob(cook, PotTraits.Reference(cook))));
+                jobs.AddRange(
+                    holds.Select(h => conditions.CookOf(pulse, column, h)).Select(cook => new PotJob(cook, PotTraits.Reference(cook)))
+                );
             }
         }
 
         var runs = simulator.RunMany(jobs, Bare);
-        return [.. plan.Select(p => new Cell(p.Pulse, p.Column, Conditions.Range(p.Pulse, p.Column), p.Holds.Length == 1 ? FromClock(jobs[p.From].Cook, runs[p.From]) : JustEnough(p.Holds, runs, p.From)))];
+        return
+        [
+            .. plan.Select(p => new Cell(
+                p.Pulse,
+                p.Column,
+                Conditions.Range(p.Pulse, p.Column),
+                p.Holds.Length == 1 ? FromClock(jobs[p.From].Cook, runs[p.From]) : JustEnough(p.Holds, runs, p.From)
+            )),
+        ];
     }
 
     private static double FromClock(Cook cook, PotRun run)

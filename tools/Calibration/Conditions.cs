@@ -17,7 +17,8 @@ internal enum Column
     SlowLow,
 }
 
-/// <summary>What the columns mean, as cooks that the simulator can run. The figures stand in conditions.json; nothing here knows a pulse by name.</summary>
+/// <summary>What the columns mean, as cooks that the simulator can run. The figures stand in conditions.json; nothing here knows a pulse
+/// by name.</summary>
 internal sealed record Conditions(
     double Grams,
     double WaterGrams,
@@ -33,7 +34,8 @@ internal sealed record Conditions(
     double SlowMillilitres,
     double SlowGrams,
     double SlowWaterGrams,
-    double PreboilMinutes)
+    double PreboilMinutes
+)
 {
     private const string Id = "pulse";
     private static readonly Instant Start = Instant.FromUnixTimeSeconds(0);
@@ -42,15 +44,16 @@ internal sealed record Conditions(
     public double SoakHours(Pulse pulse) =>
         pulse.SoakHours.High <= 0 ? ShortSoakHours : Math.Max(0.5, (pulse.SoakHours.Low + pulse.SoakHours.High) / 2);
 
-    public static Span Range(Pulse pulse, Column column) => column switch
-    {
-        Column.SimmerSoaked => pulse.SimmerSoakedMinutes,
-        Column.SimmerUnsoaked => pulse.SimmerUnsoakedMinutes,
-        Column.PressureSoaked => pulse.PressureSoakedMinutes,
-        Column.PressureUnsoaked => pulse.PressureUnsoakedMinutes,
-        Column.SlowHigh => new(pulse.SlowHighHours.Low * 60, pulse.SlowHighHours.High * 60),
-        _ => new(pulse.SlowLowHours.Low * 60, pulse.SlowLowHours.High * 60),
-    };
+    public static Span Range(Pulse pulse, Column column) =>
+        column switch
+        {
+            Column.SimmerSoaked => pulse.SimmerSoakedMinutes,
+            Column.SimmerUnsoaked => pulse.SimmerUnsoakedMinutes,
+            Column.PressureSoaked => pulse.PressureSoakedMinutes,
+            Column.PressureUnsoaked => pulse.PressureUnsoakedMinutes,
+            Column.SlowHigh => new(pulse.SlowHighHours.Low * 60, pulse.SlowHighHours.High * 60),
+            _ => new(pulse.SlowLowHours.Low * 60, pulse.SlowLowHours.High * 60),
+        };
 
     /// <summary>Whether a slow cooker's pulses are boiled first: where the gate asks for it.</summary>
     private static bool Preboiled(Pulse pulse) => pulse.LectinRisk != LectinRisk.Low;
@@ -58,27 +61,31 @@ internal sealed record Conditions(
     /// <summary>Whether a slow cooker's pulses are soaked first: all but lentils and splits, which go in dry.</summary>
     private static bool SlowSoaked(Pulse pulse) => pulse.Kind is "bean" or "pea";
 
-    /// <summary>A cook that ends when 95 of 100 seeds are tender, by looks ten seconds apart; the clock of a cell starts at the mark "clock".</summary>
+    /// <summary>A cook that ends when 95 of 100 seeds are tender, by looks ten seconds apart; the clock of a cell starts at the mark
+    /// "clock".</summary>
     /// <param name="holdMinutes">For pressure: how long it is held before it is left to itself; ignored elsewhere.</param>
-    public Cook CookOf(Pulse pulse, Column column, double holdMinutes = 0) => column switch
-    {
-        Column.SimmerSoaked => Simmer(pulse, true),
-        Column.SimmerUnsoaked => Simmer(pulse, false),
-        Column.PressureSoaked => Pressure(pulse, true, holdMinutes),
-        Column.PressureUnsoaked => Pressure(pulse, false, holdMinutes),
-        Column.SlowHigh => Slow(pulse, Flame.High),
-        _ => Slow(pulse, Flame.Low),
-    };
+    public Cook CookOf(Pulse pulse, Column column, double holdMinutes = 0) =>
+        column switch
+        {
+            Column.SimmerSoaked => Simmer(pulse, true),
+            Column.SimmerUnsoaked => Simmer(pulse, false),
+            Column.PressureSoaked => Pressure(pulse, true, holdMinutes),
+            Column.PressureUnsoaked => Pressure(pulse, false, holdMinutes),
+            Column.SlowHigh => Slow(pulse, Flame.High),
+            _ => Slow(pulse, Flame.Low),
+        };
 
     private static IEnumerable<CookAction> Soak(double grams, double hours) =>
-    [
-        new CookAction.Soak(Trigger.Next, Id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)),
-        new CookAction.Drain(Trigger.Later(Duration.FromHours(hours)), Id),
-    ];
+        [
+            new CookAction.Soak(Trigger.Next, Id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)),
+            new CookAction.Drain(Trigger.Later(Duration.FromHours(hours)), Id),
+        ];
 
-    private static CookAction.Serve Tender() => new CookAction.Serve(new Trigger(Look: new Look(Id, Doneness.Tender, Duration.FromSeconds(10))));
+    private static CookAction.Serve Tender() =>
+        new CookAction.Serve(new Trigger(Look: new Look(Id, Doneness.Tender, Duration.FromSeconds(10))));
 
-    private static IReadOnlyList<Ingredient> Ingredients(Pulse pulse, double grams) => [new PulseIngredient(Id, Mass.FromGrams(grams), pulse, new Pace(1, 0))];
+    private static IReadOnlyList<Ingredient> Ingredients(Pulse pulse, double grams) =>
+        [new PulseIngredient(Id, Mass.FromGrams(grams), pulse, new Pace(1, 0))];
 
     private Cook Simmer(Pulse pulse, bool soaked)
     {
@@ -94,7 +101,13 @@ internal sealed record Conditions(
             Tender(),
         ];
         var pot = new Vessel("v", "pot", Length.FromCentimetres(PotDiameterCentimetres), Volume.FromMillilitres(PotMillilitres));
-        return new Cook(new CookKitchen(pot, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)), Ingredients(pulse, Grams), actions, Start, 1);
+        return new Cook(
+            new CookKitchen(pot, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)),
+            Ingredients(pulse, Grams),
+            actions,
+            Start,
+            1
+        );
     }
 
     private Cook Pressure(Pulse pulse, bool soaked, double holdMinutes)
@@ -103,48 +116,74 @@ internal sealed record Conditions(
         [
             .. soaked ? Soak(PressureGrams, SoakHours(pulse)) : [],
             new CookAction.Add(Trigger.Next, Id),
-            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(soaked ? PressureWaterSoaked : PressureWaterUnsoaked), Temperature.FromCelsius(20)),
+            new CookAction.AddWater(
+                Trigger.Next,
+                Mass.FromGrams(soaked ? PressureWaterSoaked : PressureWaterUnsoaked),
+                Temperature.FromCelsius(20)
+            ),
             new CookAction.Pressurise(Trigger.Next),
             new CookAction.Heat(Trigger.Next, Flame.Full),
             new CookAction.Heat(Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes)), Flame.Off) { StepId = "clock" },
             new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
             new CookAction.Serve(Trigger.Once(PotEvent.PinDown)),
         ];
-        var cooker = new Vessel("v", "electric cooker", Length.FromCentimetres(22), Volume.FromMillilitres(PressureMillilitres)) { Cooker = Cooker.Electric(PressureMillilitres) };
-        return new Cook(new CookKitchen(cooker, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)), Ingredients(pulse, PressureGrams), actions, Start, 1);
+        var cooker = new Vessel("v", "electric cooker", Length.FromCentimetres(22), Volume.FromMillilitres(PressureMillilitres))
+        {
+            Cooker = Cooker.Electric(PressureMillilitres),
+        };
+        return new Cook(
+            new CookKitchen(cooker, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)),
+            Ingredients(pulse, PressureGrams),
+            actions,
+            Start,
+            1
+        );
     }
 
     private Cook Slow(Pulse pulse, Flame setting)
     {
         var boiling = Temperature.FromCelsius(100);
         var pot = new Vessel("hob", "pot", Length.FromCentimetres(PotDiameterCentimetres), Volume.FromMillilitres(PotMillilitres));
-        var crock = new Vessel("v", "slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(SlowMillilitres)) { Cooker = Cooker.SlowPot(SlowMillilitres) };
+        var crock = new Vessel("v", "slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(SlowMillilitres))
+        {
+            Cooker = Cooker.SlowPot(SlowMillilitres),
+        };
         List<CookAction> actions = [];
         if (Preboiled(pulse))
         {
-            actions.AddRange(
-            [
+            actions.AddRange([
                 .. Soak(SlowGrams, SoakHours(pulse)),
                 new CookAction.Add(Trigger.Next, Id) { In = "hob" },
                 new CookAction.AddWater(Trigger.Next, Mass.FromGrams(WaterGrams), Temperature.FromCelsius(20)) { In = "hob" },
                 new CookAction.Heat(Trigger.Next, Flame.Full) { In = "hob" },
                 new CookAction.Heat(Trigger.Once(PotEvent.Boils, Duration.FromMinutes(PreboilMinutes)), Flame.Off) { In = "hob" },
-                new CookAction.Transfer(Trigger.Next, "v", TransferWhat.Ingredient) { In = "hob", IngredientId = Id, StepId = "over" },
+                new CookAction.Transfer(Trigger.Next, "v", TransferWhat.Ingredient)
+                {
+                    In = "hob",
+                    IngredientId = Id,
+                    StepId = "over",
+                },
                 new CookAction.AddWater(Trigger.Next with { AfterStep = "over" }, Mass.FromGrams(SlowWaterGrams), boiling),
             ]);
         }
         else
         {
-            actions.AddRange(
-            [
+            actions.AddRange([
                 .. SlowSoaked(pulse) ? Soak(SlowGrams, SoakHours(pulse)) : [],
                 new CookAction.Add(Trigger.Next, Id),
                 new CookAction.AddWater(Trigger.Next, Mass.FromGrams(SlowWaterGrams), boiling),
             ]);
         }
 
-        actions.AddRange([new CookAction.Cover(Trigger.Next, Lid.On), new CookAction.Heat(Trigger.Next, setting) { StepId = "clock" }, Tender()]);
-        var kitchen = new CookKitchen(crock, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius)) { OtherVessels = [new CookVessel(pot, Hob)] };
+        actions.AddRange([
+            new CookAction.Cover(Trigger.Next, Lid.On),
+            new CookAction.Heat(Trigger.Next, setting) { StepId = "clock" },
+            Tender(),
+        ]);
+        var kitchen = new CookKitchen(crock, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius))
+        {
+            OtherVessels = [new CookVessel(pot, Hob)],
+        };
         return new Cook(kitchen, Ingredients(pulse, SlowGrams), actions, Start, 1);
     }
 

@@ -8,7 +8,8 @@ namespace BrightKettle.Calibration;
 /// <summary>Two figures a pulse (softening time and hydration rate at 98 °C), fitted under a few that all pulses share.</summary>
 internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
 {
-    /// <summary>Hydration at 98 °C is between these multiples of that at 20 °C: activation energies of about 14 to 50 kJ/mol, the published span.</summary>
+    /// <summary>Hydration at 98 °C is between these multiples of that at 20 °C: activation energies of about 14 to 50 kJ/mol, the
+    /// published span.</summary>
     private const double LeastRatio = 3.3;
     private const double MostRatio = 75;
 
@@ -19,25 +20,36 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
     private const int Tries = 40;
 
     /// <summary>The shared figures that are searched, each within its own range in effects.json.</summary>
-    public static readonly string[] Shared = ["softening_z_above_100", "softening_z", "softening_z_below_90", "hydration_energy_hot", "slow_cooker_cooler"];
+    public static readonly string[] Shared =
+    [
+        "softening_z_above_100",
+        "softening_z",
+        "softening_z_below_90",
+        "hydration_energy_hot",
+        "slow_cooker_cooler",
+    ];
 
-    /// <summary>How badly a cell is missed: little within its range, about one beyond it and not much more further out, so that no cell is chased.</summary>
+    /// <summary>How badly a cell is missed: little within its range, about one beyond it and not much more further out, so that no cell
+    /// is chased.</summary>
     public static double Loss(Cell cell)
     {
         var miss = Math.Abs(cell.Miss);
         return Weight(cell.Column) * ((Pull(cell.Column) * miss * miss) + (1 / (1 + Math.Exp((0.93 - miss) / 0.07))));
     }
 
-    /// <summary>How strongly a cell is drawn to the middle of its range: the simmer columns, known best, are not to sit at its edge.</summary>
+    /// <summary>How strongly a cell is drawn to the middle of its range: the simmer columns, known best, are not to sit at its
+    /// edge.</summary>
     private static double Pull(Column column) => column is Column.SimmerSoaked or Column.SimmerUnsoaked ? 0.5 : 0.04;
 
-    /// <summary>The simmer columns are known best and count twice; the column in which a few minutes decide counts more too, or it would pay for all others.</summary>
-    private static double Weight(Column column) => column switch
-    {
-        Column.SimmerSoaked or Column.SimmerUnsoaked => 2,
-        Column.PressureSoaked => 2.15,
-        _ => 1,
-    };
+    /// <summary>The simmer columns are known best and count twice; the column in which a few minutes decide counts more too, or it would
+    /// pay for all others.</summary>
+    private static double Weight(Column column) =>
+        column switch
+        {
+            Column.SimmerSoaked or Column.SimmerUnsoaked => 2,
+            Column.PressureSoaked => 2.15,
+            _ => 1,
+        };
 
     /// <summary>Both figures of each pulse, by a simplex search of its own.</summary>
     public IReadOnlyList<Pulse> Pulses(Simulator simulator, IReadOnlyList<Pulse> from, IReadOnlyList<Column> columns, int most = 60)
@@ -64,16 +76,24 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
             if (loss < best.Loss)
             {
                 best = (loss, constants, tried);
-                say($"loss {loss:0.0}, {cells.Count(c => c.Inside)} of {cells.Count} inside, {string.Join(", ", Shared.Select((id, k) => $"{id} {values[k]:0.0}"))}");
+                say(
+                    $"loss {loss:0.0}, {cells.Count(c => c.Inside)} of {cells.Count} inside, {string.Join(", ", Shared.Select((id, k) => $"{id} {values[k]:0.0}"))}"
+                );
             }
 
             return loss;
         }
 
-        var start = Vector<double>.Build.Dense(ranges.Length, k => Math.Log((ranges[k].Typical - ranges[k].Low + 0.01) / (ranges[k].High - ranges[k].Typical + 0.01)));
+        var start = Vector<double>.Build.Dense(ranges.Length, k =>
+            Math.Log((ranges[k].Typical - ranges[k].Low + 0.01) / (ranges[k].High - ranges[k].Typical + 0.01))
+        );
         try
         {
-            new NelderMeadSimplex(0.05, Tries).FindMinimum(ObjectiveFunction.Value(Try), start, Vector<double>.Build.Dense(ranges.Length, 1.0));
+            new NelderMeadSimplex(0.05, Tries).FindMinimum(
+                ObjectiveFunction.Value(Try),
+                start,
+                Vector<double>.Build.Dense(ranges.Length, 1.0)
+            );
         }
         catch (MaximumIterationsException)
         {
@@ -127,7 +147,11 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
         {
             try
             {
-                new NelderMeadSimplex(1e-3, most).FindMinimum(ObjectiveFunction.Value(Note), Vector<double>.Build.Dense(start), Vector<double>.Build.Dense([0.15, 0.3]));
+                new NelderMeadSimplex(1e-3, most).FindMinimum(
+                    ObjectiveFunction.Value(Note),
+                    Vector<double>.Build.Dense(start),
+                    Vector<double>.Build.Dense([0.15, 0.3])
+                );
             }
             catch (MaximumIterationsException)
             {
@@ -139,9 +163,10 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
     }
 
     /// <summary>As it will be written down.</summary>
-    private static Pulse Rounded(Pulse pulse) => pulse with
-    {
-        SofteningMinutesAt98C = Math.Round(pulse.SofteningMinutesAt98C, 2),
-        HydrationPerHourAt98C = Math.Round(pulse.HydrationPerHourAt98C, 3),
-    };
+    private static Pulse Rounded(Pulse pulse) =>
+        pulse with
+        {
+            SofteningMinutesAt98C = Math.Round(pulse.SofteningMinutesAt98C, 2),
+            HydrationPerHourAt98C = Math.Round(pulse.HydrationPerHourAt98C, 3),
+        };
 }

@@ -7,11 +7,13 @@ namespace BrightKettle.Calibration;
 internal static class LeftOut
 {
     public static IReadOnlyList<Cell> Run(Fit fit, Simulator simulator, Conditions conditions, IReadOnlyList<Pulse> pulses) =>
-        [.. Cells.Columns.SelectMany(column =>
-        {
-            var others = Cells.Columns.Where(c => c != column).ToArray();
-            return Cells.Run(simulator, conditions, fit.Pulses(simulator, pulses, others, 48), [column]);
-        })];
+        [
+            .. Cells.Columns.SelectMany(column =>
+            {
+                var others = Cells.Columns.Where(c => c != column).ToArray();
+                return Cells.Run(simulator, conditions, fit.Pulses(simulator, pulses, others, 48), [column]);
+            }),
+        ];
 }
 
 /// <summary>When an unsoaked simmer has come to the printed time of falling apart: how done the model says it is then.</summary>

@@ -7,11 +7,34 @@ namespace BrightKettle.Calibration;
 /// <summary>Writes what was found into the catalogue's data files.</summary>
 internal static class Output
 {
-    public static void Write(string folder, ModelConstants constants, IReadOnlyList<Pulse> pulses, IReadOnlyDictionary<string, double> collapse)
+    public static void Write(
+        string folder,
+        ModelConstants constants,
+        IReadOnlyList<Pulse> pulses,
+        IReadOnlyDictionary<string, double> collapse
+    )
     {
         var json = new JsonSerializerOptions(JsonSerializerDefaults.Web);
-        File.WriteAllText(Path.Combine(folder, "kinetics.json"), "[\n" + string.Join(",\n", pulses.Select(p => "  " + JsonSerializer.Serialize(
-            new Kinetics(p.Id, p.SofteningMinutesAt98C, p.HydrationPerHourAt98C, collapse.TryGetValue(p.Id, out var at) ? at : null), json))) + "\n]\n");
+        File.WriteAllText(
+            Path.Combine(folder, "kinetics.json"),
+            "[\n"
+                + string.Join(
+                    ",\n",
+                    pulses.Select(p =>
+                        "  "
+                        + JsonSerializer.Serialize(
+                            new Kinetics(
+                                p.Id,
+                                p.SofteningMinutesAt98C,
+                                p.HydrationPerHourAt98C,
+                                collapse.TryGetValue(p.Id, out var at) ? at : null
+                            ),
+                            json
+                        )
+                    )
+                )
+                + "\n]\n"
+        );
 
         var path = Path.Combine(folder, "effects.json");
         var effects = JsonNode.Parse(File.ReadAllText(path))!.AsArray();
@@ -23,6 +46,19 @@ internal static class Output
             }
         }
 
-        File.WriteAllText(path, "[\n" + string.Join(",\n", effects.Select(e => "  " + e!.ToJsonString(new JsonSerializerOptions { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping }))) + "\n]\n");
+        File.WriteAllText(
+            path,
+            "[\n"
+                + string.Join(
+                    ",\n",
+                    effects.Select(e =>
+                        "  "
+                        + e!.ToJsonString(
+                            new JsonSerializerOptions { Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping }
+                        )
+                    )
+                )
+                + "\n]\n"
+        );
     }
 }

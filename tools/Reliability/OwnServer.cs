@@ -36,8 +36,24 @@ internal sealed class OwnServer(string app, string data, DateTimeOffset now) : I
     /// <param name="before">A command that runs it, such as one that takes rights away; nothing for none.</param>
     public void Launch(params string[] before)
     {
-        string[] line = [.. before, "dotnet", "BrightKettle.Server.dll", "--urls", $"http://127.0.0.1:{_port}", $"--Kettle:Data={data}", "--Kettle:Demo=true", "--Kettle:WarmUp=false", $"--Kettle:Clock={now:O}"];
-        var start = new ProcessStartInfo(line[0]) { WorkingDirectory = app, RedirectStandardOutput = true, RedirectStandardError = true };
+        string[] line =
+        [
+            .. before,
+            "dotnet",
+            "BrightKettle.Server.dll",
+            "--urls",
+            $"http://127.0.0.1:{_port}",
+            $"--Kettle:Data={data}",
+            "--Kettle:Demo=true",
+            "--Kettle:WarmUp=false",
+            $"--Kettle:Clock={now:O}",
+        ];
+        var start = new ProcessStartInfo(line[0])
+        {
+            WorkingDirectory = app,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+        };
         foreach (var word in line[1..])
         {
             start.ArgumentList.Add(word);
@@ -127,7 +143,14 @@ internal sealed class OwnServer(string app, string data, DateTimeOffset now) : I
     public (double Now, double Most) Memory()
     {
         var lines = File.ReadAllLines($"/proc/{_process!.Id}/status");
-        double Of(string name) => double.Parse(lines.First(l => l.StartsWith(name, StringComparison.Ordinal)).Split(':')[1].Replace("kB", string.Empty, StringComparison.Ordinal), CultureInfo.InvariantCulture) / 1024;
+        double Of(string name) =>
+            double.Parse(
+                lines
+                    .First(l => l.StartsWith(name, StringComparison.Ordinal))
+                    .Split(':')[1]
+                    .Replace("kB", string.Empty, StringComparison.Ordinal),
+                CultureInfo.InvariantCulture
+            ) / 1024;
         return (Of("VmRSS"), Of("VmHWM"));
     }
 

@@ -17,7 +17,8 @@ public enum Foam
 }
 
 /// <summary>One dried pulse of the catalogue: what the tables say and what the fit found.</summary>
-/// <remarks>Times are to tender in 95 of 100 seeds, at sea level, in soft water, from stock under a year old. A simmer is counted from the boil.</remarks>
+/// <remarks>Times are to tender in 95 of 100 seeds, at sea level, in soft water, from stock under a year old. A simmer is counted from
+/// the boil.</remarks>
 public sealed record Pulse
 {
     public required string Id { get; init; }
@@ -96,12 +97,14 @@ public sealed record Pulse
 
     /// <summary>Doneness at which it falls apart, or null for one that never does in a household's time.</summary>
     /// <remarks>From the table of collapse times where there is one; else by how it holds its shape (confidence D).</remarks>
-    public double? FallsApartAt => CollapsedAt ?? HoldsShape switch
-    {
-        1 => 130,
-        2 => 145,
-        3 => 165,
-        4 => 210,
-        _ => null,
-    };
+    public double? FallsApartAt =>
+        CollapsedAt
+        ?? HoldsShape switch
+        {
+            1 => 130,
+            2 => 145,
+            3 => 165,
+            4 => 210,
+            _ => null,
+        };
 }

@@ -19,7 +19,13 @@ public sealed class PulseCatalogue
 
     private readonly FrozenDictionary<string, Extra> _extras;
 
-    public PulseCatalogue(IReadOnlyList<Pulse> pulses, IReadOnlyList<Rice> rices, IReadOnlyList<Extra> extras, IReadOnlyList<Effect> effects, IReadOnlyList<Curve> curves)
+    public PulseCatalogue(
+        IReadOnlyList<Pulse> pulses,
+        IReadOnlyList<Rice> rices,
+        IReadOnlyList<Extra> extras,
+        IReadOnlyList<Effect> effects,
+        IReadOnlyList<Curve> curves
+    )
     {
         Extras = extras;
         Curves = curves;
@@ -67,7 +73,8 @@ public sealed class PulseCatalogue
     /// <summary>A data file of this assembly that is a list.</summary>
     internal static IReadOnlyList<T> ReadList<T>(string name) => Read<T>(name);
 
-    private static Stream Open(string name) => typeof(PulseCatalogue).Assembly.GetManifestResourceStream(name)
+    private static Stream Open(string name) =>
+        typeof(PulseCatalogue).Assembly.GetManifestResourceStream(name)
         ?? throw new InvalidOperationException($"The data file {name} is not in the assembly.");
 
     private static string Fingerprint()
@@ -87,8 +94,7 @@ public sealed class PulseCatalogue
     private static List<T> Read<T>(string name)
     {
         using var stream = Open(name);
-        return JsonSerializer.Deserialize<List<T>>(stream, Json)
-            ?? throw new InvalidOperationException($"The data file {name} is empty.");
+        return JsonSerializer.Deserialize<List<T>>(stream, Json) ?? throw new InvalidOperationException($"The data file {name} is empty.");
     }
 
     private sealed class SpanConverter : JsonConverter<Span>

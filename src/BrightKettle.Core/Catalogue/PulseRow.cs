@@ -29,37 +29,44 @@ internal sealed record PulseRow(
     int HoldsShape,
     LectinRisk LectinRisk,
     IReadOnlyList<string> Cautions,
-    string Note)
+    string Note
+)
 {
-    public Pulse With(Kinetics kinetics) => new()
-    {
-        Id = Id,
-        Name = Name,
-        Said = Said,
-        Aliases = Aliases,
-        Kind = Kind,
-        GramsPerCup = GramsPerCup,
-        CookedGramsPerCup = CookedGramsPerCup,
-        SoakHours = SoakHours,
-        SimmerSoakedMinutes = SimmerSoakedMinutes,
-        SimmerUnsoakedMinutes = SimmerUnsoakedMinutes,
-        PressureSoakedMinutes = PressureSoakedMinutes,
-        PressureUnsoakedMinutes = PressureUnsoakedMinutes,
-        SlowHighHours = SlowHighHours,
-        SlowLowHours = SlowLowHours,
-        CollapsedSimmerUnsoakedMinutes = CollapsedSimmerUnsoakedMinutes,
-        Absorbed = Absorbed,
-        ColdCeiling = ColdCeiling,
-        SolidsLoss = SolidsLoss,
-        HydrationPerHourAt20C = HydrationPerHourAt20C,
-        LagHoursAt20C = LagHoursAt20C,
-        Foam = Foam switch { "high" => Catalogue.Foam.High, "med" => Catalogue.Foam.Medium, _ => Catalogue.Foam.Low },
-        HoldsShape = HoldsShape,
-        LectinRisk = LectinRisk,
-        Cautions = Cautions,
-        Note = Note,
-        SofteningMinutesAt98C = kinetics.SofteningMinutesAt98C,
-        HydrationPerHourAt98C = kinetics.HydrationPerHourAt98C,
-        CollapsedAt = kinetics.CollapsedAt,
-    };
+    public Pulse With(Kinetics kinetics) =>
+        new()
+        {
+            Id = Id,
+            Name = Name,
+            Said = Said,
+            Aliases = Aliases,
+            Kind = Kind,
+            GramsPerCup = GramsPerCup,
+            CookedGramsPerCup = CookedGramsPerCup,
+            SoakHours = SoakHours,
+            SimmerSoakedMinutes = SimmerSoakedMinutes,
+            SimmerUnsoakedMinutes = SimmerUnsoakedMinutes,
+            PressureSoakedMinutes = PressureSoakedMinutes,
+            PressureUnsoakedMinutes = PressureUnsoakedMinutes,
+            SlowHighHours = SlowHighHours,
+            SlowLowHours = SlowLowHours,
+            CollapsedSimmerUnsoakedMinutes = CollapsedSimmerUnsoakedMinutes,
+            Absorbed = Absorbed,
+            ColdCeiling = ColdCeiling,
+            SolidsLoss = SolidsLoss,
+            HydrationPerHourAt20C = HydrationPerHourAt20C,
+            LagHoursAt20C = LagHoursAt20C,
+            Foam = Foam switch
+            {
+                "high" => Catalogue.Foam.High,
+                "med" => Catalogue.Foam.Medium,
+                _ => Catalogue.Foam.Low,
+            },
+            HoldsShape = HoldsShape,
+            LectinRisk = LectinRisk,
+            Cautions = Cautions,
+            Note = Note,
+            SofteningMinutesAt98C = kinetics.SofteningMinutesAt98C,
+            HydrationPerHourAt98C = kinetics.HydrationPerHourAt98C,
+            CollapsedAt = kinetics.CollapsedAt,
+        };
 }

@@ -2,20 +2,22 @@ using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
 
-/// <summary>What happens in an ingredient's own bowl, beside the pot: it goes by the clock alone and holds nothing up but its own way into the pot.</summary>
+/// <summary>What happens in an ingredient's own bowl, beside the pot: it goes by the clock alone and holds nothing up but its own way
+/// into the pot.</summary>
 internal static class BowlLane
 {
     public static bool Holds(CookAction action) =>
         action is CookAction.Soak or CookAction.Chill or CookAction.Rinse or CookAction.Drain { IngredientId: not null };
 
-    public static string? IngredientOf(CookAction action) => action switch
-    {
-        CookAction.Soak a => a.IngredientId,
-        CookAction.Chill a => a.IngredientId,
-        CookAction.Rinse a => a.IngredientId,
-        CookAction.Drain a => a.IngredientId,
-        _ => null,
-    };
+    public static string? IngredientOf(CookAction action) =>
+        action switch
+        {
+            CookAction.Soak a => a.IngredientId,
+            CookAction.Chill a => a.IngredientId,
+            CookAction.Rinse a => a.IngredientId,
+            CookAction.Drain a => a.IngredientId,
+            _ => null,
+        };
 
     /// <summary>When each bowl action is due: after the one before it in the same bowl, at its clock time, after its delay.</summary>
     public static IReadOnlyList<(int Action, Instant At)> Due(Cook cook)

@@ -15,7 +15,8 @@ public sealed record Cook(
     IReadOnlyList<Ingredient> Ingredients,
     IReadOnlyList<CookAction> Actions,
     Instant Starts,
-    int Seed)
+    int Seed
+)
 {
     /// <summary>What is known of how fast this pot loses steam, against the reference; null: nothing yet.</summary>
     public Pace? Evaporation { get; init; }

@@ -34,7 +34,11 @@ public static class CookRules
             return new("cook.ingredient_amount", null, "ingredients");
         }
 
-        if (cook.Kitchen.VesselCount > MostVessels || Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v].Vessel.Id).Distinct().Count() != cook.Kitchen.VesselCount)
+        if (
+            cook.Kitchen.VesselCount > MostVessels
+            || Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v].Vessel.Id).Distinct().Count()
+                != cook.Kitchen.VesselCount
+        )
         {
             return new("cook.vessels", null, "kitchen.others");
         }
@@ -144,7 +148,11 @@ public static class CookRules
             {
                 PotEvent.PressureUp or PotEvent.Whistle when !_locked[vessel] => new("cook.not_locked", i, "when.after"),
                 PotEvent.PinDown when !_releasing[vessel] => new("cook.not_released", i, "when.after"),
-                PotEvent.Whistle when cook.Kitchen[vessel].Vessel.Cooker?.Kind != CookerKind.Weight => new("cook.no_whistle", i, "when.after"),
+                PotEvent.Whistle when cook.Kitchen[vessel].Vessel.Cooker?.Kind != CookerKind.Weight => new(
+                    "cook.no_whistle",
+                    i,
+                    "when.after"
+                ),
                 _ => null,
             };
         }
@@ -186,9 +194,14 @@ public static class CookRules
             var place = cook.Kitchen[vessel];
             return action switch
             {
-                CookAction.Heat { Flame: not Flame.Off } or CookAction.Cover or CookAction.Pressurise when place.Above => new("cook.bowl_above", i, "in"),
-                CookAction.Heat { Flame: var flame } when place.Vessel.Cooker?.Kind == CookerKind.Slow
-                    && flame is not (Flame.Off or Flame.Warm or Flame.Low or Flame.High) => new("cook.slow_setting", i, "flame"),
+                CookAction.Heat { Flame: not Flame.Off } or CookAction.Cover or CookAction.Pressurise when place.Above => new(
+                    "cook.bowl_above",
+                    i,
+                    "in"
+                ),
+                CookAction.Heat { Flame: var flame }
+                    when place.Vessel.Cooker?.Kind == CookerKind.Slow
+                        && flame is not (Flame.Off or Flame.Warm or Flame.Low or Flame.High) => new("cook.slow_setting", i, "flame"),
                 CookAction.Heat { Net.Watts: > 10_000 } => new("cook.amount", i, "watts"),
                 _ => null,
             };

@@ -26,16 +26,17 @@ public static class Doneness
     private const double SeedChalky = 85;
 
     /// <summary>The doneness at which a state is fully there; a cook can be asked to wait for it.</summary>
-    public static double Anchor(FeltState state) => state switch
-    {
-        FeltState.Hard => 0,
-        FeltState.ChalkyMiddle => 50,
-        FeltState.NearlyASpeck => 80,
-        FeltState.BiteNoChalk => 92,
-        FeltState.Soft => 100,
-        FeltState.FallingApart => 165,
-        _ => throw new ArgumentOutOfRangeException(nameof(state)),
-    };
+    public static double Anchor(FeltState state) =>
+        state switch
+        {
+            FeltState.Hard => 0,
+            FeltState.ChalkyMiddle => 50,
+            FeltState.NearlyASpeck => 80,
+            FeltState.BiteNoChalk => 92,
+            FeltState.Soft => 100,
+            FeltState.FallingApart => 165,
+            _ => throw new ArgumentOutOfRangeException(nameof(state)),
+        };
 
     /// <summary>The state that a hand would name.</summary>
     /// <param name="doneness">In the slow seeds.</param>
@@ -51,16 +52,18 @@ public static class Doneness
         return state;
     }
 
-    /// <summary>The doneness from which a hand names this state: half way from the one before, a little late since a hand waits to be sure (confidence D).</summary>
-    public static double From(FeltState state, double? fallsApartAt) => state switch
-    {
-        FeltState.Hard => double.NegativeInfinity,
-        FeltState.ChalkyMiddle => 36,
-        FeltState.NearlyASpeck => 68,
-        FeltState.BiteNoChalk => 88,
-        FeltState.Soft => 97,
-        _ => fallsApartAt ?? double.PositiveInfinity,
-    };
+    /// <summary>The doneness from which a hand names this state: half way from the one before, a little late since a hand waits to be
+    /// sure (confidence D).</summary>
+    public static double From(FeltState state, double? fallsApartAt) =>
+        state switch
+        {
+            FeltState.Hard => double.NegativeInfinity,
+            FeltState.ChalkyMiddle => 36,
+            FeltState.NearlyASpeck => 68,
+            FeltState.BiteNoChalk => 88,
+            FeltState.Soft => 97,
+            _ => fallsApartAt ?? double.PositiveInfinity,
+        };
 
     /// <summary>Of five seeds taken at random, how many still show chalk: the expected number, 0 to 5.</summary>
     /// <param name="doneness">In the slow seeds.</param>
@@ -79,7 +82,8 @@ public static class Doneness
 
     /// <summary>The doneness up to which this pulse is still as wanted.</summary>
     /// <param name="meltingIsWelcome">In a sauce or a soup a split may fall apart.</param>
-    /// <remarks>By how it holds its shape (confidence D): from 1.2 times tender for a melting bean to 1.8 times for one that keeps its shape.</remarks>
+    /// <remarks>By how it holds its shape (confidence D): from 1.2 times tender for a melting bean to 1.8 times for one that keeps its
+    /// shape.</remarks>
     public static double MostWanted(Pulse pulse, bool meltingIsWelcome)
     {
         if (pulse.FallsApartAt is { } end && pulse.Kind == "split")

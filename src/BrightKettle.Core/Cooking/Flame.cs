@@ -1,6 +1,7 @@
 namespace BrightKettle.Core.Cooking;
 
-/// <summary>Where the heat stands. The three of <see cref="Gentle"/> to <see cref="Rolling"/> are held by the cook's eye, within what the burner can give.</summary>
+/// <summary>Where the heat stands. The three of <see cref="Gentle"/> to <see cref="Rolling"/> are held by the cook's eye, within what the
+/// burner can give.</summary>
 public enum Flame
 {
     Off,

@@ -66,8 +66,7 @@ public sealed record ExtraIngredient(string Id, Mass Dry, Extra Extra, Temperatu
 public sealed record Pace(double Median, double Spread)
 {
     /// <summary>The pace that this share of such bags stays below.</summary>
-    public double Quantile(double share) =>
-        Median * Math.Exp(Spread * MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, share));
+    public double Quantile(double share) => Median * Math.Exp(Spread * MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, share));
 }
 
 /// <summary>How long a bag was kept, and how.</summary>

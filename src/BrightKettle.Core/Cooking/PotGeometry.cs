@@ -32,12 +32,14 @@ public static class PotGeometry
                 MillilitresPerCup / p.GramsPerCup,
                 (1 + p.Absorbed.Typical - p.SolidsLoss) * MillilitresPerCup / p.CookedGramsPerCup,
                 p.Absorbed.Typical,
-                c.SeedDensity),
+                c.SeedDensity
+            ),
             RiceIngredient { Rice: var r } => (
                 MillilitresPerCup / r.GramsPerCup,
                 (1 + r.Absorbed.Typical) / c.RiceCookedBulk,
                 r.Absorbed.Typical,
-                c.RiceDensity),
+                c.RiceDensity
+            ),
             _ => throw new ArgumentOutOfRangeException(nameof(ingredient)),
         };
         var heap = grams * (dryHeap + ((cookedHeap - dryHeap) * uptake / full));
@@ -59,12 +61,19 @@ public static class PotGeometry
             : (heap + liquorMillilitres - voids) / areaSquareCentimetres;
     }
 
-    /// <summary>Liquor that fills the voids of a bed to its top, mL, from a level that was found: the other way round than <see cref="Level"/>.</summary>
-    public static double BedTopMillilitres(double bedCentimetres, double levelCentimetres, double liquorMillilitres, double areaSquareCentimetres) => bedCentimetres <= 0
-        ? 0
+    /// <summary>Liquor that fills the voids of a bed to its top, mL, from a level that was found: the other way round than
+    /// <see cref="Level"/>.</summary>
+    public static double BedTopMillilitres(
+        double bedCentimetres,
+        double levelCentimetres,
+        double liquorMillilitres,
+        double areaSquareCentimetres
+    ) =>
+        bedCentimetres <= 0 ? 0
         : levelCentimetres >= bedCentimetres
             ? Math.Max(0, liquorMillilitres - ((levelCentimetres - bedCentimetres) * areaSquareCentimetres))
-            : levelCentimetres <= 0 ? 0 : liquorMillilitres * bedCentimetres / levelCentimetres;
+        : levelCentimetres <= 0 ? 0
+        : liquorMillilitres * bedCentimetres / levelCentimetres;
 
     /// <summary>Millilitres of free liquor at its temperature.</summary>
     public static double LiquorMillilitres(double grams, double celsius) =>

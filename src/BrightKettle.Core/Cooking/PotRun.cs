@@ -38,7 +38,8 @@ public readonly record struct ActionDone(
     double[] Doneness,
     double Celsius,
     double OverBedBefore,
-    double OverBedCentimetres)
+    double OverBedCentimetres
+)
 {
     /// <summary>Liquor that was added, or, negative, poured off, g.</summary>
     public double Added => LiquorAfter - LiquorBefore;
@@ -56,7 +57,8 @@ public readonly record struct ActionDone(
 /// <param name="DrySeconds">How long a heat burned under a bed without liquor.</param>
 /// <param name="WaterAdded">Poured in over the whole cook, bowls included, g.</param>
 /// <param name="JugGrams">Kept in the jug at the end, g.</param>
-/// <param name="WorstLedgerError">Largest difference of the two accounts of water or salt at the end, or at any step of an audited run, g.</param>
+/// <param name="WorstLedgerError">Largest difference of the two accounts of water or salt at the end, or at any step of an audited run,
+/// g.</param>
 public sealed record PotRun(
     IReadOnlyList<ActionDone?> Done,
     IReadOnlyList<EventMoment> Happenings,
@@ -69,7 +71,8 @@ public sealed record PotRun(
     double DrySeconds,
     double WaterAdded,
     double JugGrams,
-    double WorstLedgerError)
+    double WorstLedgerError
+)
 {
     /// <summary>It stalled because it went on for <see cref="WorkBudget.LongestCookHours"/>.</summary>
     public bool IsEndless { get; init; }
@@ -89,5 +92,6 @@ public sealed record PotRun(
     public ActionDone At(int action) => Done[action] ?? throw new InvalidOperationException("The run stalled before this action.");
 
     /// <summary>Seconds at which the nth event of this kind came, or null.</summary>
-    public double? Nth(PotEvent what, int n = 1) => Happenings.Where(h => h.What == what).Skip(n - 1).Select(h => (double?)h.Seconds).FirstOrDefault();
+    public double? Nth(PotEvent what, int n = 1) =>
+        Happenings.Where(h => h.What == what).Skip(n - 1).Select(h => (double?)h.Seconds).FirstOrDefault();
 }

@@ -17,34 +17,53 @@ public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, do
     public static PotTraits Reference(Cook cook) => AtPaceShare(cook, 0.5);
 
     /// <summary>A pot whose pulses have the pace that this share of bags stays below; all else in its middle.</summary>
-    public static PotTraits AtPaceShare(Cook cook, double share) => new(
-        [.. cook.Ingredients.Select(i => i switch
-        {
-            PulseIngredient pulse => pulse.Pace.Quantile(share),
-            RiceIngredient rice => rice.RateFactor,
-            _ => 1,
-        })],
-        1,
-        cook.Evaporation?.Median ?? 1,
-        cook.BurnerPower?.Median ?? 1);
+    public static PotTraits AtPaceShare(Cook cook, double share) =>
+        new(
+            [
+                .. cook.Ingredients.Select(i =>
+                    i switch
+                    {
+                        PulseIngredient pulse => pulse.Pace.Quantile(share),
+                        RiceIngredient rice => rice.RateFactor,
+                        _ => 1,
+                    }
+                ),
+            ],
+            1,
+            cook.Evaporation?.Median ?? 1,
+            cook.BurnerPower?.Median ?? 1
+        );
 
     /// <summary>Many pots, spread over each trait in equal shares (a Latin square of quantiles), the same for the same seed.</summary>
     public static PotTraits[] Many(Cook cook, ModelConstants constants, int count)
     {
         var random = new SplitMix(cook.Seed);
         var quantiles = Enumerable.Range(0, count).Select(k => Normal.InvCDF(0, 1, (k + 0.5) / count)).ToArray();
-        double[] Column(double median, double spread) => [.. random.Permutation(count).Select(k => median * Math.Exp(spread * quantiles[k]))];
+        double[] Column(double median, double spread) =>
+            [.. random.Permutation(count).Select(k => median * Math.Exp(spread * quantiles[k]))];
 
-        var pace = cook.Ingredients.Select(i => i switch
-        {
-            PulseIngredient pulse => Column(pulse.Pace.Median, pulse.Pace.Spread),
-            RiceIngredient rice => Column(rice.RateFactor, constants.RiceSpread),
-            _ => null,
-        }).ToArray();
+        var pace = cook
+            .Ingredients.Select(i =>
+                i switch
+                {
+                    PulseIngredient pulse => Column(pulse.Pace.Median, pulse.Pace.Spread),
+                    RiceIngredient rice => Column(rice.RateFactor, constants.RiceSpread),
+                    _ => null,
+                }
+            )
+            .ToArray();
         var thirst = Column(1, constants.RiceThirstSpread);
         var evaporation = Column(cook.Evaporation?.Median ?? 1, cook.Evaporation?.Spread ?? constants.EvaporationSpread);
         var power = Column(cook.BurnerPower?.Median ?? 1, cook.BurnerPower?.Spread ?? constants.BurnerSpread);
         var whistle = Column(1, constants.WhistleSpread);
-        return [.. Enumerable.Range(0, count).Select(n => new PotTraits([.. pace.Select(p => p?[n] ?? 1)], thirst[n], evaporation[n], power[n]) { Whistle = whistle[n] })];
+        return
+        [
+            .. Enumerable
+                .Range(0, count)
+                .Select(n => new PotTraits([.. pace.Select(p => p?[n] ?? 1)], thirst[n], evaporation[n], power[n])
+                {
+                    Whistle = whistle[n],
+                }),
+        ];
     }
 }

@@ -20,8 +20,9 @@ internal static class RateLaws
         var middle = T.Max(T.All(90), T.Min(T.All(100), celsius));
         return T.Exp(
             ((middle - T.All(98)) * T.All(c.PerZ))
-            + (T.Min(T.All(0), celsius - T.All(90)) * T.All(c.PerZLow))
-            + (T.Max(T.All(0), celsius - T.All(100)) * T.All(c.PerZHigh)));
+                + (T.Min(T.All(0), celsius - T.All(90)) * T.All(c.PerZLow))
+                + (T.Max(T.All(0), celsius - T.All(100)) * T.All(c.PerZHigh))
+        );
     }
 
     /// <summary>Rice cooking rate against 98 °C; limited by diffusion over 110 °C.</summary>
@@ -44,19 +45,16 @@ internal static class RateLaws
 
     /// <summary>How fast a sealed coat opens, against 20 °C.</summary>
     public static T Coat<T>(T celsius, StepConstants c)
-        where T : struct, ILanes<T> =>
-        T.Exp(T.All(c.CoatK) * (T.All(PerKelvin20) - (T.All(1) / (celsius + T.All(ZeroCelsius)))));
+        where T : struct, ILanes<T> => T.Exp(T.All(c.CoatK) * (T.All(PerKelvin20) - (T.All(1) / (celsius + T.All(ZeroCelsius)))));
 
     /// <summary>Vapour pressure of water against 94 °C (Antoine).</summary>
     public static T Vapour<T>(T celsius)
-        where T : struct, ILanes<T> =>
-        T.Exp(T.All(AntoineB / (AntoineC + 94)) - (T.All(AntoineB) / (celsius + T.All(AntoineC))));
+        where T : struct, ILanes<T> => T.Exp(T.All(AntoineB / (AntoineC + 94)) - (T.All(AntoineB) / (celsius + T.All(AntoineC))));
 
     /// <summary>1 - e^(-x): the share that a first-order process takes. A Padé form, within 1e-5 up to x = 0.5.</summary>
     [System.Runtime.CompilerServices.MethodImpl(System.Runtime.CompilerServices.MethodImplOptions.AggressiveInlining)]
     public static T Taken<T>(T x)
-        where T : struct, ILanes<T> =>
-        x / (T.All(1) + (x * (T.All(0.5f) + (x * T.All(1f / 12)))));
+        where T : struct, ILanes<T> => x / (T.All(1) + (x * (T.All(0.5f) + (x * T.All(1f / 12)))));
 
     /// <summary>1 - e^(-x), exact, for the long steps of a bowl.</summary>
     public static double Taken(double x) => -Math.Exp(-x) + 1;

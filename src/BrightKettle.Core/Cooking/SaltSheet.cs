@@ -17,7 +17,8 @@ public sealed record SaltSheet(
     double PercentNow,
     double TargetPercent,
     double ToAddGrams,
-    string? Finding)
+    string? Finding
+)
 {
     /// <summary>What most people find right, % of all that is eaten (0.7 to 1.1 is ordinary, confidence B).</summary>
     public const double UsualPercent = 0.9;
@@ -57,18 +58,22 @@ public sealed record SaltSheet(
         edible += salt;
         var percent = edible > 0 ? 100 * salt / edible : 0;
         var missing = Math.Max(0, ((targetPercent / 100 * edible) - salt) / (1 - (targetPercent / 100)));
-        var finding = percent < TracePercent ? "salt.none" : percent > SaltyPercent ? "salt.too_much" : null;
+        var finding =
+            percent < TracePercent ? "salt.none"
+            : percent > SaltyPercent ? "salt.too_much"
+            : null;
         return new(sources, edible, salt, percent, targetPercent, missing, finding);
     }
 
-    private static double Edible(Ingredient ingredient, double uptake) => ingredient switch
-    {
-        // Its free water is in the liquor, its pieces are not eaten.
-        ExtraIngredient { Extra.ComesOut: true } => 0,
-        ExtraIngredient x => x.Dry.Grams * (1 - x.Extra.FreeWater - x.Extra.BoundWater - x.Salt.Typical + uptake),
-        PulseIngredient p => p.Dry.Grams * (1 + uptake),
-        _ => ingredient.Dry.Grams * (1 + uptake),
-    };
+    private static double Edible(Ingredient ingredient, double uptake) =>
+        ingredient switch
+        {
+            // Its free water is in the liquor, its pieces are not eaten.
+            ExtraIngredient { Extra.ComesOut: true } => 0,
+            ExtraIngredient x => x.Dry.Grams * (1 - x.Extra.FreeWater - x.Extra.BoundWater - x.Salt.Typical + uptake),
+            PulseIngredient p => p.Dry.Grams * (1 + uptake),
+            _ => ingredient.Dry.Grams * (1 + uptake),
+        };
 
     private static IEnumerable<SaltSource> SourcesOf(Cook cook)
     {
@@ -76,7 +81,8 @@ public sealed record SaltSheet(
         {
             switch (ingredient)
             {
-                case ExtraIngredient { Salt: var salty, Extra.HiddenSodium: var hidden, Dry.Grams: var grams } when salty.High > 0 || hidden > 0:
+                case ExtraIngredient { Salt: var salty, Extra.HiddenSodium: var hidden, Dry.Grams: var grams }
+                    when salty.High > 0 || hidden > 0:
                     yield return new(ingredient.Id, grams * salty.Low, grams * salty.Typical, grams * salty.High, grams * hidden);
                     break;
                 case PulseIngredient { CookedSaltShare: > 0 } p:

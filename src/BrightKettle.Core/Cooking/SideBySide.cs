@@ -16,7 +16,9 @@ internal static class SideBySide
         {
             Parallel.For(0, count, AllCores, work);
         }
-        catch (AggregateException several) when (several.Flatten().InnerExceptions.FirstOrDefault(e => e is OverBudgetException or OperationCanceledException) is { } first)
+        catch (AggregateException several)
+            when (several.Flatten().InnerExceptions.FirstOrDefault(e => e is OverBudgetException or OperationCanceledException) is { } first
+            )
         {
             ExceptionDispatchInfo.Throw(first);
         }

@@ -11,19 +11,23 @@ public readonly record struct PotJob(Cook Cook, PotTraits Traits);
 /// <param name="Sample">Whether to keep a sample each minute.</param>
 public sealed record RunOptions(bool Sample = false)
 {
-    /// <summary>For a search that runs pots only to find figures of a way, which is then run anew in default steps: 30 s, which moves doneness by half a point and an event by seconds.</summary>
+    /// <summary>For a search that runs pots only to find figures of a way, which is then run anew in default steps: 30 s, which moves
+    /// doneness by half a point and an event by seconds.</summary>
     internal static readonly RunOptions Search = new() { Step = Duration.FromSeconds(30), Heights = false };
 
     /// <summary>For the same where all takes hours, as in a slow cooker: 120 s.</summary>
     internal static readonly RunOptions LongSearch = new() { Step = Duration.FromSeconds(120), Heights = false };
 
-    /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search of what takes its time: 60 s, which moves doneness by about a point.</summary>
+    /// <summary>To count in how many pots of many all is tender, so that ways can be compared; and for a search of what takes its time:
+    /// 60 s, which moves doneness by about a point.</summary>
     internal static readonly RunOptions Compare = new() { Step = Duration.FromSeconds(60), Heights = false };
 
-    /// <summary>The longest step: at most 10 s for whatever is told, longer to search and to compare; shorter only to test that it does not matter.</summary>
+    /// <summary>The longest step: at most 10 s for whatever is told, longer to search and to compare; shorter only to test that it does
+    /// not matter.</summary>
     public Duration Step { get; init; } = Simulator.DefaultStep;
 
-    /// <summary>Whether to follow how high bed and liquor stand: the fullest the pot was, and for each action; without it only for what sets the liquor or drains.</summary>
+    /// <summary>Whether to follow how high bed and liquor stand: the fullest the pot was, and for each action; without it only for what
+    /// sets the liquor or drains.</summary>
     public bool Heights { get; init; } = true;
 
     /// <summary>Whether to note what each action found and did; without it only the end of the run is told.</summary>
@@ -54,11 +58,10 @@ public sealed class Simulator
     private readonly WorkBudget _budget;
 
     public Simulator(ModelConstants constants)
-        : this(constants, new StepConstants(constants), WorkBudget.Unlimited)
-    {
-    }
+        : this(constants, new StepConstants(constants), WorkBudget.Unlimited) { }
 
-    private Simulator(ModelConstants constants, StepConstants shared, WorkBudget budget) => (Constants, _shared, _budget) = (constants, shared, budget);
+    private Simulator(ModelConstants constants, StepConstants shared, WorkBudget budget) =>
+        (Constants, _shared, _budget) = (constants, shared, budget);
 
     public ModelConstants Constants { get; }
 
@@ -73,14 +76,18 @@ public sealed class Simulator
     /// <param name="cook">Valid by <see cref="CookRules"/>.</param>
     public PotRun Run(Cook cook, PotTraits traits, RunOptions? options = null) => RunMany([new PotJob(cook, traits)], options)[0];
 
-    /// <summary>Runs many pots, up to sixteen side by side, on as many threads as there are; the answers do not depend on how many.</summary>
+    /// <summary>Runs many pots, up to sixteen side by side, on as many threads as there are; the answers do not depend on how
+    /// many.</summary>
     /// <param name="jobs">Each cook valid by <see cref="CookRules"/>.</param>
     /// <exception cref="OverBudgetException">The budget of <see cref="Within"/> is spent.</exception>
     /// <exception cref="OperationCanceledException">The work was called off.</exception>
     public PotRun[] RunMany(IReadOnlyList<PotJob> jobs, RunOptions? options = null)
     {
         // Two pots take less time in eight lanes than one after the other; one alone does not.
-        var width = jobs.Count == 1 ? OneLane.Width : jobs.Count <= EightLanes.Width ? EightLanes.Width : SixteenLanes.Width;
+        var width =
+            jobs.Count == 1 ? OneLane.Width
+            : jobs.Count <= EightLanes.Width ? EightLanes.Width
+            : SixteenLanes.Width;
         var runs = new PotRun[jobs.Count];
         var scripts = Scripts(jobs);
         var groups = Groups(jobs, scripts, width);
@@ -96,7 +103,8 @@ public sealed class Simulator
         return runs;
     }
 
-    /// <summary>The same on this thread alone, to compare: one pot after the other by a plain loop of the same equations, eight or sixteen side by side.</summary>
+    /// <summary>The same on this thread alone, to compare: one pot after the other by a plain loop of the same equations, eight or
+    /// sixteen side by side.</summary>
     /// <param name="width">1, 8 or 16.</param>
     internal PotRun[] RunOnOneCore(IReadOnlyList<PotJob> jobs, RunOptions options, int width)
     {
@@ -110,7 +118,14 @@ public sealed class Simulator
         return runs;
     }
 
-    private void RunGroup(IReadOnlyList<PotJob> jobs, Script[] scripts, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs, int width)
+    private void RunGroup(
+        IReadOnlyList<PotJob> jobs,
+        Script[] scripts,
+        (Layout Layout, int[] Jobs) group,
+        RunOptions options,
+        PotRun[] runs,
+        int width
+    )
     {
         switch (width)
         {
@@ -133,7 +148,9 @@ public sealed class Simulator
         foreach (var alike in Enumerable.Range(0, jobs.Count).GroupBy(i => scripts[i].Layout))
         {
             // Bags of like pace take about as long, and a group takes as long as its longest.
-            groups.AddRange(alike.OrderBy(i => jobs[i].Traits.Pace is [var pace, ..] ? pace : 0).Chunk(width).Select(chunk => (alike.Key, chunk)));
+            groups.AddRange(
+                alike.OrderBy(i => jobs[i].Traits.Pace is [var pace, ..] ? pace : 0).Chunk(width).Select(chunk => (alike.Key, chunk))
+            );
         }
 
         return groups;
@@ -153,7 +170,13 @@ public sealed class Simulator
         return scripts;
     }
 
-    private void RunGroup<T>(IReadOnlyList<PotJob> jobs, Script[] scripts, (Layout Layout, int[] Jobs) group, RunOptions options, PotRun[] runs)
+    private void RunGroup<T>(
+        IReadOnlyList<PotJob> jobs,
+        Script[] scripts,
+        (Layout Layout, int[] Jobs) group,
+        RunOptions options,
+        PotRun[] runs
+    )
         where T : struct, ILanes<T>
     {
         var g = new PotGroup(group.Layout, Constants, _shared, T.Width, options.Step);

@@ -13,15 +13,18 @@ public enum WorkLimit
     Milliseconds,
 }
 
-/// <summary>Work was called off because a limit of its budget was reached. It is an answer, not a bug: the server says which limit it was.</summary>
+/// <summary>Work was called off because a limit of its budget was reached. It is an answer, not a bug: the server says which limit it
+/// was.</summary>
 public sealed class OverBudgetException(WorkLimit limit) : Exception($"The limit {limit} was reached.")
 {
     public WorkLimit Limit { get; } = limit;
 }
 
-/// <summary>How much work a request may cost, and whether it is still wanted. One budget serves all runs of a request, from any thread.</summary>
+/// <summary>How much work a request may cost, and whether it is still wanted. One budget serves all runs of a request, from any
+/// thread.</summary>
 /// <remarks>The core reads no clock: whoever sets a limit of time ends <paramref name="late"/> when it is over.</remarks>
-/// <param name="mostSteps">Steps of single pots, all runs together. A plan takes about 0.2 million, all ways of a kitchen about 5 million.</param>
+/// <param name="mostSteps">Steps of single pots, all runs together. A plan takes about 0.2 million, all ways of a kitchen about 5
+/// million.</param>
 /// <param name="cancel">Ends when nobody waits for the answer any more.</param>
 /// <param name="late">Ends when the answer has taken too long.</param>
 public sealed class WorkBudget(long mostSteps, CancellationToken cancel = default, CancellationToken late = default)

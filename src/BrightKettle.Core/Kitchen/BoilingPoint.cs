@@ -6,7 +6,8 @@ namespace BrightKettle.Core.Kitchen;
 public static class BoilingPoint
 {
     /// <summary>Boiling point at this altitude in mean weather; a storm moves it by 0.8 °C.</summary>
-    /// <remarks>Barometric formula of the standard atmosphere, then Antoine's equation for water (both widely published, exact to 0.1 °C).</remarks>
+    /// <remarks>Barometric formula of the standard atmosphere, then Antoine's equation for water (both widely published, exact to 0.1
+    /// °C).</remarks>
     public static Temperature At(Altitude altitude) => UnderPressure(altitude, 0);
 
     /// <summary>Where water boils under a lid that holds this much pressure over the air's.</summary>

@@ -38,7 +38,8 @@ public sealed record Cooker(
     double LossWattsPerKelvin,
     double ShellJoulesPerKelvin,
     double VentGrams,
-    Volume LeastLiquid)
+    Volume LeastLiquid
+)
 {
     /// <summary>Share of the brim that may be filled with pulses or rice and their water, swelling counted in.</summary>
     public const double FillShare = 0.5;
@@ -50,13 +51,14 @@ public sealed record Cooker(
     public const double SlowFillShare = 0.7;
 
     /// <summary>The typical cooker of its kind.</summary>
-    public static Cooker Typical(CookerKind kind, double brimMillilitres) => kind switch
-    {
-        CookerKind.Weight => WithWeight(brimMillilitres),
-        CookerKind.Spring => WithSpring(brimMillilitres),
-        CookerKind.Electric => Electric(brimMillilitres),
-        _ => SlowPot(brimMillilitres),
-    };
+    public static Cooker Typical(CookerKind kind, double brimMillilitres) =>
+        kind switch
+        {
+            CookerKind.Weight => WithWeight(brimMillilitres),
+            CookerKind.Spring => WithSpring(brimMillilitres),
+            CookerKind.Electric => Electric(brimMillilitres),
+            _ => SlowPot(brimMillilitres),
+        };
 
     public bool UnderPressure => Kind != CookerKind.Slow;
 
@@ -64,27 +66,60 @@ public sealed record Cooker(
     public bool Stovetop => Kind is CookerKind.Weight or CookerKind.Spring;
 
     /// <summary>A weight valve of 90 to 100 kPa; loss 3.5 to 5 W/K (confidence B/C).</summary>
-    public static Cooker WithWeight(double brimMillilitres) => new(
-        CookerKind.Weight, 95, 95, default, default, default, 3.5, 500 * (1 + (0.3 * brimMillilitres / 1000)), 15, Volume.FromMillilitres(250));
+    public static Cooker WithWeight(double brimMillilitres) =>
+        new(
+            CookerKind.Weight,
+            95,
+            95,
+            default,
+            default,
+            default,
+            3.5,
+            500 * (1 + (0.3 * brimMillilitres / 1000)),
+            15,
+            Volume.FromMillilitres(250)
+        );
 
     /// <summary>A spring valve: second ring 80 to 100 kPa, first ring 40 to 60 (confidence B/C).</summary>
-    public static Cooker WithSpring(double brimMillilitres) => new(
-        CookerKind.Spring, 90, 50, default, default, default, 3.5, 500 * (1 + (0.3 * brimMillilitres / 1000)), 40, Volume.FromMillilitres(250));
+    public static Cooker WithSpring(double brimMillilitres) =>
+        new(
+            CookerKind.Spring,
+            90,
+            50,
+            default,
+            default,
+            default,
+            3.5,
+            500 * (1 + (0.3 * brimMillilitres / 1000)),
+            40,
+            Volume.FromMillilitres(250)
+        );
 
-    /// <summary>An electric cooker. Nominal high is 65 to 82 kPa; cycling leaves about 60 in the mean, 113 to 114 °C in the food (confidence B).</summary>
-    public static Cooker Electric(double brimMillilitres) => new(
-        CookerKind.Electric,
-        60,
-        33,
-        Power.FromWatts(0.85 * (brimMillilitres < 5500 ? 950 : brimMillilitres < 7000 ? 1000 : 1200)),
-        Power.FromWatts(0.85 * 800),
-        Power.FromWatts(150),
-        2.2,
-        500 * (2.2 + (0.25 * brimMillilitres / 1000)),
-        40,
-        Volume.FromMillilitres(300));
+    /// <summary>An electric cooker. Nominal high is 65 to 82 kPa; cycling leaves about 60 in the mean, 113 to 114 °C in the food
+    /// (confidence B).</summary>
+    public static Cooker Electric(double brimMillilitres) =>
+        new(
+            CookerKind.Electric,
+            60,
+            33,
+            Power.FromWatts(
+                0.85
+                    * (
+                        brimMillilitres < 5500 ? 950
+                        : brimMillilitres < 7000 ? 1000
+                        : 1200
+                    )
+            ),
+            Power.FromWatts(0.85 * 800),
+            Power.FromWatts(150),
+            2.2,
+            500 * (2.2 + (0.25 * brimMillilitres / 1000)),
+            40,
+            Volume.FromMillilitres(300)
+        );
 
-    /// <summary>A slow cooker of 5 to 6.5 L; figures of the lumped fit: 180 to 240 W at high, 135 to 165 W at low, 1.8 to 2.5 W/K (confidence B/C).</summary>
+    /// <summary>A slow cooker of 5 to 6.5 L; figures of the lumped fit: 180 to 240 W at high, 135 to 165 W at low, 1.8 to 2.5 W/K
+    /// (confidence B/C).</summary>
     public static Cooker SlowPot(double brimMillilitres)
     {
         var size = Math.Pow(brimMillilitres / 6000, 2.0 / 3);
@@ -98,6 +133,7 @@ public sealed record Cooker(
             2.1 * size,
             4000 * size,
             0,
-            Volume.FromMillilitres(200));
+            Volume.FromMillilitres(200)
+        );
     }
 }

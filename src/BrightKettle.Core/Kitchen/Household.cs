@@ -19,12 +19,14 @@ public sealed record Household(
     LocalTime Wakes,
     LocalTime Sleeps,
     LocalTime SoaksAt,
-    bool Cautious)
+    bool Cautious
+)
 {
     /// <summary>Hardness of the tap's water, mg/L as calcium carbonate; 0 to 1000.</summary>
     public double HardnessMilligramsPerLitre { get; init; }
 
-    /// <summary>The instant of a local time, by one rule: a time that the clock skips moves forward by the gap, one that it repeats is the first of the two.</summary>
+    /// <summary>The instant of a local time, by one rule: a time that the clock skips moves forward by the gap, one that it repeats is
+    /// the first of the two.</summary>
     public Instant InstantOf(LocalDateTime local) => local.InZoneLeniently(Zone).ToInstant();
 
     /// <summary>What the kitchen's clock shows.</summary>

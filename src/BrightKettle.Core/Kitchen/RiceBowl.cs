@@ -21,7 +21,12 @@ public static class RiceBowl
     public static Vessel For(Vessel cooker)
     {
         ArgumentNullException.ThrowIfNull(cooker);
-        return new(Id, "rice bowl", Length.FromCentimetres(cooker.Diameter.Centimetres * WidthShare), Volume.FromMillilitres(cooker.Brim.Millilitres * BrimShare));
+        return new(
+            Id,
+            "rice bowl",
+            Length.FromCentimetres(cooker.Diameter.Centimetres * WidthShare),
+            Volume.FromMillilitres(cooker.Brim.Millilitres * BrimShare)
+        );
     }
 
     public static Vessel Out(Vessel bowl)

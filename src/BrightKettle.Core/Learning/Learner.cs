@@ -3,8 +3,10 @@ using MathNet.Numerics.Distributions;
 
 namespace BrightKettle.Core.Learning;
 
-/// <summary>From observations to what they say of this bag, this pot and this burner: many pots are run through what was done, and weighed by how well they explain what was seen.</summary>
-/// <remarks>Importance sampling: where few pots fit, it is drawn again around those that do. Everything is fixed by the cook's seed.</remarks>
+/// <summary>From observations to what they say of this bag, this pot and this burner: many pots are run through what was done, and
+/// weighed by how well they explain what was seen.</summary>
+/// <remarks>Importance sampling: where few pots fit, it is drawn again around those that do. Everything is fixed by the cook's
+/// seed.</remarks>
 public sealed class Learner(Simulator simulator)
 {
     private const int Pots = 192;
@@ -23,11 +25,16 @@ public sealed class Learner(Simulator simulator)
     {
         ArgumentNullException.ThrowIfNull(cook);
         return new(
-            cook.Ingredients.OfType<PulseIngredient>().Select(p => (p.Id, p.Pace))
-                .Concat(cook.Ingredients.OfType<RiceIngredient>().Select(r => (r.Id, Pace: new Pace(r.RateFactor, simulator.Constants.RiceSpread))))
+            cook.Ingredients.OfType<PulseIngredient>()
+                .Select(p => (p.Id, p.Pace))
+                .Concat(
+                    cook.Ingredients.OfType<RiceIngredient>()
+                        .Select(r => (r.Id, Pace: new Pace(r.RateFactor, simulator.Constants.RiceSpread)))
+                )
                 .ToDictionary(p => p.Id, p => p.Pace),
             cook.Evaporation ?? new(1, simulator.Constants.EvaporationSpread),
-            cook.BurnerPower ?? new(1, simulator.Constants.BurnerSpread));
+            cook.BurnerPower ?? new(1, simulator.Constants.BurnerSpread)
+        );
     }
 
     /// <summary>More looks than this in one evening, the latest of them, tell nothing that these do not.</summary>
@@ -36,11 +43,25 @@ public sealed class Learner(Simulator simulator)
     /// <summary>What tells something of bag, pot or burner; of the same look in the same minute the last.</summary>
     private static List<Observation> Telling(IReadOnlyList<Observation> seen)
     {
-        var telling = seen.Where(o => o is not Observation.VentClear and not Observation.CountedOut and not Observation.Probed and not Observation.Sticks and not Observation.Checked).ToList();
-        return telling.Count <= MostLooks ? telling :
-        [
-            .. telling.GroupBy(o => (o.GetType(), o.At.ToUnixTimeSeconds() / 60)).Select(same => same.Last()).OrderBy(o => o.At).TakeLast(MostLooks),
-        ];
+        var telling = seen.Where(o =>
+                o
+                    is not Observation.VentClear
+                        and not Observation.CountedOut
+                        and not Observation.Probed
+                        and not Observation.Sticks
+                        and not Observation.Checked
+            )
+            .ToList();
+        return telling.Count <= MostLooks
+            ? telling
+            :
+            [
+                .. telling
+                    .GroupBy(o => (o.GetType(), o.At.ToUnixTimeSeconds() / 60))
+                    .Select(same => same.Last())
+                    .OrderBy(o => o.At)
+                    .TakeLast(MostLooks),
+            ];
     }
 
     /// <param name="past">What was done, at its real times, with a serve at the moment up to which it is told.</param>
@@ -75,7 +96,14 @@ public sealed class Learner(Simulator simulator)
     }
 
     /// <summary>One set of pots, drawn from a guess and weighed against what was known before.</summary>
-    private (Pace[] Found, double Effective) Round(Cook past, List<Observation> seen, List<string> names, Pace[] before, Pace[] drawn, int round)
+    private (Pace[] Found, double Effective) Round(
+        Cook past,
+        List<Observation> seen,
+        List<string> names,
+        Pace[] before,
+        Pace[] drawn,
+        int round
+    )
     {
         var traits = Draw(past.Seed + round, drawn);
         var jobs = traits.Select(t => new PotJob(past, Traits(past, names, t))).ToList();
@@ -120,11 +148,13 @@ public sealed class Learner(Simulator simulator)
     private static double[][] Draw(int seed, Pace[] from)
     {
         var random = new SplitMix(seed);
-        var columns = from.Select(p => random.Permutation(Pots).Select(k => p.Median * Math.Exp(p.Spread * Normal.InvCDF(0, 1, (k + 0.5) / Pots))).ToArray()).ToArray();
+        var columns = from.Select(p =>
+                random.Permutation(Pots).Select(k => p.Median * Math.Exp(p.Spread * Normal.InvCDF(0, 1, (k + 0.5) / Pots))).ToArray()
+            )
+            .ToArray();
         return [.. Enumerable.Range(0, Pots).Select(k => columns.Select(c => c[k]).ToArray())];
     }
 
-    private static double LogDensity(double value, Pace pace) => pace.Spread <= 0
-        ? 0
-        : (-0.5 * Math.Pow(Math.Log(value / pace.Median) / pace.Spread, 2)) - Math.Log(pace.Spread);
+    private static double LogDensity(double value, Pace pace) =>
+        pace.Spread <= 0 ? 0 : (-0.5 * Math.Pow(Math.Log(value / pace.Median) / pace.Spread, 2)) - Math.Log(pace.Spread);
 }

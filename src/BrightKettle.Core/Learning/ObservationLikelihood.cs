@@ -6,7 +6,8 @@ using NodaTime;
 namespace BrightKettle.Core.Learning;
 
 /// <summary>How likely what was observed is in a pot that was run: logarithms, up to a constant.</summary>
-/// <remarks>The errors of hand, eye and ruler are our own estimates (confidence D); each is wide enough that one odd answer does not overrule the rest.</remarks>
+/// <remarks>The errors of hand, eye and ruler are our own estimates (confidence D); each is wide enough that one odd answer does not
+/// overrule the rest.</remarks>
 public sealed class ObservationLikelihood(ModelConstants constants)
 {
     /// <summary>Standard deviation with which a hand tells doneness.</summary>
@@ -16,7 +17,16 @@ public sealed class ObservationLikelihood(ModelConstants constants)
     private const double ChalkSpread = 10;
 
     /// <summary>Steps of that error, with how likely each is.</summary>
-    private static readonly (double Step, double Weight)[] Errors = [(-2, 0.054), (-1.33, 0.13), (-0.67, 0.2), (0, 0.232), (0.67, 0.2), (1.33, 0.13), (2, 0.054)];
+    private static readonly (double Step, double Weight)[] Errors =
+    [
+        (-2, 0.054),
+        (-1.33, 0.13),
+        (-0.67, 0.2),
+        (0, 0.232),
+        (0.67, 0.2),
+        (1.33, 0.13),
+        (2, 0.054),
+    ];
 
     /// <summary>Share of answers that are simply wrong: the wrong button, the wrong pot.</summary>
     private const double Slip = 0.0005;
@@ -36,7 +46,10 @@ public sealed class ObservationLikelihood(ModelConstants constants)
         {
             Observation.FeltAs o => Felt(cook, DonenessAt(cook, run, o.IngredientId, seconds), o),
             Observation.ChalkyOf o => Chalky(DonenessAt(cook, run, o.IngredientId, seconds), o.Chalky, o.Of),
-            Observation.Liquor o => Liquor(MeasuredAt(cook, run, seconds) ?? GramsOf(LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds)), o),
+            Observation.Liquor o => Liquor(
+                MeasuredAt(cook, run, seconds) ?? GramsOf(LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds)),
+                o
+            ),
             Observation.OverBed o => Ruler(cook, run, seconds, o),
             Observation.Seen o => Event(cook, run, seconds, o),
             Observation.NotYet o => NotYet(cook, run, seconds, o),
@@ -61,7 +74,11 @@ public sealed class ObservationLikelihood(ModelConstants constants)
         var sum = 0.0;
         foreach (var (step, weight) in Errors)
         {
-            var share = Math.Clamp(Doneness.ChalkyOfFive(Math.Max(0, doneness + (step * ChalkSpread)), constants.SeedSpread) / 5, 0.02, 0.98);
+            var share = Math.Clamp(
+                Doneness.ChalkyOfFive(Math.Max(0, doneness + (step * ChalkSpread)), constants.SeedSpread) / 5,
+                0.02,
+                0.98
+            );
             sum += weight * Binomial.PMF(share, of, chalky);
         }
 
@@ -116,7 +133,11 @@ public sealed class ObservationLikelihood(ModelConstants constants)
         }
 
         // What had not come by the end of the run is held against a pot as much as the spread of noticing says.
-        var came = run.Happenings.Where(h => h.What == o.What && h.Vessel == vessel && h.Seconds >= from - 1).Select(h => h.Seconds).DefaultIfEmpty(Math.Max(seconds, run.EndSeconds) + 120).First();
+        var came = run
+            .Happenings.Where(h => h.What == o.What && h.Vessel == vessel && h.Seconds >= from - 1)
+            .Select(h => h.Seconds)
+            .DefaultIfEmpty(Math.Max(seconds, run.EndSeconds) + 120)
+            .First();
         return Math.Log(Slip + Math.Exp(Gauss(came, seconds, NoticeSeconds + (NoticeShare * (seconds - from)))));
     }
 
@@ -124,7 +145,10 @@ public sealed class ObservationLikelihood(ModelConstants constants)
     {
         var vessel = cook.Kitchen.IndexOf(o.VesselId);
         var from = SinceAction(cook, run, vessel, seconds);
-        var came = run.Happenings.Where(h => h.What == o.What && h.Vessel == vessel && h.Seconds >= from - 1).Select(h => (double?)h.Seconds).FirstOrDefault();
+        var came = run
+            .Happenings.Where(h => h.What == o.What && h.Vessel == vessel && h.Seconds >= from - 1)
+            .Select(h => (double?)h.Seconds)
+            .FirstOrDefault();
         return came is null || came > seconds
             ? 0
             : Math.Log(Slip + ((1 - Slip) * (1 - Normal.CDF(0, NoticeSeconds + (NoticeShare * (seconds - from)), seconds - came.Value))));
@@ -136,7 +160,12 @@ public sealed class ObservationLikelihood(ModelConstants constants)
         var last = 0.0;
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            if (cook.Actions[i] is CookAction.Heat or CookAction.Pressurise && cook.VesselOf(cook.Actions[i]) == vessel && run.Done[i] is { } done && done.Seconds < before - 1)
+            if (
+                cook.Actions[i] is CookAction.Heat or CookAction.Pressurise
+                && cook.VesselOf(cook.Actions[i]) == vessel
+                && run.Done[i] is { } done
+                && done.Seconds < before - 1
+            )
             {
                 last = Math.Max(last, done.Seconds);
             }
@@ -151,7 +180,9 @@ public sealed class ObservationLikelihood(ModelConstants constants)
     private static VesselLevel LevelAt(PotRun run, int vessel, double seconds)
     {
         var sample = SampleAt(run, seconds);
-        return sample is null ? default : sample.All.Count > vessel ? sample.All[vessel] : sample.Shown;
+        return sample is null ? default
+            : sample.All.Count > vessel ? sample.All[vessel]
+            : sample.Shown;
     }
 
     /// <summary>The last picture taken by then; they are a minute apart while anything is warm.</summary>

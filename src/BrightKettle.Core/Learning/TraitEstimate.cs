@@ -14,12 +14,19 @@ public sealed record TraitEstimate(IReadOnlyDictionary<string, Pace> Paces, Pace
         ArgumentNullException.ThrowIfNull(cook);
         return cook with
         {
-            Ingredients = [.. cook.Ingredients.Select(i => !Paces.TryGetValue(i.Id, out var pace) ? i : i switch
-            {
-                PulseIngredient p => p with { Pace = pace },
-                RiceIngredient r => r with { RateFactor = pace.Median },
-                _ => i,
-            })],
+            Ingredients =
+            [
+                .. cook.Ingredients.Select(i =>
+                    !Paces.TryGetValue(i.Id, out var pace)
+                        ? i
+                        : i switch
+                        {
+                            PulseIngredient p => p with { Pace = pace },
+                            RiceIngredient r => r with { RateFactor = pace.Median },
+                            _ => i,
+                        }
+                ),
+            ],
             Evaporation = Evaporation,
             BurnerPower = BurnerPower,
         };

@@ -12,7 +12,11 @@ internal sealed class AlternativeFinder(Planner planner)
     {
         IEnumerable<Alternative> found = refusal.Code switch
         {
-            PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep or PlanRefusal.FlameWhileAway or PlanRefusal.AwayFromStove => [.. Later(dish, null), .. Unsoaked(dish)],
+            PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep or PlanRefusal.FlameWhileAway or PlanRefusal.AwayFromStove =>
+            [
+                .. Later(dish, null),
+                .. Unsoaked(dish),
+            ],
             PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
             PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal, solved)],
             _ => [],
@@ -95,12 +99,15 @@ internal sealed class AlternativeFinder(Planner planner)
     }
 
     /// <summary>Under pressure it is the cooker that is too small, and no pot mends that.</summary>
-    private IEnumerable<Alternative> OtherPot(Dish dish) => dish.OtherVessels
-        .Where(v => dish.Method != Method.Pressure && v.Cooker is null && v.Brim.Millilitres > dish.Vessel.Brim.Millilitres)
-        .OrderBy(v => v.Brim.Millilitres)
-        .Where(v => Works(dish with { Vessel = v }))
-        .Take(1)
-        .Select(v => new Alternative("vessel", VesselId: v.Id));
+    private IEnumerable<Alternative> OtherPot(Dish dish) =>
+        dish
+            .OtherVessels.Where(v =>
+                dish.Method != Method.Pressure && v.Cooker is null && v.Brim.Millilitres > dish.Vessel.Brim.Millilitres
+            )
+            .OrderBy(v => v.Brim.Millilitres)
+            .Where(v => Works(dish with { Vessel = v }))
+            .Take(1)
+            .Select(v => new Alternative("vessel", VesselId: v.Id));
 
     /// <summary>The largest amount in steps of a twentieth that fits this pot.</summary>
     private IEnumerable<Alternative> Smaller(Dish dish, PlanRefusal refusal, SolvedWay solved)

@@ -92,7 +92,8 @@ public sealed record Dish(
     Household Household,
     Instant ServeAt,
     Instant Now,
-    int Seed)
+    int Seed
+)
 {
     /// <summary>1 for the table's rice; other values only to ask what a slower rice would change.</summary>
     public double RiceRateFactor { get; init; } = 1;
@@ -105,13 +106,15 @@ public sealed record Dish(
     /// <summary>How the bag was kept.</summary>
     public Lot Lot { get; init; } = Lot.Fresh;
 
-    /// <summary>Further pulses in the same pot, each quicker than <see cref="Pulse"/>: the slowest leads, these join it in time to be soft together.</summary>
+    /// <summary>Further pulses in the same pot, each quicker than <see cref="Pulse"/>: the slowest leads, these join it in time to be
+    /// soft together.</summary>
     public IReadOnlyList<OtherPulse> OtherPulses { get; init; } = [];
 
     /// <summary>Everything beside pulses and rice.</summary>
     public IReadOnlyList<DishExtra> Extras { get; init; } = [];
 
-    /// <summary>A second pot in which the rice is cooked by itself, or <see cref="RiceBowl"/> above the pulses under pressure; null when it joins the pulses.</summary>
+    /// <summary>A second pot in which the rice is cooked by itself, or <see cref="RiceBowl"/> above the pulses under pressure; null when
+    /// it joins the pulses.</summary>
     public CookVessel? RiceApart { get; init; }
 
     /// <summary>Where the household salts.</summary>
@@ -126,7 +129,8 @@ public sealed record Dish(
     /// <summary>The soak's water goes into the pot too, where nothing forbids it.</summary>
     public bool KeepsSoakWater { get; init; }
 
-    /// <summary>What joins the pot is stirred in once; else it is laid on top and left alone. The model sees no difference: broken grain is not followed.</summary>
+    /// <summary>What joins the pot is stirred in once; else it is laid on top and left alone. The model sees no difference: broken grain
+    /// is not followed.</summary>
     public bool StirsAtJoin { get; init; } = true;
 
     /// <summary>Burners of the kitchen, at least 1: side tasks may use those that are free.</summary>
@@ -145,16 +149,27 @@ public sealed record Dish(
     public bool AttendedAt(Instant at) => Household.AwakeAt(at) && !Away.Any(a => a.Contains(at));
 
     /// <summary>So many times the pulses, all of them.</summary>
-    public Dish Scaled(double factor) => this with { PulseDry = PulseDry * factor, OtherPulses = [.. OtherPulses.Select(o => o with { Dry = o.Dry * factor })] };
+    public Dish Scaled(double factor) =>
+        this with
+        {
+            PulseDry = PulseDry * factor,
+            OtherPulses = [.. OtherPulses.Select(o => o with { Dry = o.Dry * factor })],
+        };
 
     /// <summary>For <see cref="Method.Cooked"/>: where the pulses come from.</summary>
     public CookedFrom CookedFrom { get; init; }
 
     /// <summary>How warm pulses are that are cooked already; null for dry ones.</summary>
-    public Temperature? CookedAt => Method != Method.Cooked ? null : CookedFrom == CookedFrom.Tin ? Household.Room : Household.Fridge;
+    public Temperature? CookedAt =>
+        Method != Method.Cooked ? null
+        : CookedFrom == CookedFrom.Tin ? Household.Room
+        : Household.Fridge;
 
     /// <summary>Salt that they bring along, g per g; 0 for dry ones.</summary>
-    public double CookedSaltShare => Method != Method.Cooked ? 0 : CookedFrom == CookedFrom.Tin ? TinSaltShare : SaltPercent / 100;
+    public double CookedSaltShare =>
+        Method != Method.Cooked ? 0
+        : CookedFrom == CookedFrom.Tin ? TinSaltShare
+        : SaltPercent / 100;
 
     /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
     private const double TinSaltShare = 0.006;
@@ -164,13 +179,15 @@ public sealed record Dish(
     public Mass TotalDry => Rice is null ? PulsesDry : PulsesDry + RiceDry;
 
     /// <summary>Free liquor wanted at the table, g: a moist film in a dry dish, a ladle of it in a soup (confidence C).</summary>
-    public double WantedLiquorGrams => TotalDry.Grams * Style switch
-    {
-        Style.Dry => 0.06,
-        Style.Moist => 0.25,
-        Style.Saucy => 0.8,
-        _ => 2.5,
-    };
+    public double WantedLiquorGrams =>
+        TotalDry.Grams
+        * Style switch
+        {
+            Style.Dry => 0.06,
+            Style.Moist => 0.25,
+            Style.Saucy => 0.8,
+            _ => 2.5,
+        };
 
     public bool MeltingIsWelcome => Style is Style.Saucy or Style.Soup;
 }

@@ -25,20 +25,23 @@ public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pie
     /// <summary>Id of the ingredient in the cook.</summary>
     public string Id => $"x_{Extra.Id}";
 
-    /// <summary>When most households put it in: acid and coconut milk once the pulses are soft (acid keeps them hard, effects 3.2), greens and dough for the last minutes.</summary>
-    public static ExtraTime Usual(Extra extra) => extra switch
-    {
-        { AcidMillimoles: > 0 } or { Id: "coconut_milk" or "coconut_powder" or "butter" or "salted_butter" } => ExtraTime.Join,
-        { Kind: "acid" or "sweet" or "powder" } => ExtraTime.Join,
-        { Kind: "dough" } or { Id: "greens" } => ExtraTime.Late,
-        _ => ExtraTime.Start,
-    };
+    /// <summary>When most households put it in: acid and coconut milk once the pulses are soft (acid keeps them hard, effects 3.2),
+    /// greens and dough for the last minutes.</summary>
+    public static ExtraTime Usual(Extra extra) =>
+        extra switch
+        {
+            { AcidMillimoles: > 0 } or { Id: "coconut_milk" or "coconut_powder" or "butter" or "salted_butter" } => ExtraTime.Join,
+            { Kind: "acid" or "sweet" or "powder" } => ExtraTime.Join,
+            { Kind: "dough" } or { Id: "greens" } => ExtraTime.Late,
+            _ => ExtraTime.Start,
+        };
 
     /// <summary>Minutes it wants at the boil when it goes in late or at the join; 0 where it only has to be warm.</summary>
-    public double LeastMinutes => Extra.Kind switch
-    {
-        "dough" or "vegetable" => Extra.Minutes,
-        "acid" => 8,
-        _ => 2,
-    };
+    public double LeastMinutes =>
+        Extra.Kind switch
+        {
+            "dough" or "vegetable" => Extra.Minutes,
+            "acid" => 8,
+            _ => 2,
+        };
 }

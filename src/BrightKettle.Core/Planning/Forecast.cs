@@ -7,7 +7,15 @@ namespace BrightKettle.Core.Planning;
 public readonly record struct Band(double Low, double Reference, double High);
 
 /// <summary>A moment of the cook. The range comes from many pots; a pot that never got there is left out.</summary>
-public sealed record MomentForecast(string StepId, int Action, Instant Early, Instant Reference, Instant Late, Band LiquorGrams, Band AddedGrams);
+public sealed record MomentForecast(
+    string StepId,
+    int Action,
+    Instant Early,
+    Instant Reference,
+    Instant Late,
+    Band LiquorGrams,
+    Band AddedGrams
+);
 
 /// <summary>One minute of the picture. Bands are over many pots.</summary>
 /// <param name="Doneness">One per ingredient.</param>
@@ -18,7 +26,8 @@ public sealed record ForecastPoint(
     Band LiquorMillilitres,
     Band LevelCentimetres,
     IReadOnlyList<Band> Doneness,
-    IReadOnlyList<double> BedCentimetres);
+    IReadOnlyList<double> BedCentimetres
+);
 
 /// <summary>What a cook's actions do to its pot.</summary>
 /// <param name="Reference">The one real pot in the middle.</param>
@@ -31,7 +40,8 @@ public sealed record Forecast(
     IReadOnlyList<MomentForecast> Moments,
     IReadOnlyList<ForecastPoint> Points,
     double ShareTender,
-    int Pots)
+    int Pots
+)
 {
     public MomentForecast? Find(string mark) => Moments.FirstOrDefault(m => m.StepId == mark);
 }

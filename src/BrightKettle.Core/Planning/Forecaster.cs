@@ -22,7 +22,14 @@ public sealed class Forecaster(Simulator simulator)
     /// <param name="picture">Whether the points of the picture are wanted; without them it is a good deal quicker.</param>
     /// <param name="steps">Longer steps for the many pots, enough to compare ways by; the reference pot never takes them.</param>
     /// <param name="known">The reference pot's run, by <see cref="Reference"/>, where it has been run already.</param>
-    public Forecast Run(Cook cook, bool meltingIsWelcome, int pots = DefaultPots, bool picture = true, RunOptions? steps = null, PotRun? known = null)
+    public Forecast Run(
+        Cook cook,
+        bool meltingIsWelcome,
+        int pots = DefaultPots,
+        bool picture = true,
+        RunOptions? steps = null,
+        PotRun? known = null
+    )
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(pots, 10);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(pots, 2000);
@@ -34,21 +41,27 @@ public sealed class Forecaster(Simulator simulator)
             Milestones(cook, reference, runs),
             picture ? Points(cook, reference, runs) : [],
             runs.Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots,
-            pots);
+            pots
+        );
     }
 
-    /// <summary>The forecast of a cook that comes from elsewhere: one that would go on for ever is told so before many pots run through it.</summary>
-    /// <exception cref="OverBudgetException">The reference pot is not done with it after <see cref="WorkBudget.LongestCookHours"/>.</exception>
+    /// <summary>The forecast of a cook that comes from elsewhere: one that would go on for ever is told so before many pots run through
+    /// it.</summary>
+    /// <exception cref="OverBudgetException">The reference pot is not done with it after
+    /// <see cref="WorkBudget.LongestCookHours"/>.</exception>
     public Forecast RunForeign(Cook cook, bool meltingIsWelcome)
     {
         var reference = Reference(cook);
-        return reference.IsEndless ? throw new OverBudgetException(WorkLimit.SimulatedHours) : Run(cook, meltingIsWelcome, known: reference);
+        return reference.IsEndless
+            ? throw new OverBudgetException(WorkLimit.SimulatedHours)
+            : Run(cook, meltingIsWelcome, known: reference);
     }
 
     /// <summary>The reference pot with its samples.</summary>
     public PotRun Reference(Cook cook) => simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
 
-    /// <summary>The share of pots in which all is as wanted when nobody looks: every look is answered by the reference pot's clock.</summary>
+    /// <summary>The share of pots in which all is as wanted when nobody looks: every look is answered by the reference pot's
+    /// clock.</summary>
     public double BlindShare(Cook cook, Forecast run, bool meltingIsWelcome, int pots = DefaultPots, RunOptions? steps = null)
     {
         if (cook.Actions.All(a => a.Trigger.Look is null))
@@ -59,11 +72,21 @@ public sealed class Forecaster(Simulator simulator)
         var reference = run.Reference;
         var blind = cook with
         {
-            Actions = [.. cook.Actions.Select((a, i) => a.Trigger.Look is null || reference.Done[i] is not { } done
-                ? a
-                : a with { Trigger = Trigger.At(cook.Starts + Duration.FromSeconds(done.Seconds)) })],
+            Actions =
+            [
+                .. cook.Actions.Select(
+                    (a, i) =>
+                        a.Trigger.Look is null || reference.Done[i] is not { } done
+                            ? a
+                            : a with
+                            {
+                                Trigger = Trigger.At(cook.Starts + Duration.FromSeconds(done.Seconds)),
+                            }
+                ),
+            ],
         };
-        return RunMany(blind, pots, (steps ?? new RunOptions { Heights = false }) with { Moments = false }).Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
+        return RunMany(blind, pots, (steps ?? new RunOptions { Heights = false }) with { Moments = false })
+                .Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
     }
 
     private PotRun[] RunMany(Cook cook, int pots, RunOptions options)
@@ -111,14 +134,17 @@ public sealed class Forecaster(Simulator simulator)
 
             var done = runs.Select(r => r.Done[i]).OfType<ActionDone>().ToList();
             var seconds = spread.Of(done, d => d.Seconds, middle.Seconds);
-            list.Add(new(
-                mark,
-                i,
-                At(cook, seconds.Low),
-                At(cook, seconds.Reference),
-                At(cook, seconds.High),
-                spread.Of(done, d => d.LiquorBefore, middle.LiquorBefore),
-                spread.Of(done, d => d.Added, middle.Added)));
+            list.Add(
+                new(
+                    mark,
+                    i,
+                    At(cook, seconds.Low),
+                    At(cook, seconds.Reference),
+                    At(cook, seconds.High),
+                    spread.Of(done, d => d.LiquorBefore, middle.LiquorBefore),
+                    spread.Of(done, d => d.Added, middle.Added)
+                )
+            );
         }
 
         return list;
@@ -127,7 +153,8 @@ public sealed class Forecaster(Simulator simulator)
     /// <summary>From the flame on; each minute, or more seldom when the cook is long.</summary>
     private static List<ForecastPoint> Points(Cook cook, PotRun reference, PotRun[] runs)
     {
-        var lit = cook.Actions.Select((a, i) => a is CookAction.Heat ? reference.Done[i]?.Seconds : null).FirstOrDefault(s => s is not null) ?? 0;
+        var lit = cook.Actions.Select((a, i) => a is CookAction.Heat ? reference.Done[i]?.Seconds : null).FirstOrDefault(s => s is not null)
+            ?? 0;
         var shown = reference.Samples.Where(s => s.Seconds > lit + 1).ToList();
         var every = Math.Max(1, (shown.Count + MostPoints - 1) / MostPoints);
         var cursor = new int[runs.Length];
@@ -154,13 +181,16 @@ public sealed class Forecaster(Simulator simulator)
                 same.Add(samples[cursor[k]]);
             }
 
-            points.Add(new(
-                At(cook, sample.Seconds),
-                sample.Celsius,
-                spread.Of(same, s => s.LiquorMillilitres, sample.LiquorMillilitres),
-                spread.Of(same, s => s.LevelCentimetres, sample.LevelCentimetres),
-                [.. Enumerable.Range(0, cook.Ingredients.Count).Select(i => spread.Of(same, s => s.Doneness[i], sample.Doneness[i]))],
-                sample.BedCentimetres));
+            points.Add(
+                new(
+                    At(cook, sample.Seconds),
+                    sample.Celsius,
+                    spread.Of(same, s => s.LiquorMillilitres, sample.LiquorMillilitres),
+                    spread.Of(same, s => s.LevelCentimetres, sample.LevelCentimetres),
+                    [.. Enumerable.Range(0, cook.Ingredients.Count).Select(i => spread.Of(same, s => s.Doneness[i], sample.Doneness[i]))],
+                    sample.BedCentimetres
+                )
+            );
         }
 
         return points;

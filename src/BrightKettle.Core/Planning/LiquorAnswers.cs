@@ -11,11 +11,13 @@ public sealed class LiquorAnswers(Simulator simulator)
     private const int Tries = 8;
 
     /// <summary>Boiling water to add before the rice goes in, g; negative: to pour off.</summary>
-    public static double ToAdd(Plan plan, double measuredGrams) => plan.Join is { } join
-        ? join.LiquorNeeded.Grams - measuredGrams
-        : throw new ArgumentException("The plan has no join.", nameof(plan));
+    public static double ToAdd(Plan plan, double measuredGrams) =>
+        plan.Join is { } join
+            ? join.LiquorNeeded.Grams - measuredGrams
+            : throw new ArgumentException("The plan has no join.", nameof(plan));
 
-    /// <summary>Dry rice that this much liquor feeds with nothing added, g, so that the dish ends as wet as it was wanted; 0 when it feeds none.</summary>
+    /// <summary>Dry rice that this much liquor feeds with nothing added, g, so that the dish ends as wet as it was wanted; 0 when it
+    /// feeds none.</summary>
     public double RiceFedBy(Plan plan, double measuredGrams)
     {
         var asked = plan.Dish.RiceDry.Grams;
@@ -25,7 +27,8 @@ public sealed class LiquorAnswers(Simulator simulator)
             var step = (high - low) / (Tries - 1);
             var grams = Enumerable.Range(0, Tries).Select(k => low + (k * step)).ToArray();
             var jobs = grams.Select(g => With(plan, g, measuredGrams)).Select(c => new PotJob(c, PotTraits.Reference(c))).ToList();
-            var left = simulator.RunMany(jobs, new RunOptions { Heights = false })
+            var left = simulator
+                .RunMany(jobs, new RunOptions { Heights = false })
                 .Select((run, k) => run.FinalLiquor - ((plan.Dish with { RiceDry = Mass.FromGrams(grams[k]) }).WantedLiquorGrams))
                 .ToArray();
             if (left[0] < 0)
@@ -41,10 +44,12 @@ public sealed class LiquorAnswers(Simulator simulator)
         return low;
     }
 
-    /// <summary>Minutes until an open pot at this heat has come down to so much liquor, after the last action of a cook; null when two hours are not enough.</summary>
+    /// <summary>Minutes until an open pot at this heat has come down to so much liquor, after the last action of a cook; null when two
+    /// hours are not enough.</summary>
     public double? ReduceMinutes(Cook cook, double toGrams, Flame flame = Flame.Lively)
     {
-        var actions = cook.Actions.Take(cook.Actions.Count - 1)
+        var actions = cook
+            .Actions.Take(cook.Actions.Count - 1)
             .Append(new CookAction.Cover(cook.Actions[^1].Trigger, Lid.Open))
             .Append(new CookAction.Heat(Trigger.Next, flame) { StepId = "reduce" })
             .Append(new CookAction.Serve(Trigger.Later(Duration.FromHours(2))));
@@ -56,7 +61,8 @@ public sealed class LiquorAnswers(Simulator simulator)
         return there is null ? null : (there.Seconds - from) / 60;
     }
 
-    /// <summary>How many times as thick pulse liquor is when it has cooled to this, against the simmer: low, typical, high (confidence C).</summary>
+    /// <summary>How many times as thick pulse liquor is when it has cooled to this, against the simmer: low, typical, high (confidence
+    /// C).</summary>
     public Triple ThickerAt(double celsius) => simulator.Constants.Curve("thickening").Range(celsius);
 
     /// <summary>Water to stir in next day, g: the pot goes on drinking in the fridge.</summary>
@@ -65,7 +71,11 @@ public sealed class LiquorAnswers(Simulator simulator)
         ArgumentNullException.ThrowIfNull(cook);
         ArgumentNullException.ThrowIfNull(run);
         double Weight<T>()
-            where T : Ingredient => Enumerable.Range(0, cook.Ingredients.Count).Where(i => cook.Ingredients[i] is T && run.Final[i].Vessel >= 0).Sum(i => cook.Ingredients[i].Dry.Grams * (1 + run.Final[i].Uptake));
+            where T : Ingredient =>
+            Enumerable
+                .Range(0, cook.Ingredients.Count)
+                .Where(i => cook.Ingredients[i] is T && run.Final[i].Vessel >= 0)
+                .Sum(i => cook.Ingredients[i].Dry.Grams * (1 + run.Final[i].Uptake));
         var (pulses, rice) = (Weight<PulseIngredient>(), Weight<RiceIngredient>());
         var split = cook.Ingredients.OfType<PulseIngredient>().First().Pulse.Kind == "split" ? run.FinalLiquor + pulses : 0;
         // Beans drink 3 to 8 % of their weight overnight, rice 10 to 25 %, a split set to a gel wants 15 to 40 % of its own.
@@ -74,9 +84,15 @@ public sealed class LiquorAnswers(Simulator simulator)
             : new((0.03 * pulses) + (0.1 * rice), (0.05 * pulses) + (0.17 * rice), (0.08 * pulses) + (0.25 * rice));
     }
 
-    private static Cook With(Plan plan, double riceGrams, double liquorGrams) => plan.Cook with
-    {
-        Ingredients = [.. plan.Cook.Ingredients.Select(i => i is RiceIngredient r ? r with { Dry = Mass.FromGrams(riceGrams) } : i)],
-        Actions = [.. plan.Cook.Actions.Select(a => a is CookAction.SetLiquor { StepId: StepIds.SetLiquor } m ? m with { Liquor = Mass.FromGrams(liquorGrams) } : a)],
-    };
+    private static Cook With(Plan plan, double riceGrams, double liquorGrams) =>
+        plan.Cook with
+        {
+            Ingredients = [.. plan.Cook.Ingredients.Select(i => i is RiceIngredient r ? r with { Dry = Mass.FromGrams(riceGrams) } : i)],
+            Actions =
+            [
+                .. plan.Cook.Actions.Select(a =>
+                    a is CookAction.SetLiquor { StepId: StepIds.SetLiquor } m ? m with { Liquor = Mass.FromGrams(liquorGrams) } : a
+                ),
+            ],
+        };
 }

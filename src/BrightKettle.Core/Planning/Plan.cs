@@ -28,12 +28,14 @@ public sealed record JoinMoment(
     double NeededMillilitres,
     Band FoundMillilitres,
     Band AddedMillilitres,
-    double OverBedCentimetres);
+    double OverBedCentimetres
+);
 
 /// <summary>Amounts to measure out.</summary>
 /// <param name="FirstWater">Cold, for the pot.</param>
 /// <param name="SoakWater">For the bowl; null without a soak.</param>
-/// <param name="Salt">To add, with what other sources bring taken off, for 0.9 % of all that is eaten (0.7 to 1.1 % is ordinary, confidence B).</param>
+/// <param name="Salt">To add, with what other sources bring taken off, for 0.9 % of all that is eaten (0.7 to 1.1 % is ordinary,
+/// confidence B).</param>
 public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass Edible)
 {
     /// <summary>Every source of salt, with what is planned.</summary>
@@ -55,7 +57,8 @@ public sealed record Plan(
     double ShareTender,
     double BlindShare,
     IReadOnlyList<GateFinding> Gates,
-    IReadOnlyList<string> Cautions)
+    IReadOnlyList<string> Cautions
+)
 {
     /// <summary>What stands on the scale of one of its pulses, g; of the first where none is named.</summary>
     public double OnTheScale(string pulseId = Way.PulseId) => ((PulseIngredient)Cook.Ingredients[Cook.IndexOf(pulseId)]).OnTheScale.Grams;

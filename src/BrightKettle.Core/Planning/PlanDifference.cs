@@ -69,12 +69,23 @@ public static class PlanDifference
         }
 
         Amount(list, DifferenceCode.PulseGrams, before.PulseDry.Grams, after.PulseDry.Grams, Grams);
-        Amount(list, DifferenceCode.RiceGrams, before.Rice is null ? 0 : before.RiceDry.Grams, after.Rice is null ? 0 : after.RiceDry.Grams, Grams);
+        Amount(
+            list,
+            DifferenceCode.RiceGrams,
+            before.Rice is null ? 0 : before.RiceDry.Grams,
+            after.Rice is null ? 0 : after.RiceDry.Grams,
+            Grams
+        );
     }
 
     private static void Moment(List<Difference> list, DifferenceCode code, string mark, Plan before, Plan after, bool laterIsWorse)
     {
-        if (before.Forecast.Find(mark) is { } from && after.Forecast.Find(mark) is { } to && (to.Reference - from.Reference).TotalMinutes is var minutes && Math.Abs(minutes) > Minutes)
+        if (
+            before.Forecast.Find(mark) is { } from
+            && after.Forecast.Find(mark) is { } to
+            && (to.Reference - from.Reference).TotalMinutes is var minutes
+            && Math.Abs(minutes) > Minutes
+        )
         {
             list.Add(new(code, Math.Round(minutes)) { Worse = laterIsWorse && minutes > 0 });
         }
@@ -89,11 +100,22 @@ public static class PlanDifference
             var softer = now > most * 1.05 && now > was;
             if (feltBefore != feltAfter || softer)
             {
-                list.Add(new(code, Math.Round(now - was), feltBefore.ToString(), feltAfter.ToString()) { Worse = now < Doneness.Wanted || softer });
+                list.Add(
+                    new(code, Math.Round(now - was), feltBefore.ToString(), feltAfter.ToString())
+                    {
+                        Worse = now < Doneness.Wanted || softer,
+                    }
+                );
             }
         }
 
-        State(DifferenceCode.Pulses, 0, 0, after.Dish.Pulse.FallsApartAt, Doneness.MostWanted(after.Dish.Pulse, after.Dish.MeltingIsWelcome));
+        State(
+            DifferenceCode.Pulses,
+            0,
+            0,
+            after.Dish.Pulse.FallsApartAt,
+            Doneness.MostWanted(after.Dish.Pulse, after.Dish.MeltingIsWelcome)
+        );
         if (before.Dish.Rice is not null && after.Dish.Rice is not null)
         {
             State(DifferenceCode.Rice, 1, 1, null, RiceTooSoft);
@@ -106,7 +128,9 @@ public static class PlanDifference
 
         if (before.Base != after.Base)
         {
-            list.Add(new(DifferenceCode.Base, null, before.Base.ToString(), after.Base.ToString()) { Worse = after.Base == BaseState.Scorched });
+            list.Add(
+                new(DifferenceCode.Base, null, before.Base.ToString(), after.Base.ToString()) { Worse = after.Base == BaseState.Scorched }
+            );
         }
     }
 
@@ -115,13 +139,21 @@ public static class PlanDifference
 
     private static void Amounts(List<Difference> list, Plan before, Plan after)
     {
-        var liquor = PotGeometry.LiquorMillilitres(after.Forecast.Reference.FinalLiquor, 90) - PotGeometry.LiquorMillilitres(before.Forecast.Reference.FinalLiquor, 90);
+        var liquor =
+            PotGeometry.LiquorMillilitres(after.Forecast.Reference.FinalLiquor, 90)
+            - PotGeometry.LiquorMillilitres(before.Forecast.Reference.FinalLiquor, 90);
         if (Math.Abs(liquor) > Millilitres)
         {
             list.Add(new(DifferenceCode.Liquor, Math.Round(liquor / 10) * 10) { Worse = liquor < 0 });
         }
 
-        Amount(list, DifferenceCode.Boiling, Math.Max(0, before.Join?.AddedMillilitres.Reference ?? 0), Math.Max(0, after.Join?.AddedMillilitres.Reference ?? 0), Millilitres);
+        Amount(
+            list,
+            DifferenceCode.Boiling,
+            Math.Max(0, before.Join?.AddedMillilitres.Reference ?? 0),
+            Math.Max(0, after.Join?.AddedMillilitres.Reference ?? 0),
+            Millilitres
+        );
         Amount(list, DifferenceCode.FirstWater, before.Amounts.FirstWater.Grams, after.Amounts.FirstWater.Grams, Millilitres);
     }
 

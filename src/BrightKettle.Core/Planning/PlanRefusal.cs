@@ -7,11 +7,7 @@ namespace BrightKettle.Core.Planning;
 /// <param name="Field">The wish that it is about.</param>
 /// <param name="Facts">Figures for the sentence, each with its unit in the name.</param>
 /// <param name="Alternatives">Nearest first; each has been planned and works.</param>
-public sealed record PlanRefusal(
-    string Code,
-    string Field,
-    PlanFacts Facts,
-    IReadOnlyList<Alternative> Alternatives)
+public sealed record PlanRefusal(string Code, string Field, PlanFacts Facts, IReadOnlyList<Alternative> Alternatives)
 {
     /// <summary>The gate that blocks; null for other reasons.</summary>
     public string? Gate { get; init; }
@@ -40,9 +36,16 @@ public sealed record PlanFacts(
     double? NeededMillilitres = null,
     double? UsableMillilitres = null,
     double? Minutes = null,
-    Instant? At = null);
+    Instant? At = null
+);
 
 /// <summary>One change that makes the dish possible.</summary>
 /// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
 /// <param name="Scale">Factor on all amounts, for kind amount.</param>
-public sealed record Alternative(string Kind, Instant? ServeAt = null, string? VesselId = null, double? Scale = null, SoakChoice? Soak = null);
+public sealed record Alternative(
+    string Kind,
+    Instant? ServeAt = null,
+    string? VesselId = null,
+    double? Scale = null,
+    SoakChoice? Soak = null
+);

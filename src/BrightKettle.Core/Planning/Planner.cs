@@ -12,7 +12,8 @@ public sealed class Planner(Simulator simulator)
 {
     private readonly Forecaster _forecaster = new(simulator);
 
-    /// <param name="rough">For a plan that is only compared with others: the same times, but no picture, and many pots as in <see cref="Forecaster.Run"/>.</param>
+    /// <param name="rough">For a plan that is only compared with others: the same times, but no picture, and many pots as in
+    /// <see cref="Forecaster.Run"/>.</param>
     public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool rough = false)
     {
         var solved = Solve(dish);
@@ -78,11 +79,16 @@ public sealed class Planner(Simulator simulator)
         return dish.Pull == new Pull() ? solved : Ran(dish, dish.Pull.Of(solved.Way)) with { SaltGrams = salted.SaltGrams };
     }
 
-    /// <summary>By the steps that are told: a table that the steps of the search had a moment too early, or late, moves by whole minutes. Rice in a pot of its own keeps its own time.</summary>
+    /// <summary>By the steps that are told: a table that the steps of the search had a moment too early, or late, moves by whole minutes.
+    /// Rice in a pot of its own keeps its own time.</summary>
     private SolvedWay OnTime(Dish dish, Way way)
     {
         var solved = Ran(dish, way);
-        return dish.RiceApart is null && solved.Run.StalledAt is null && Math.Floor((solved.Cook.Starts + Duration.FromSeconds(solved.Run.EndSeconds) - dish.ServeAt).TotalMinutes) is var late && late != 0
+        return
+            dish.RiceApart is null
+            && solved.Run.StalledAt is null
+            && Math.Floor((solved.Cook.Starts + Duration.FromSeconds(solved.Run.EndSeconds) - dish.ServeAt).TotalMinutes) is var late
+            && late != 0
             ? Ran(dish, WaySolver.Shift(way, Duration.FromMinutes(-late)))
             : solved;
     }
@@ -129,15 +135,27 @@ public sealed class Planner(Simulator simulator)
             return Refuse(PlanRefusal.TooSoon, "serveAt", new(EarliestTable: table, Minutes: (dish.ServeAt - light).TotalMinutes));
         }
 
-        if (dish is { RiceApart.Vessel: { } own, Rice: { } grain } && dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap > own.Brim.Millilitres * Vessel.UsableShare)
+        if (
+            dish is { RiceApart.Vessel: { } own, Rice: { } grain }
+            && dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap > own.Brim.Millilitres * Vessel.UsableShare
+        )
         {
             return Refuse(
                 PlanRefusal.PotTooSmallForRice,
                 "riceVesselId",
-                new(NeededMillilitres: dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap, UsableMillilitres: own.Brim.Millilitres * Vessel.UsableShare));
+                new(
+                    NeededMillilitres: dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap,
+                    UsableMillilitres: own.Brim.Millilitres * Vessel.UsableShare
+                )
+            );
         }
 
-        if (dish is { RiceApart.Above: true, Rice: not null } && solved.Run.StalledAt is null && solved.Run.Final[1].Doneness is var done && done is < RiceAbove.LeastDone or > RiceAbove.MostDone)
+        if (
+            dish is { RiceApart.Above: true, Rice: not null }
+            && solved.Run.StalledAt is null
+            && solved.Run.Final[1].Doneness is var done
+            && done is < RiceAbove.LeastDone or > RiceAbove.MostDone
+        )
         {
             return Refuse(done < RiceAbove.LeastDone ? PlanRefusal.RiceAboveHard : PlanRefusal.RiceAboveSoft, "riceVesselId");
         }
@@ -150,11 +168,15 @@ public sealed class Planner(Simulator simulator)
             return Refuse(
                 forRice ? PlanRefusal.PotTooSmallForRice : PlanRefusal.PotTooSmall,
                 "vesselId",
-                new(NeededMillilitres: solved.Run.PeakMillilitres, UsableMillilitres: usable));
+                new(NeededMillilitres: solved.Run.PeakMillilitres, UsableMillilitres: usable)
+            );
         }
 
         return Gates.Judge(solved.Cook, House(dish), solved.Run).FirstOrDefault(f => f.Blocks) is { } gate
-            ? Refuse(PlanRefusal.GateBlocks, gate.Code.StartsWith("lectin", StringComparison.Ordinal) ? "soak" : "method") with { Gate = gate.Code }
+            ? Refuse(PlanRefusal.GateBlocks, gate.Code.StartsWith("lectin", StringComparison.Ordinal) ? "soak" : "method") with
+            {
+                Gate = gate.Code,
+            }
             : null;
     }
 
@@ -173,7 +195,8 @@ public sealed class Planner(Simulator simulator)
             return new(code, asleep ? "serveAt" : "away", new(Minutes: (dish.ServeAt - from).TotalMinutes, At: alone.From), []);
         }
 
-        var missed = Enumerable.Range(0, solved.Cook.Actions.Count)
+        var missed = Enumerable
+            .Range(0, solved.Cook.Actions.Count)
             .Where(i => solved.Run.Done[i] is not null && solved.Cook.Actions[i] is not CookAction.Soak and not CookAction.Chill)
             .Select(i => solved.Cook.Starts + Duration.FromSeconds(solved.Run.At(i).Seconds))
             .Where(at => at >= from && !dish.AttendedAt(at))
@@ -203,9 +226,10 @@ public sealed class Planner(Simulator simulator)
     private const double RiceHeap = 1.35;
 
     /// <summary>What of the first vessel may be filled at any moment, mL.</summary>
-    private static double Usable(Dish dish) => dish.Method == Method.Pressure
-        ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
-        : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
+    private static double Usable(Dish dish) =>
+        dish.Method == Method.Pressure
+            ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
+            : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
 
     private Plan Describe(Dish dish, SolvedWay solved, int pots, bool rough)
     {
@@ -234,7 +258,8 @@ public sealed class Planner(Simulator simulator)
             forecast.ShareTender,
             blindShare,
             gates,
-            Safety.Cautions.For(cook, gates))
+            Safety.Cautions.For(cook, gates)
+        )
         {
             Way = solved.Way,
             Base = Crust.Of(forecast.Reference, simulator.Constants),
@@ -242,7 +267,11 @@ public sealed class Planner(Simulator simulator)
     }
 
     /// <summary>Of the pot in which the pulses are cooked: the last fresh water before anything else is asked of it.</summary>
-    private static Mass FirstWater(Cook cook) => cook.Actions.OfType<CookAction.AddWater>().Last(a => !cook.Actions.OfType<CookAction.Add>().Any(r => r.IngredientId == Way.RiceId && r.In is not null && r.In == a.In)).Water;
+    private static Mass FirstWater(Cook cook) =>
+        cook
+            .Actions.OfType<CookAction.AddWater>()
+            .Last(a => !cook.Actions.OfType<CookAction.Add>().Any(r => r.IngredientId == Way.RiceId && r.In is not null && r.In == a.In))
+            .Water;
 
     private JoinMoment? Join(Dish dish, SolvedWay solved, Forecast forecast)
     {
@@ -264,6 +293,7 @@ public sealed class Planner(Simulator simulator)
             Hot(done.LiquorAfter),
             Millilitres(measure.LiquorGrams),
             Millilitres(measure.AddedGrams),
-            done.OverBedCentimetres);
+            done.OverBedCentimetres
+        );
     }
 }

@@ -8,7 +8,8 @@ namespace BrightKettle.Core.Planning;
 /// <summary>How pressure is held and ended: by minutes, or on a weight by whistles where they are few enough to count.</summary>
 public static class PressureHold
 {
-    /// <summary>More than these are not counted by anybody: the flame goes to its lowest and minutes count from the first whistle.</summary>
+    /// <summary>More than these are not counted by anybody: the flame goes to its lowest and minutes count from the first
+    /// whistle.</summary>
     public const int MostWhistles = 8;
 
     /// <summary>Net watts of a medium flame after the first whistle: 1.5 to 3.5 minutes a whistle (effects 6.3, confidence C).</summary>
@@ -33,9 +34,10 @@ public static class PressureHold
     /// <param name="whistles">Counted from the first one; 0 to go by minutes.</param>
     public static IReadOnlyList<CookAction> Actions(Cooker cooker, Burner burner, double minutes, int whistles = 0)
     {
-        var off = whistles > 0
-            ? new CookAction.Heat(Trigger.Once(PotEvent.Whistle) with { Count = whistles }, Flame.Off) { StepId = StepIds.HoldOver }
-            : new CookAction.Heat(Trigger.Later(Duration.FromMinutes(minutes)), Flame.Off) { StepId = StepIds.HoldOver };
+        var off =
+            whistles > 0
+                ? new CookAction.Heat(Trigger.Once(PotEvent.Whistle) with { Count = whistles }, Flame.Off) { StepId = StepIds.HoldOver }
+                : new CookAction.Heat(Trigger.Later(Duration.FromMinutes(minutes)), Flame.Off) { StepId = StepIds.HoldOver };
         return whistles switch
         {
             0 => [new CookAction.Heat(Trigger.Once(Up(cooker)), Flame.Gentle), off],

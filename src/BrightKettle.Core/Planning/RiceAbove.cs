@@ -5,7 +5,8 @@ using NodaTime;
 
 namespace BrightKettle.Core.Planning;
 
-/// <summary>Rice in its own bowl above the pulses, under one lid. The pulses say how long; the bowl's water is solved by running both.</summary>
+/// <summary>Rice in its own bowl above the pulses, under one lid. The pulses say how long; the bowl's water is solved by running
+/// both.</summary>
 internal sealed class RiceAbove(Simulator simulator)
 {
     /// <summary>Rice within these comes out as rice: firm at the one end, mush at the other.</summary>
@@ -51,10 +52,26 @@ internal sealed class RiceAbove(Simulator simulator)
         var at = WaySolver.IndexOf(cook, StepIds.HoldOver);
         var opened = cook.Actions[WaySolver.IndexOf(cook, StepIds.Opened)];
         var full = cook.Actions[at].Trigger;
-        List<Trigger> shorter = full.After == PotEvent.Whistle
-            ? [.. Enumerable.Range(1, full.Count).Select(n => full with { Count = n })]
-            : [.. Enumerable.Range(0, MostHolds).Select(k => full with { Delay = Duration.FromMinutes(Math.Round(full.Delay!.Value.TotalMinutes * k / (MostHolds - 1))) })];
-        var cooks = shorter.ConvertAll(w => cook with { Actions = [.. cook.Actions.Select((a, i) => i == at ? a with { Trigger = w } : a)] });
+        List<Trigger> shorter =
+            full.After == PotEvent.Whistle
+                ? [.. Enumerable.Range(1, full.Count).Select(n => full with { Count = n })]
+                :
+                [
+                    .. Enumerable
+                        .Range(0, MostHolds)
+                        .Select(k =>
+                            full with
+                            {
+                                Delay = Duration.FromMinutes(Math.Round(full.Delay!.Value.TotalMinutes * k / (MostHolds - 1))),
+                            }
+                        ),
+                ];
+        var cooks = shorter.ConvertAll(w =>
+            cook with
+            {
+                Actions = [.. cook.Actions.Select((a, i) => i == at ? a with { Trigger = w } : a)],
+            }
+        );
         var tried = cooks.ConvertAll(c => With(dish, c, water, closes));
         var runs = simulator.RunMany([.. tried.Select(c => new PotJob(c, PotTraits.Reference(c)))], RunOptions.Search);
         for (var k = 0; k < runs.Length; k++)
@@ -85,25 +102,46 @@ internal sealed class RiceAbove(Simulator simulator)
             new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), dish.Household.Room) { StepId = StepIds.RiceBowl },
             .. RiceStart.Salted(dish),
         ];
-        List<CookAction> lift = [new CookAction.Transfer(Trigger.Next with { AfterStep = StepIds.Opened }, RiceBowl.OutId, TransferWhat.Everything) { StepId = StepIds.RiceOut }];
-        var cover = new CookAction.Cover(Trigger.Next with { AfterStep = StepIds.RiceOut }, Lid.On) { In = RiceBowl.OutId, StepId = StepIds.RiceRested };
+        List<CookAction> lift =
+        [
+            new CookAction.Transfer(Trigger.Next with { AfterStep = StepIds.Opened }, RiceBowl.OutId, TransferWhat.Everything)
+            {
+                StepId = StepIds.RiceOut,
+            },
+        ];
+        var cover = new CookAction.Cover(Trigger.Next with { AfterStep = StepIds.RiceOut }, Lid.On)
+        {
+            In = RiceBowl.OutId,
+            StepId = StepIds.RiceRested,
+        };
         var serve = cook.Actions[^1];
         List<CookAction> actions =
         [
             .. cook.Actions.Take(at),
             .. fill.Select(a => a with { In = RiceBowl.Id }),
-            cook.Actions[at] with { Trigger = Trigger.Next with { AfterStep = StepIds.RiceBowl } },
+            cook.Actions[at] with
+            {
+                Trigger = Trigger.Next with { AfterStep = StepIds.RiceBowl },
+            },
             .. cook.Actions.Skip(at + 1).Take(opened - at),
             .. lift.Select(a => a with { In = RiceBowl.Id }),
             cover,
             .. cook.Actions.Skip(opened + 1).SkipLast(1),
-            serve with { Trigger = serve.Trigger with { AfterStep = StepIds.RiceRested } },
+            serve with
+            {
+                Trigger = serve.Trigger with { AfterStep = StepIds.RiceRested },
+            },
         ];
         var first = soak.Count > 0 ? soak[0].Trigger.NotBefore!.Value : cook.Starts;
         return cook with
         {
             Kitchen = cook.Kitchen with { OtherVessels = [.. cook.Kitchen.OtherVessels, bowl, lifted] },
-            Ingredients = [cook.Ingredients[0], new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor), .. cook.Ingredients.Skip(1)],
+            Ingredients =
+            [
+                cook.Ingredients[0],
+                new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor),
+                .. cook.Ingredients.Skip(1),
+            ],
             Actions = actions,
             Starts = Instant.Min(first, cook.Starts),
         };

@@ -5,7 +5,8 @@ using NodaTime;
 
 namespace BrightKettle.Core.Planning;
 
-/// <summary>Rice in a pot of its own, timed so that both pots reach the table together. Water and minutes are solved by running that pot.</summary>
+/// <summary>Rice in a pot of its own, timed so that both pots reach the table together. Water and minutes are solved by running that
+/// pot.</summary>
 internal sealed class RiceApart(Simulator simulator)
 {
     private const int MostTries = 12;
@@ -26,8 +27,21 @@ internal sealed class RiceApart(Simulator simulator)
         return cook with
         {
             Kitchen = cook.Kitchen with { OtherVessels = [.. cook.Kitchen.OtherVessels, pot] },
-            Ingredients = [cook.Ingredients[0], new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor), .. cook.Ingredients.Skip(1)],
-            Actions = [.. cook.Actions.SkipLast(1), .. actions, serve with { Trigger = serve.Trigger with { AfterStep = StepIds.RiceRested } }],
+            Ingredients =
+            [
+                cook.Ingredients[0],
+                new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor),
+                .. cook.Ingredients.Skip(1),
+            ],
+            Actions =
+            [
+                .. cook.Actions.SkipLast(1),
+                .. actions,
+                serve with
+                {
+                    Trigger = serve.Trigger with { AfterStep = StepIds.RiceRested },
+                },
+            ],
             Starts = lit - soak < cook.Starts ? lit - soak : cook.Starts,
         };
     }
@@ -71,11 +85,15 @@ internal sealed class RiceApart(Simulator simulator)
         var home = dish.Household;
         var soak = dish.Rice!.SoakMinutes.Low > 0 ? Duration.FromMinutes(dish.Rice.SoakMinutes.Typical) : Duration.Zero;
         var cook = new Cook(
-            new CookKitchen(pot.Vessel, pot.Burner, home.Altitude, home.Room) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre },
+            new CookKitchen(pot.Vessel, pot.Burner, home.Altitude, home.Room)
+            {
+                HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre,
+            },
             [new RiceIngredient(Way.RiceId, dish.RiceDry, dish.Rice, dish.RiceRateFactor)],
             [.. Steps(dish, dish.ServeAt - soak, dish.ServeAt, water, minutes), new CookAction.Serve(Trigger.Next)],
             dish.ServeAt - soak,
-            dish.Seed);
+            dish.Seed
+        );
         return simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
     }
 

@@ -12,12 +12,21 @@ internal static class RiceStart
     {
         if (dish.Rice is { SoakMinutes.Low: > 0 } rice)
         {
-            yield return new CookAction.Soak(Trigger.At(drained - Duration.FromMinutes(rice.SoakMinutes.Typical)), Way.RiceId, dish.RiceDry * 2, dish.Household.Room) { StepId = StepIds.RiceSoakStarts };
+            yield return new CookAction.Soak(
+                Trigger.At(drained - Duration.FromMinutes(rice.SoakMinutes.Typical)),
+                Way.RiceId,
+                dish.RiceDry * 2,
+                dish.Household.Room
+            )
+            {
+                StepId = StepIds.RiceSoakStarts,
+            };
             yield return new CookAction.Drain(Trigger.At(drained), Way.RiceId);
         }
     }
 
-    /// <summary>Into the water of rice that is cooked by itself: the household's share of what it then weighs; nothing where salt waits for the table.</summary>
+    /// <summary>Into the water of rice that is cooked by itself: the household's share of what it then weighs; nothing where salt waits
+    /// for the table.</summary>
     public static IEnumerable<CookAction> Salted(Dish dish)
     {
         var grams = Math.Round(dish.SaltPercent / 100 * dish.RiceDry.Grams * (1 + dish.Rice!.Absorbed.Typical));

@@ -15,7 +15,8 @@ internal sealed record SoakPlan(Instant StartsAt, Instant EndsAt, bool InFridge,
     /// <summary>A soak that ends this shortly before the heat is not worth a trip to the fridge.</summary>
     private static readonly Duration NotWorthChilling = Duration.FromMinutes(40);
 
-    /// <summary>The evening before, drained at the latest when the limit is reached while somebody is up; or null with the latest start that would still do.</summary>
+    /// <summary>The evening before, drained at the latest when the limit is reached while somebody is up; or null with the latest start
+    /// that would still do.</summary>
     public static SoakPlan? Place(Dish dish, Instant lightAt, out Instant latestStart)
     {
         var home = dish.Household;

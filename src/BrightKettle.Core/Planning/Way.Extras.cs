@@ -9,10 +9,14 @@ internal sealed partial record Way
     /// <summary>What goes in at this time, and at the join out with the chilli before it bursts.</summary>
     private static void AddExtras(List<CookAction> actions, Dish dish, ExtraTime time)
     {
-        actions.AddRange(dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(Trigger.Next, x.Id) { StepId = StepIds.ExtraIn }));
+        actions.AddRange(
+            dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(Trigger.Next, x.Id) { StepId = StepIds.ExtraIn })
+        );
         if (time == ExtraTime.Join)
         {
-            actions.AddRange(dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(Trigger.Next, x.Id) { StepId = StepIds.TakeOut }));
+            actions.AddRange(
+                dish.Extras.Where(BurstsSoon).Select(x => new CookAction.TakeOut(Trigger.Next, x.Id) { StepId = StepIds.TakeOut })
+            );
         }
     }
 

@@ -6,11 +6,15 @@ namespace BrightKettle.Core.Planning;
 /// <summary>Further pulses in the pot of the slowest.</summary>
 internal sealed partial record Way
 {
-    /// <summary>With a lectin in it, and where no lid comes off, a further pulse goes in with the first; the others join once the slowest is soft.</summary>
-    internal static bool JoinsLater(Dish dish, OtherPulse other) => dish.Method is Method.OpenPot && other.Pulse.LectinRisk == Catalogue.LectinRisk.Low;
+    /// <summary>With a lectin in it, and where no lid comes off, a further pulse goes in with the first; the others join once the slowest
+    /// is soft.</summary>
+    internal static bool JoinsLater(Dish dish, OtherPulse other) =>
+        dish.Method is Method.OpenPot && other.Pulse.LectinRisk == Catalogue.LectinRisk.Low;
 
     private void AddOthersAtStart(List<CookAction> actions, Dish dish) =>
-        actions.AddRange(dish.OtherPulses.Where(o => OtherWait is null || !JoinsLater(dish, o)).Select(o => new CookAction.Add(Trigger.Next, o.Id)));
+        actions.AddRange(
+            dish.OtherPulses.Where(o => OtherWait is null || !JoinsLater(dish, o)).Select(o => new CookAction.Add(Trigger.Next, o.Id))
+        );
 
     /// <summary>Back to the boil with the quicker pulses, until they are far enough; then all of it waits.</summary>
     private void AddOthersLater(List<CookAction> actions, Dish dish)

@@ -20,11 +20,13 @@ internal sealed partial record Way
 
     private static void AddSoak(List<CookAction> actions, Dish dish, SoakPlan soak, string id, Mass dry, bool keeps, bool marked)
     {
-        actions.Add(new CookAction.Soak(Trigger.At(soak.StartsAt), id, dry * SoakWaterShare, dish.Household.Room)
-        {
-            StepId = marked ? StepIds.SoakStarts : null,
-            SaltShare = dish.Salt == SaltSchool.InTheSoak ? BrineShare : 0,
-        });
+        actions.Add(
+            new CookAction.Soak(Trigger.At(soak.StartsAt), id, dry * SoakWaterShare, dish.Household.Room)
+            {
+                StepId = marked ? StepIds.SoakStarts : null,
+                SaltShare = dish.Salt == SaltSchool.InTheSoak ? BrineShare : 0,
+            }
+        );
         if (soak.InFridge)
         {
             actions.Add(new CookAction.Chill(Trigger.Next, id, dish.Household.Fridge));

@@ -15,7 +15,8 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// <summary>When the second ingredient goes in; for a pulse alone, when it goes to the table.</summary>
     public Instant JoinAt { get; init; }
 
-    /// <summary>The state of the quicker pulses to wait for before the flame goes out again; hard: nobody looks, they go in with the rice or so many minutes before it. Null when none joins later.</summary>
+    /// <summary>The state of the quicker pulses to wait for before the flame goes out again; hard: nobody looks, they go in with the rice
+    /// or so many minutes before it. Null when none joins later.</summary>
     public FeltState? OtherWait { get; init; }
 
     /// <summary>How long before the join the quicker pulses go in.</summary>
@@ -45,7 +46,8 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// <summary>From the boil after the join to turning down and sealing.</summary>
     public Duration SealDelay { get; init; }
 
-    /// <summary>Doneness of the rice at which the flame may go out, since its rest brings it the remainder; null to go by the clock.</summary>
+    /// <summary>Doneness of the rice at which the flame may go out, since its rest brings it the remainder; null to go by the
+    /// clock.</summary>
     public double? RiceOff { get; init; }
 
     /// <summary>Under pressure: minutes held.</summary>
@@ -136,12 +138,20 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor));
         }
 
-        ingredients.AddRange(dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
-        {
-            CookedAt = dish.CookedAt,
-            CookedSaltShare = dish.CookedSaltShare,
-        }));
-        ingredients.AddRange(dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room) { Pieces = x.Pieces, Blanched = x.Blanched }));
+        ingredients.AddRange(
+            dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
+            {
+                CookedAt = dish.CookedAt,
+                CookedSaltShare = dish.CookedSaltShare,
+            })
+        );
+        ingredients.AddRange(
+            dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room)
+            {
+                Pieces = x.Pieces,
+                Blanched = x.Blanched,
+            })
+        );
 
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
     }
@@ -193,7 +203,12 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         {
             var minutes = LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious);
             actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling) { StepId = StepIds.Boils });
-            actions.Add(new CookAction.Heat(Trigger.Later(minutes), dish.Method == Method.OpenPot ? Flame.Lively : Flame.Off) { StepId = StepIds.HardBoilOver });
+            actions.Add(
+                new CookAction.Heat(Trigger.Later(minutes), dish.Method == Method.OpenPot ? Flame.Lively : Flame.Off)
+                {
+                    StepId = StepIds.HardBoilOver,
+                }
+            );
         }
         else if (dish.Method is Method.OpenPot or Method.Cooked)
         {
@@ -220,7 +235,12 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     {
         if (Wait is { } state)
         {
-            actions.Add(new CookAction.Heat(when with { Look = new Look(PulseId, Doneness.Anchor(state), LookAgain) }, Flame.Off) { StepId = StepIds.Ready });
+            actions.Add(
+                new CookAction.Heat(when with { Look = new Look(PulseId, Doneness.Anchor(state), LookAgain) }, Flame.Off)
+                {
+                    StepId = StepIds.Ready,
+                }
+            );
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
         }
     }
@@ -239,7 +259,9 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     private void AddPressure(List<CookAction> actions, Dish dish)
     {
         actions.Add(new CookAction.Pressurise(Trigger.Next) { StepId = StepIds.Lock });
-        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = actions.Exists(a => a.StepId == StepIds.Light) ? null : StepIds.Light });
+        actions.Add(
+            new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = actions.Exists(a => a.StepId == StepIds.Light) ? null : StepIds.Light }
+        );
         actions.AddRange(PressureHold.Actions(dish.Cooker!.Cooker!, dish.Burner, HoldMinutes, Whistles));
         actions.Add(new CookAction.Release(Trigger.Next, ReleaseKind.Natural));
         actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.PinDown), Flame.Lively) { StepId = StepIds.Opened });
@@ -265,15 +287,26 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On) { In = crock });
         }
 
-        actions.Add(new CookAction.Heat(Trigger.Next, Flame.High) { In = crock, StepId = starts is null ? StepIds.SlowStarts : StepIds.Light });
-        actions.Add(new CookAction.Heat(new Trigger(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Off) { In = crock, StepId = StepIds.Ready });
+        actions.Add(
+            new CookAction.Heat(Trigger.Next, Flame.High) { In = crock, StepId = starts is null ? StepIds.SlowStarts : StepIds.Light }
+        );
+        actions.Add(
+            new CookAction.Heat(new Trigger(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Off)
+            {
+                In = crock,
+                StepId = StepIds.Ready,
+            }
+        );
         actions.Add(new CookAction.Transfer(Trigger.Next, dish.Vessel.Id, TransferWhat.Everything) { In = crock, StepId = Back });
         actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = Back }, Lid.On));
     }
 
-    /// <summary>A hard boil clears the gate for a soaked pulse; for a dry one it clears nothing, but it is asked for all the same.</summary>
+    /// <summary>A hard boil clears the gate for a soaked pulse; for a dry one it clears nothing, but it is asked for all the
+    /// same.</summary>
     private static bool NeedsHardBoil(Dish dish) =>
-        dish.Pulse.LectinRisk != Catalogue.LectinRisk.Low && dish.Method != Method.Cooked && !(dish.Method == Method.Pressure && dish.Soak == SoakChoice.None);
+        dish.Pulse.LectinRisk != Catalogue.LectinRisk.Low
+        && dish.Method != Method.Cooked
+        && !(dish.Method == Method.Pressure && dish.Soak == SoakChoice.None);
 
     private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
     {
@@ -281,7 +314,10 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         actions.Add(add);
         if (WithTheRice)
         {
-            actions.AddRange(dish.OtherPulses.Where(o => JoinsLater(dish, o)).Select(o => new CookAction.Add(Trigger.Next, o.Id) { StepId = StepIds.OtherIn }));
+            actions.AddRange(
+                dish.OtherPulses.Where(o => JoinsLater(dish, o))
+                    .Select(o => new CookAction.Add(Trigger.Next, o.Id) { StepId = StepIds.OtherIn })
+            );
         }
 
         AddExtras(actions, dish, ExtraTime.Join);
@@ -299,10 +335,20 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     private void AddEnd(List<CookAction> actions, Dish dish)
     {
         var minutes = Duration.FromMinutes(Math.Max(0, LastMinutes));
-        actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils, SealDelay > Duration.Zero ? SealDelay : null), Flame.Gentle) { StepId = StepIds.Seal });
+        actions.Add(
+            new CookAction.Heat(Trigger.Once(PotEvent.Boils, SealDelay > Duration.Zero ? SealDelay : null), Flame.Gentle)
+            {
+                StepId = StepIds.Seal,
+            }
+        );
         AddExtras(actions, dish, ExtraTime.Late);
         actions.Add(new CookAction.Cover(Trigger.Next, Lid.Sealed));
-        actions.Add(new CookAction.Heat(new Trigger(Delay: minutes, Look: RiceOff is { } off ? new Look(RiceId, off, TasteAgain) : null), Flame.Off) { StepId = StepIds.HeatOff });
+        actions.Add(
+            new CookAction.Heat(new Trigger(Delay: minutes, Look: RiceOff is { } off ? new Look(RiceId, off, TasteAgain) : null), Flame.Off)
+            {
+                StepId = StepIds.HeatOff,
+            }
+        );
         AddServe(actions, dish, Trigger.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical)));
     }
 
@@ -320,9 +366,11 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             boils = Trigger.Later(Duration.FromMinutes(Math.Ceiling(last.Max(x => x.LeastMinutes))));
         }
 
-        actions.Add(dish.Style == Style.Dry
-            ? new CookAction.Drain(boils, null) { StepId = StepIds.Finish }
-            : new CookAction.SetLiquor(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { StepId = StepIds.Finish });
+        actions.Add(
+            dish.Style == Style.Dry
+                ? new CookAction.Drain(boils, null) { StepId = StepIds.Finish }
+                : new CookAction.SetLiquor(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { StepId = StepIds.Finish }
+        );
         // What is poured off would take its share along.
         AddSalt(actions, dish, SaltSchool.WithTheRice);
         actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off));

@@ -10,7 +10,13 @@ namespace BrightKettle.Core.Planning;
 /// <param name="EnergyKilowattHours">That reaches the pots; a gas flame takes about twice as much, an electric ring a quarter more.</param>
 /// <param name="Texture">Stable code: whole, tender, soft_edges or melting.</param>
 /// <param name="Why">Stable code of the one reason that speaks for it.</param>
-public sealed record WayFacts(double HandsOnMinutes, IReadOnlyList<Interval> BeThere, double EnergyKilowattHours, string Texture, string Why)
+public sealed record WayFacts(
+    double HandsOnMinutes,
+    IReadOnlyList<Interval> BeThere,
+    double EnergyKilowattHours,
+    string Texture,
+    string Why
+)
 {
     /// <summary>Between two visits closer than this nobody leaves the kitchen.</summary>
     private static readonly Duration Near = Duration.FromMinutes(10);
@@ -24,7 +30,8 @@ public sealed record WayFacts(double HandsOnMinutes, IReadOnlyList<Interval> BeT
             Joined(hands.Visits),
             plan.Forecast.Reference.Vessels.Sum(v => v.EnergyJoules) / 3.6e6,
             TextureOf(plan),
-            WhyOf(plan.Dish));
+            WhyOf(plan.Dish)
+        );
     }
 
     private static List<Interval> Joined(IReadOnlyList<Visit> visits)
@@ -54,18 +61,20 @@ public sealed record WayFacts(double HandsOnMinutes, IReadOnlyList<Interval> BeT
         return pulse.FallsApartAt is not { } apart ? "whole"
             : middle >= apart ? "melting"
             : fast >= apart ? "soft_edges"
-            : pulse.HoldsShape >= 4 ? "whole" : "tender";
+            : pulse.HoldsShape >= 4 ? "whole"
+            : "tender";
     }
 
-    private static string WhyOf(Dish dish) => dish switch
-    {
-        { Method: Method.Cooked } => "ready_at_once",
-        { Method: Method.SlowCooker } => "alone_for_hours",
-        { Method: Method.Pressure, Soak: SoakChoice.None } => "fastest_from_dry",
-        { Method: Method.Pressure } => "fast_and_even",
-        { Soak: SoakChoice.Overnight } => "even_and_short",
-        { Soak: SoakChoice.Quick } => "soaked_in_an_hour",
-        { Pulse.SoakHours.High: <= 0 } => "needs_no_soak",
-        _ => "nothing_ahead",
-    };
+    private static string WhyOf(Dish dish) =>
+        dish switch
+        {
+            { Method: Method.Cooked } => "ready_at_once",
+            { Method: Method.SlowCooker } => "alone_for_hours",
+            { Method: Method.Pressure, Soak: SoakChoice.None } => "fastest_from_dry",
+            { Method: Method.Pressure } => "fast_and_even",
+            { Soak: SoakChoice.Overnight } => "even_and_short",
+            { Soak: SoakChoice.Quick } => "soaked_in_an_hour",
+            { Pulse.SoakHours.High: <= 0 } => "needs_no_soak",
+            _ => "nothing_ahead",
+        };
 }

@@ -53,43 +53,75 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
         var useful = dish.Pulse.SoakHours.High > 0;
         foreach (var soak in Soaks.Where(s => useful || s == SoakChoice.None))
         {
-            yield return dish with { Method = Method.OpenPot, Cooker = null, Soak = soak };
+            yield return dish with
+            {
+                Method = Method.OpenPot,
+                Cooker = null,
+                Soak = soak,
+            };
             foreach (var cooker in Kitchen(dish).Where(v => v.Cooker is not null))
             {
                 var slow = cooker.Cooker!.Kind == CookerKind.Slow;
                 if (!slow || soak != SoakChoice.Quick)
                 {
-                    yield return dish with { Method = slow ? Method.SlowCooker : Method.Pressure, Cooker = cooker, Soak = soak };
+                    yield return dish with
+                    {
+                        Method = slow ? Method.SlowCooker : Method.Pressure,
+                        Cooker = cooker,
+                        Soak = soak,
+                    };
                 }
 
                 if (!slow && soak != SoakChoice.Quick && dish is { Rice: not null, RiceApart: null })
                 {
-                    yield return dish with { Method = Method.Pressure, Cooker = cooker, Soak = soak, RiceApart = new(RiceBowl.For(cooker), dish.Burner, Above: true) };
+                    yield return dish with
+                    {
+                        Method = Method.Pressure,
+                        Cooker = cooker,
+                        Soak = soak,
+                        RiceApart = new(RiceBowl.For(cooker), dish.Burner, Above: true),
+                    };
                 }
             }
         }
 
-        yield return dish with { Method = Method.Cooked, Cooker = null, Soak = SoakChoice.None };
+        yield return dish with
+        {
+            Method = Method.Cooked,
+            Cooker = null,
+            Soak = SoakChoice.None,
+        };
     }
 
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 
     private WayOffer Offer(Dish dish, string? pulseId, int pots)
     {
-        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, rough: true)) { RiceAbove = dish.RiceApart is { Above: true } };
-        return offer.Plan is { } plan ? offer with { Facts = WayFacts.Of(plan, HandsPlanner.For(plan, Math.Max(1, dish.BurnerCount))) } : offer;
+        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, rough: true))
+        {
+            RiceAbove = dish.RiceApart is { Above: true },
+        };
+        return offer.Plan is { } plan
+            ? offer with
+            {
+                Facts = WayFacts.Of(plan, HandsPlanner.For(plan, Math.Max(1, dish.BurnerCount))),
+            }
+            : offer;
     }
 
-    /// <summary>Whether twice as much can be cooked in the same way, the second half for the freezer; null when it can, else why not.</summary>
+    /// <summary>Whether twice as much can be cooked in the same way, the second half for the freezer; null when it can, else why
+    /// not.</summary>
     public PlanRefusal? Doubled(Dish dish) => planner.Probe(dish.Scaled(2)).Refusal;
 
-    /// <summary>When nothing of the dry bag works by the hour: the slowest of the quick pulses that does, since it is the nearest in kind.</summary>
-    private WayOffer? Quicker(Dish dish, int pots) => catalogue.Pulses
-        .Where(p => p.Kind is "lentil" or "split" && p.SimmerUnsoakedMinutes.Middle < dish.Pulse.SimmerUnsoakedMinutes.Middle)
-        .OrderByDescending(p => p.Id == PreferredQuick)
-        .ThenByDescending(p => p.SimmerUnsoakedMinutes.Middle)
-        .Select(p => Offer(dish with { Pulse = p, Method = Method.OpenPot, Cooker = null, Soak = SoakChoice.None }, p.Id, pots))
-        .FirstOrDefault(o => o.Plan is not null);
+    /// <summary>When nothing of the dry bag works by the hour: the slowest of the quick pulses that does, since it is the nearest in
+    /// kind.</summary>
+    private WayOffer? Quicker(Dish dish, int pots) =>
+        catalogue
+            .Pulses.Where(p => p.Kind is "lentil" or "split" && p.SimmerUnsoakedMinutes.Middle < dish.Pulse.SimmerUnsoakedMinutes.Middle)
+            .OrderByDescending(p => p.Id == PreferredQuick)
+            .ThenByDescending(p => p.SimmerUnsoakedMinutes.Middle)
+            .Select(p => Offer(dish with { Pulse = p, Method = Method.OpenPot, Cooker = null, Soak = SoakChoice.None }, p.Id, pots))
+            .FirstOrDefault(o => o.Plan is not null);
 
     /// <summary>In most cupboards, and ready in a quarter of an hour.</summary>
     private const string PreferredQuick = "lentil_red_split";

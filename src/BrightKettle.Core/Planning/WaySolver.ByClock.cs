@@ -27,7 +27,8 @@ internal sealed partial class WaySolver
         var whole = together.Run.EndSeconds - together.Run.At(IndexOf(together.Cook, StepIds.Light)).Seconds;
         // Seconds from the flame to the join; doneness at the table rises with it when the pulse leads, falls when the rice does.
         // The line through the last two tries leads to the next one, kept within what is known to be too little and too much.
-        double low = 0, high = pulseIsSlow ? 8 * 3600 : whole * 0.95;
+        double low = 0,
+            high = pulseIsSlow ? 8 * 3600 : whole * 0.95;
         var (before, doneBefore) = (0.0, PulseAtTable(together.Run));
         var slope = (pulseIsSlow ? 1 : -1) * Doneness.Tender / (60 * dish.Pulse.SofteningMinutesAt98C);
         var lead = Within(low, high, (Aim - doneBefore) / slope);

@@ -14,7 +14,8 @@ internal sealed partial class WaySolver
 
     private const int Side = 8;
 
-    /// <summary>Whole minutes under pressure after which the reference bag is just soft when the pin falls; eight tries side by side, near the hold that is known or, from none, twice.</summary>
+    /// <summary>Whole minutes under pressure after which the reference bag is just soft when the pin falls; eight tries side by side,
+    /// near the hold that is known or, from none, twice.</summary>
     private double Hold(Way way)
     {
         if (way.HoldMinutes > Side / 2)
@@ -41,11 +42,15 @@ internal sealed partial class WaySolver
     /// <summary>Of eight holds from one on, so many minutes apart, the first that is long enough; -1 for none.</summary>
     private int Enough(Way way, double first, double step)
     {
-        var runs = simulator.RunMany([.. Enumerable.Range(0, Side).Select(k => Opened(way with { HoldMinutes = first + (k * step) }))], _ends);
+        var runs = simulator.RunMany(
+            [.. Enumerable.Range(0, Side).Select(k => Opened(way with { HoldMinutes = first + (k * step) }))],
+            _ends
+        );
         return Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
     }
 
-    /// <summary>The fewest whistles after which the reference bag is just soft when the pin falls; 0 where the cooker has no weight or they would be too many to count.</summary>
+    /// <summary>The fewest whistles after which the reference bag is just soft when the pin falls; 0 where the cooker has no weight or
+    /// they would be too many to count.</summary>
     private int Whistles(Way way)
     {
         if (dish.Cooker!.Cooker!.Kind != CookerKind.Weight)
@@ -53,7 +58,10 @@ internal sealed partial class WaySolver
             return 0;
         }
 
-        var runs = simulator.RunMany([.. Enumerable.Range(1, PressureHold.MostWhistles).Select(n => Opened(way with { Whistles = n }))], _ends);
+        var runs = simulator.RunMany(
+            [.. Enumerable.Range(1, PressureHold.MostWhistles).Select(n => Opened(way with { Whistles = n }))],
+            _ends
+        );
         return 1 + Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
     }
 

@@ -6,7 +6,8 @@ namespace BrightKettle.Core.Planning;
 /// <summary>Several pulses in one pot.</summary>
 internal sealed partial class WaySolver
 {
-    /// <summary>The slowest is soft first and waits; then the quicker ones go in, to the state from which most bags end as wanted.</summary>
+    /// <summary>The slowest is soft first and waits; then the quicker ones go in, to the state from which most bags end as
+    /// wanted.</summary>
     private SolvedWay SolveSeveral(Way way)
     {
         var joining = dish.OtherPulses.Where(o => Way.JoinsLater(dish, o)).ToList();
@@ -35,7 +36,8 @@ internal sealed partial class WaySolver
         return best ?? SolveWaiting(way);
     }
 
-    /// <summary>Ways in which the quicker pulses may go in: to a state that is looked for, or, with rice to come, some minutes before it or with it.</summary>
+    /// <summary>Ways in which the quicker pulses may go in: to a state that is looked for, or, with rice to come, some minutes before it
+    /// or with it.</summary>
     private IEnumerable<(FeltState State, double Minutes)> Leads(List<OtherPulse> joining)
     {
         foreach (var minutes in dish.Rice is null ? [] : MinutesBeforeRice)
@@ -58,7 +60,18 @@ internal sealed partial class WaySolver
     private double? SecondsAlone(OtherPulse other, FeltState state)
     {
         var soak = dish.Soak == SoakChoice.Overnight && other.Pulse.SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None;
-        var alone = new WaySolver(simulator, dish with { Pulse = other.Pulse, PulseDry = other.Dry, OtherPulses = [], Extras = [], Rice = null, Soak = soak });
+        var alone = new WaySolver(
+            simulator,
+            dish with
+            {
+                Pulse = other.Pulse,
+                PulseDry = other.Dry,
+                OtherPulses = [],
+                Extras = [],
+                Rice = null,
+                Soak = soak,
+            }
+        );
         return alone.SecondsUntil(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = state, Water = other.Dry * 4 }, SlowShare)[0];
     }
 }

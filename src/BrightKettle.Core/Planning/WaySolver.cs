@@ -23,10 +23,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Water under pressure over the dry weight: what they drink and enough to stay covered.</summary>
     private const double PressureWaterShare = 2.2;
 
-    /// <summary>The least water to begin with, over the dry weight: what pulses drink until they are tender (effects 2: 1.1 to 1.3 g/g).</summary>
+    /// <summary>The least water to begin with, over the dry weight: what pulses drink until they are tender (effects 2: 1.1 to 1.3
+    /// g/g).</summary>
     private const double LeastWaterShare = 1.2;
 
-    /// <summary>The least where nobody looks before the join, over the dry weight of the pulse that leads: so that a slow bag is still covered then.</summary>
+    /// <summary>The least where nobody looks before the join, over the dry weight of the pulse that leads: so that a slow bag is still
+    /// covered then.</summary>
     private const double LeastUnwatchedWaterShare = 1.5;
 
     /// <summary>The least water for rice that goes in first, over its dry weight: what it drinks until the pulses join.</summary>
@@ -50,7 +52,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Pulses that soften sooner than this change from one long step to the next.</summary>
     private const double QuickMinutes = 24;
 
-    /// <summary>How many times the usual misses (5 s, 3 g of liquor, 0.7 of doneness) are let pass while a way is still being worked on: rough enough to save half of the runs.</summary>
+    /// <summary>How many times the usual misses (5 s, 3 g of liquor, 0.7 of doneness) are let pass while a way is still being worked on:
+    /// rough enough to save half of the runs.</summary>
     private const double Loosely = 5;
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
@@ -66,9 +69,10 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private readonly double _most = Doneness.MostWanted(dish.Pulse, dish.MeltingIsWelcome);
 
     /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft.</summary>
-    private double Aim => dish.MeltingIsWelcome && dish.Pulse is { Kind: "split", FallsApartAt: { } melts }
-        ? Math.Min(_most, WellMelted * melts)
-        : Math.Sqrt(Doneness.Wanted * _most);
+    private double Aim =>
+        dish.MeltingIsWelcome && dish.Pulse is { Kind: "split", FallsApartAt: { } melts }
+            ? Math.Min(_most, WellMelted * melts)
+            : Math.Sqrt(Doneness.Wanted * _most);
 
     /// <summary>A split that is to melt goes this far past the point at which it falls apart.</summary>
     private const double WellMelted = 1.1;
@@ -80,8 +84,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     {
         var quick = dish.Pulse.SofteningMinutesAt98C < QuickMinutes;
         return dish.Method == Method.SlowCooker
-            ? quick ? RunOptions.Compare : RunOptions.LongSearch
-            : quick ? RunOptions.Search : RunOptions.Compare;
+            ? quick
+                ? RunOptions.Compare
+                : RunOptions.LongSearch
+            : quick
+                ? RunOptions.Search
+                : RunOptions.Compare;
     }
 
     public SolvedWay Solve()
@@ -94,7 +102,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         if (dish.OtherPulses.Count > 0)
         {
-            return SolveSeveral(new Way(dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+            return SolveSeveral(
+                new Way(dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft }
+            );
         }
 
         if (dish.Rice is null)
@@ -110,19 +120,31 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         var clock = SolveByClock();
         // What is cooked already need not be looked at.
-        if (clock.Fault is not null || dish.Method == Method.Cooked || (!AtRisk && (clock.Way.Order != JoinOrder.PulseFirst || JoinDoneness(clock) < LeastFelt)))
+        if (
+            clock.Fault is not null
+            || dish.Method == Method.Cooked
+            || (!AtRisk && (clock.Way.Order != JoinOrder.PulseFirst || JoinDoneness(clock) < LeastFelt))
+        )
         {
             return clock;
         }
 
-        // Each state that a hand can tell is tried; the one that serves most bags wins; at a tie a look beats the clock, and an early state a late one.
+        // Each state that a hand can tell is tried; the one that serves most bags wins; at a tie a look beats the clock, and an early
+        // state a late one.
         var best = AtRisk ? null : clock;
         var bestServed = best is null ? -1 : BagsServed(best.Way);
         // What a slow bag still gains once the rice is in: a state that leaves it well short is not worth trying.
         var slowGain = (PulseAtTable(clock.Run) - JoinDoneness(clock)) * dish.Pace.Quantile(SlowShare) / dish.Pace.Median;
         foreach (var state in Waits.Where(w => w == FeltState.Soft || Doneness.Anchor(w) + slowGain > Doneness.Wanted - HopelessBy))
         {
-            var tried = SolveWaiting(new Way(JoinOrder.PulseFirst, dish.ServeAt) { Wait = state, JoinLiquor = clock.Way.JoinLiquor, LastMinutes = clock.Way.LastMinutes });
+            var tried = SolveWaiting(
+                new Way(JoinOrder.PulseFirst, dish.ServeAt)
+                {
+                    Wait = state,
+                    JoinLiquor = clock.Way.JoinLiquor,
+                    LastMinutes = clock.Way.LastMinutes,
+                }
+            );
             var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
             if (served > bestServed || (served == bestServed && best?.Way.Wait is null))
             {
@@ -145,8 +167,16 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     {
         var cook = way.Build(dish);
         return RunAt(cook, _ends, Bags)
-            .Count(run => run.StalledAt is null && PulseAtTable(run) >= Doneness.Wanted && PulseAtTable(run) <= _most
-                && dish.OtherPulses.All(o => run.Final[cook.IndexOf(o.Id)].Doneness is var done && done >= Doneness.Wanted && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)));
+            .Count(run =>
+                run.StalledAt is null
+                && PulseAtTable(run) >= Doneness.Wanted
+                && PulseAtTable(run) <= _most
+                && dish.OtherPulses.All(o =>
+                    run.Final[cook.IndexOf(o.Id)].Doneness is var done
+                    && done >= Doneness.Wanted
+                    && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)
+                )
+            );
     }
 
     private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, StepIds.Join)).Doneness[0];
@@ -180,9 +210,17 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         if (dish.Method == Method.Pressure)
         {
             // A hard boil before the lid is locked takes its steam from the same water.
-            var hard = AtRisk && dish.Soak != SoakChoice.None ? LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious) : Duration.Zero;
+            var hard =
+                AtRisk && dish.Soak != SoakChoice.None
+                    ? LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious)
+                    : Duration.Zero;
             var steam = Mass.FromGrams(simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds);
-            way = way with { Water = Mass.Max(dish.PulsesDry * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.MassOfWater(dish.Household.Room)) + steam };
+            way = way with
+            {
+                Water =
+                    Mass.Max(dish.PulsesDry * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.MassOfWater(dish.Household.Room))
+                    + steam,
+            };
         }
 
         SolvedWay? settled = null;
@@ -228,27 +266,47 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private Way Schedule(Way way, double slow, double fast)
     {
         // Tender pulses may wait, so they are ready before the house is left; what comes after waits for the return.
-        var due = dish.Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow)).Select(a => a.Start).Append(way.OtherWait is null ? way.JoinAt : way.OtherAt).Min();
+        var due = dish
+            .Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
+            .Select(a => a.Start)
+            .Append(way.OtherWait is null ? way.JoinAt : way.OtherAt)
+            .Min();
         // A quick pulse changes under the hand: look more often.
         // A slow cooker's lid stays on: half an hour between looks.
-        var again = dish.Method == Method.SlowCooker ? Duration.FromMinutes(30) : Duration.FromMinutes(Math.Clamp(Math.Round(slow / 600), 3, 10));
+        var again =
+            dish.Method == Method.SlowCooker ? Duration.FromMinutes(30) : Duration.FromMinutes(Math.Clamp(Math.Round(slow / 600), 3, 10));
         var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
         var light = due - Duration.FromSeconds(slow);
         var first = due - (again * looks);
         return way with { LightAt = light, LookAgain = again, FirstLook = first > light ? first : light };
     }
 
-    /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks so close together that nothing is lost; null for one that never is.</summary>
+    /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks so close together that nothing
+    /// is lost; null for one that never is.</summary>
     private double?[] SecondsUntil(Way way, params double[] paceShares)
     {
         var light = way.LightAt;
-        var cook = (way with { FirstLook = light, LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : _search.Step, Order = JoinOrder.PulseAlone }).Build(dish);
+        var cook = (
+            way with
+            {
+                FirstLook = light,
+                LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : _search.Step,
+                Order = JoinOrder.PulseAlone,
+            }
+        ).Build(dish);
         var ready = IndexOf(cook, StepIds.Ready);
-        List<CookAction> actions = [.. cook.Actions.Take(ready), new CookAction.Serve(cook.Actions[ready].Trigger) { In = cook.Actions[ready].In }];
+        List<CookAction> actions =
+        [
+            .. cook.Actions.Take(ready),
+            new CookAction.Serve(cook.Actions[ready].Trigger) { In = cook.Actions[ready].In },
+        ];
         // What comes later has no time yet, so the cook starts with the first of what is left.
         cook = cook with { Actions = actions, Starts = actions.Min(a => a.Trigger.NotBefore ?? light) };
         var lit = IndexOf(cook, StepIds.Light);
-        return [.. RunAt(cook, _search, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null)];
+        return
+        [
+            .. RunAt(cook, _search, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null),
+        ];
     }
 
     /// <summary>One cook with bags of several speeds, side by side.</summary>
@@ -272,7 +330,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
             var wanted = way.Order == JoinOrder.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor.Grams;
             // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
-            var covered = slowest.LiquorBefore - ((slowest.OverBedBefore - 0.5) * (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).AreaSquareCentimetres);
+            var covered =
+                slowest.LiquorBefore
+                - ((slowest.OverBedBefore - 0.5) * (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).AreaSquareCentimetres);
             var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
             water = Mass.Max(dish.PulsesDry * LeastWaterShare, water + Mass.FromGrams(missing));
             if (Math.Abs(missing) < 10)
@@ -294,7 +354,14 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
             if (run.StalledAt is { } stalled)
             {
-                return new(way, cook, run, run.BoilsAt.Count == 0 || cook.Actions[stalled].Trigger.After == PotEvent.Boils ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
+                return new(
+                    way,
+                    cook,
+                    run,
+                    run.BoilsAt.Count == 0 || cook.Actions[stalled].Trigger.After == PotEvent.Boils
+                        ? PlanRefusal.NeverBoils
+                        : PlanRefusal.NeverTender
+                );
             }
 
             var late = cook.Starts + Duration.FromSeconds(run.EndSeconds) - dish.ServeAt;
@@ -320,8 +387,14 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                     Water = way.Order switch
                     {
                         JoinOrder.Together => way.JoinLiquor,
-                        JoinOrder.RiceFirst => Mass.Max(dish.RiceDry * LeastRiceWaterShare, way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + RiceDrinksBeforeJoin(run, cook)),
-                        _ when way.Wait is null => Mass.Max(dish.PulseDry * LeastUnwatchedWaterShare, way.Water + way.JoinLiquor - LiquorBeforeJoin(run, cook)),
+                        JoinOrder.RiceFirst => Mass.Max(
+                            dish.RiceDry * LeastRiceWaterShare,
+                            way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + RiceDrinksBeforeJoin(run, cook)
+                        ),
+                        _ when way.Wait is null => Mass.Max(
+                            dish.PulseDry * LeastUnwatchedWaterShare,
+                            way.Water + way.JoinLiquor - LiquorBeforeJoin(run, cook)
+                        ),
                         _ => way.Water,
                     },
                 };
@@ -342,12 +415,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     }
 
     /// <summary>All of a way earlier or later.</summary>
-    public static Way Shift(Way way, Duration by) => way with
-    {
-        LightAt = way.LightAt + by,
-        JoinAt = way.JoinAt + by,
-        FirstLook = way.FirstLook + by,
-    };
+    public static Way Shift(Way way, Duration by) =>
+        way with
+        {
+            LightAt = way.LightAt + by,
+            JoinAt = way.JoinAt + by,
+            FirstLook = way.FirstLook + by,
+        };
 
     /// <summary>Whole minutes, ten-gram liquor: what a cook can do. The forecast is made from these.</summary>
     private SolvedWay Round(SolvedWay solved)
@@ -372,15 +446,25 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         way = way with { LightAt = Minute(way.LightAt), JoinAt = Minute(way.JoinAt), FirstLook = Minute(way.FirstLook) };
         var rounded = way.Build(dish);
         var after = simulator.Run(rounded, PotTraits.Reference(rounded), RunOptions.Search);
-        // Rounded apart, light and join may miss the table by a minute or two: all of it moves by whole minutes, so that the clock shows the hour that was asked for.
-        if (after.StalledAt is null && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes) is var late && late != 0)
+        // Rounded apart, light and join may miss the table by a minute or two: all of it moves by whole minutes, so that the clock shows
+        // the hour that was asked for.
+        if (
+            after.StalledAt is null
+            && Math.Floor((rounded.Starts + Duration.FromSeconds(after.EndSeconds) - dish.ServeAt).TotalMinutes) is var late
+            && late != 0
+        )
         {
             way = Shift(way, Duration.FromMinutes(-late));
             rounded = way.Build(dish);
             after = simulator.Run(rounded, PotTraits.Reference(rounded), RunOptions.Search);
         }
 
-        return solved with { Way = way, Cook = rounded, Run = after };
+        return solved with
+        {
+            Way = way,
+            Cook = rounded,
+            Run = after,
+        };
     }
 
     private PotRun Run(Way way, double paceShare)

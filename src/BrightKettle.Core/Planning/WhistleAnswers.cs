@@ -29,16 +29,30 @@ public sealed class WhistleAnswers(Simulator simulator)
         }
 
         var cook = Of(cooker, burner, contents, afterFirst, whistles);
-        var runs = simulator.RunMany([.. PotTraits.Many(cook, simulator.Constants, Pots).Select(t => new PotJob(cook, t))], new RunOptions { Heights = false });
+        var runs = simulator.RunMany(
+            [.. PotTraits.Many(cook, simulator.Constants, Pots).Select(t => new PotJob(cook, t))],
+            new RunOptions { Heights = false }
+        );
         var reference = simulator.Run(cook, PotTraits.Reference(cook));
-        return [.. Enumerable.Range(1, whistles).Select(n =>
-        {
-            var minutes = runs.Select(r => r.Nth(PotEvent.Whistle, n)).OfType<double>().Select(s => s / 60).Order().ToList();
-            return new WhistleTime(n, minutes[minutes.Count / 10], reference.Nth(PotEvent.Whistle, n)!.Value / 60, minutes[minutes.Count * 9 / 10]);
-        })];
+        return
+        [
+            .. Enumerable
+                .Range(1, whistles)
+                .Select(n =>
+                {
+                    var minutes = runs.Select(r => r.Nth(PotEvent.Whistle, n)).OfType<double>().Select(s => s / 60).Order().ToList();
+                    return new WhistleTime(
+                        n,
+                        minutes[minutes.Count / 10],
+                        reference.Nth(PotEvent.Whistle, n)!.Value / 60,
+                        minutes[minutes.Count * 9 / 10]
+                    );
+                }),
+        ];
     }
 
-    /// <summary>How many whistles this many minutes at pressure are: the last that comes within them, counted from the first; at least 1.</summary>
+    /// <summary>How many whistles this many minutes at pressure are: the last that comes within them, counted from the first; at least
+    /// 1.</summary>
     public int CountOf(Vessel cooker, Burner burner, Mass contents, Power afterFirst, double minutesAtPressure)
     {
         const int Most = 30;
@@ -64,6 +78,7 @@ public sealed class WhistleAnswers(Simulator simulator)
                 new CookAction.Serve(Trigger.Next),
             ],
             Instant.FromUnixTimeSeconds(0),
-            1);
+            1
+        );
     }
 }

@@ -30,7 +30,10 @@ public static class Cautions
         if (cook.Actions.Any(a => a is CookAction.Pressurise))
         {
             codes.AddRange(["cooker.fill", "cooker.vent", "cooker.silent", "cooker.never_force"]);
-            if (cook.Ingredients.OfType<PulseIngredient>().Any(p => p.Pulse.Foam == Foam.High) || cook.Actions.Any(a => a is CookAction.Release { Kind: ReleaseKind.Quick }))
+            if (
+                cook.Ingredients.OfType<PulseIngredient>().Any(p => p.Pulse.Foam == Foam.High)
+                || cook.Actions.Any(a => a is CookAction.Release { Kind: ReleaseKind.Quick })
+            )
             {
                 codes.Add("cooker.release");
             }

@@ -4,10 +4,12 @@ using NodaTime;
 namespace BrightKettle.Core.Safety;
 
 /// <summary>All gates over one cook. They judge actions, clock times and temperatures, never how soft a model says something is.</summary>
-/// <remarks>The strictest rule stands first: what blocks before what is asked for, and the illness that is worst before the others.</remarks>
+/// <remarks>The strictest rule stands first: what blocks before what is asked for, and the illness that is worst before the
+/// others.</remarks>
 public static class Gates
 {
-    /// <param name="run">The cook as planned on the reference pot, for the times and temperatures of its actions; null to judge what the actions alone tell.</param>
+    /// <param name="run">The cook as planned on the reference pot, for the times and temperatures of its actions; null to judge what the
+    /// actions alone tell.</param>
     public static IReadOnlyList<GateFinding> Judge(Cook cook, GateHouse house, PotRun? run = null)
     {
         ArgumentNullException.ThrowIfNull(cook);

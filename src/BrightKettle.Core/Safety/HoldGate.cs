@@ -41,7 +41,13 @@ public static class HoldGate
                 // A quick soak is drained and boiled afresh: it is no cooked food yet.
                 drained |= cook.Actions[i] is CookAction.Drain { IngredientId: null };
                 var ends = cook.Actions[i] is CookAction.Heat { Flame: not Flame.Off } or CookAction.Serve;
-                if (ends && off is { } since && !drained && done.Celsius < HotCelsius && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds)
+                if (
+                    ends
+                    && off is { } since
+                    && !drained
+                    && done.Celsius < HotCelsius
+                    && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds
+                )
                 {
                     found.Add(new(TooCool, null, i, true));
                 }
@@ -68,11 +74,16 @@ public static class HoldGate
         return (1 - share) * (to.Seconds - from.Seconds);
     }
 
-    /// <summary>Whether food may still be kept: it was on the table no longer than an hour, or a probe has found it hot within the last hour.</summary>
+    /// <summary>Whether food may still be kept: it was on the table no longer than an hour, or a probe has found it hot within the last
+    /// hour.</summary>
     public static bool MayKeep(Instant served, IReadOnlyList<Observation> seen, Instant now)
     {
         ArgumentNullException.ThrowIfNull(seen);
-        var hot = seen.OfType<Observation.Probed>().Where(o => o.Celsius >= HotCelsius && o.At >= served && o.At <= now).Select(o => o.At).DefaultIfEmpty(served).Max();
+        var hot = seen.OfType<Observation.Probed>()
+            .Where(o => o.Celsius >= HotCelsius && o.At >= served && o.At <= now)
+            .Select(o => o.At)
+            .DefaultIfEmpty(served)
+            .Max();
         return now - hot <= ChillWithin;
     }
 }

@@ -17,21 +17,25 @@ public static class LectinGate
     public static readonly Duration LeastSoak = Duration.FromHours(5);
     public static readonly Duration HardBoil = Duration.FromMinutes(10);
     public static readonly Duration HardBoilCautious = Duration.FromMinutes(30);
+
     /// <summary>How long a quick soak stands covered off the heat, at least.</summary>
     public static readonly Duration QuickSoakRest = Duration.FromMinutes(60);
 
     private static readonly Altitude High = Altitude.FromMetres(1000);
 
-    public static Duration RequiredBoil(Altitude altitude, bool cautious) =>
-        cautious || altitude > High ? HardBoilCautious : HardBoil;
+    public static Duration RequiredBoil(Altitude altitude, bool cautious) => cautious || altitude > High ? HardBoilCautious : HardBoil;
 
     /// <summary>Findings for each pulse at risk, in the order of the ingredients; empty when none is.</summary>
     public static IReadOnlyList<GateFinding> Judge(Cook cook, bool cautious)
     {
         var required = RequiredBoil(cook.Kitchen.Altitude, cautious);
-        return [.. cook.Ingredients.OfType<PulseIngredient>()
-            .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null)
-            .Select(p => JudgeOne(cook, p.Id, required))];
+        return
+        [
+            .. cook
+                .Ingredients.OfType<PulseIngredient>()
+                .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null)
+                .Select(p => JudgeOne(cook, p.Id, required)),
+        ];
     }
 
     /// <summary>When the hard boil is over by what the cook has seen, or null while the gate cannot open by boiling.</summary>
@@ -43,7 +47,13 @@ public static class LectinGate
         }
 
         // The short boil of a quick soak is not the hard boil. A boil that is seen again before the time was up starts it anew.
-        var boils = observations.OfType<Observation.Seen>().Where(o => o.What == PotEvent.Boils).Select(o => o.At).Order().Skip(QuickSoakEnds(cook, ingredientId) >= 0 ? 1 : 0).ToList();
+        var boils = observations
+            .OfType<Observation.Seen>()
+            .Where(o => o.What == PotEvent.Boils)
+            .Select(o => o.At)
+            .Order()
+            .Skip(QuickSoakEnds(cook, ingredientId) >= 0 ? 1 : 0)
+            .ToList();
         var required = RequiredBoil(cook.Kitchen.Altitude, cautious);
         for (var i = 0; i < boils.Count; i++)
         {
@@ -59,13 +69,18 @@ public static class LectinGate
     /// <summary>Whether the pot may leave the boil now, by what was seen and felt.</summary>
     public static bool MayGoGentle(Cook cook, string ingredientId, IReadOnlyList<Observation> observations, Instant now, bool cautious)
     {
-        var nothingFirm = observations.OfType<Observation.FeltAs>()
-            .Where(o => o.IngredientId == ingredientId && o.At <= now)
-            .OrderBy(o => o.At)
-            .LastOrDefault()?.State >= FeltState.Soft;
+        var nothingFirm =
+            observations
+                .OfType<Observation.FeltAs>()
+                .Where(o => o.IngredientId == ingredientId && o.At <= now)
+                .OrderBy(o => o.At)
+                .LastOrDefault()
+                ?.State >= FeltState.Soft;
         var boiled = ClearsAt(cook, ingredientId, observations, cautious) <= now;
         // A cooker under pressure is over the boil.
-        var boilSeen = observations.OfType<Observation.Seen>().Any(o => o.What is PotEvent.Boils or PotEvent.PressureUp or PotEvent.Whistle && o.At <= now);
+        var boilSeen = observations
+            .OfType<Observation.Seen>()
+            .Any(o => o.What is PotEvent.Boils or PotEvent.PressureUp or PotEvent.Whistle && o.At <= now);
         return boiled || (nothingFirm && boilSeen);
     }
 
@@ -74,7 +89,8 @@ public static class LectinGate
     {
         var deed = cook.Actions[action];
         var locked = cook.Actions.Take(action).Aggregate(false, (l, a) => Locked(a, l));
-        var leaves = deed is CookAction.Serve or CookAction.Heat { StepId: StepIds.HardBoilOver }
+        var leaves =
+            deed is CookAction.Serve or CookAction.Heat { StepId: StepIds.HardBoilOver }
             || IsGentle(cook, deed)
             || (!locked && deed is CookAction.Heat { Flame: Flame.Off or Flame.Lowest or Flame.Warm });
         if (!leaves || DrainsSoak(cook, action))
@@ -85,10 +101,13 @@ public static class LectinGate
         // From dry seed the pot only has to go on boiling: down from rolling to lively is no leaving.
         var boilsOn = deed is CookAction.Heat { Flame: Flame.Lively or Flame.Rolling or Flame.Full };
         var inside = cook.Actions.Take(action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
-        var held = cook.Ingredients.OfType<PulseIngredient>()
+        var held = cook
+            .Ingredients.OfType<PulseIngredient>()
             .Where(p => p.Pulse.LectinRisk != LectinRisk.Low && p.CookedAt is null && inside.Contains(p.Id))
             .FirstOrDefault(p => !(boilsOn && !SoakedAndDrained(cook, p.Id)) && !MayGoGentle(cook, p.Id, seen, now, cautious));
-        return held is null ? null : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.Altitude, cautious).TotalMinutes);
+        return held is null
+            ? null
+            : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.Altitude, cautious).TotalMinutes);
     }
 
     private static GateFinding JudgeOne(Cook cook, string id, Duration required)
@@ -122,7 +141,11 @@ public static class LectinGate
                 return new("lectin.keep_boiling", id, i, false);
             }
 
-            if (IsGentle(cook, action) || (!locked && action is CookAction.Heat { Flame: Flame.Off or Flame.Lowest or Flame.Warm }) || action is CookAction.Serve)
+            if (
+                IsGentle(cook, action)
+                || (!locked && action is CookAction.Heat { Flame: Flame.Off or Flame.Lowest or Flame.Warm })
+                || action is CookAction.Serve
+            )
             {
                 return new("lectin.not_boiled", id, i, true, minutes);
             }
@@ -131,18 +154,22 @@ public static class LectinGate
         return new("lectin.not_boiled", id, cook.Actions.Count - 1, true, minutes);
     }
 
-    internal static bool Locked(CookAction action, bool before) => action switch
-    {
-        CookAction.Pressurise { High: true } => true,
-        CookAction.Release { Kind: ReleaseKind.Quick } => false,
-        _ when action.Trigger.After == PotEvent.PinDown => false,
-        _ => before,
-    };
+    internal static bool Locked(CookAction action, bool before) =>
+        action switch
+        {
+            CookAction.Pressurise { High: true } => true,
+            CookAction.Release { Kind: ReleaseKind.Quick } => false,
+            _ when action.Trigger.After == PotEvent.PinDown => false,
+            _ => before,
+        };
 
     /// <summary>A slow cooker on any setting, or a pot in blankets: heat that never boils.</summary>
     private static bool IsGentle(Cook cook, CookAction action) =>
         action is CookAction.Cover { Lid: Lid.Wrapped }
-        || (action is CookAction.Heat { Flame: not Flame.Off } && cook.Kitchen[cook.VesselOf(action)].Vessel.Cooker?.Kind == Kitchen.CookerKind.Slow);
+        || (
+            action is CookAction.Heat { Flame: not Flame.Off }
+            && cook.Kitchen[cook.VesselOf(action)].Vessel.Cooker?.Kind == Kitchen.CookerKind.Slow
+        );
 
     /// <summary>Index of the action at which the pulse goes into the pot with the water it was soaked in, or null.</summary>
     private static int? KeepsSoakWater(Cook cook, string id)
@@ -221,7 +248,8 @@ public static class LectinGate
     private static bool DrainsSoak(Cook cook, int action) =>
         cook.Ingredients.OfType<PulseIngredient>().Any(p => QuickSoakEnds(cook, p.Id) is var end && action <= end);
 
-    /// <summary>Index of the first action after the pot has been kept at a rolling boil long enough, counted from the boil being seen with this pulse in it; -1 for never.</summary>
+    /// <summary>Index of the first action after the pot has been kept at a rolling boil long enough, counted from the boil being seen
+    /// with this pulse in it; -1 for never.</summary>
     private static int BoiledHardAt(Cook cook, string id, Duration required)
     {
         var from = QuickSoakEnds(cook, id);

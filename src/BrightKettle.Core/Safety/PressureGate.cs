@@ -13,7 +13,8 @@ public static class PressureGate
     public const string VentUnchecked = "cooker.vent_unchecked";
     public const string StillUp = "cooker.still_up";
 
-    /// <summary>Findings for each lid that is locked, in the order of the actions. What comes from another pot is not counted: its amount is only known at the stove.</summary>
+    /// <summary>Findings for each lid that is locked, in the order of the actions. What comes from another pot is not counted: its amount
+    /// is only known at the stove.</summary>
     public static IReadOnlyList<GateFinding> Judge(Cook cook)
     {
         ArgumentNullException.ThrowIfNull(cook);
@@ -34,17 +35,24 @@ public static class PressureGate
         return found;
     }
 
-    /// <summary>A lid is locked only when the vent was looked through since the last time, and opened only when the pin was seen down.</summary>
+    /// <summary>A lid is locked only when the vent was looked through since the last time, and opened only when the pin was seen
+    /// down.</summary>
     internal static GateFinding? Before(Cook cook, int action, IReadOnlyList<Observation> seen)
     {
         var next = cook.Actions[action];
         if (next is CookAction.Pressurise)
         {
-            var opened = seen.OfType<Observation.Seen>().Where(o => o.What == PotEvent.PinDown).Select(o => o.At).DefaultIfEmpty(cook.Starts).Max();
+            var opened = seen.OfType<Observation.Seen>()
+                .Where(o => o.What == PotEvent.PinDown)
+                .Select(o => o.At)
+                .DefaultIfEmpty(cook.Starts)
+                .Max();
             return seen.OfType<Observation.VentClear>().Any(o => o.At >= opened) ? null : new(VentUnchecked, null, action, true);
         }
 
-        var released = Enumerable.Range(0, action).LastOrDefault(i => cook.Actions[i] is CookAction.Release && cook.VesselOf(cook.Actions[i]) == cook.VesselOf(next), -1);
+        var released = Enumerable
+            .Range(0, action)
+            .LastOrDefault(i => cook.Actions[i] is CookAction.Release && cook.VesselOf(cook.Actions[i]) == cook.VesselOf(next), -1);
         var waits = released >= 0 && next.Trigger.After == PotEvent.PinDown;
         return waits && !seen.OfType<Observation.Seen>().Any(o => o.What == PotEvent.PinDown) ? new(StillUp, null, action, true) : null;
     }
@@ -100,7 +108,9 @@ public static class PressureGate
                 {
                     case CookAction.Add add:
                         inside.Add(add.IngredientId);
-                        liquid += cook.Ingredients[cook.IndexOf(add.IngredientId)] is ExtraIngredient x ? x.Dry.Grams * x.Extra.FreeWater : 0;
+                        liquid += cook.Ingredients[cook.IndexOf(add.IngredientId)] is ExtraIngredient x
+                            ? x.Dry.Grams * x.Extra.FreeWater
+                            : 0;
                         break;
                     case CookAction.AddWater water:
                         liquid += water.Water.Grams;

@@ -31,7 +31,8 @@ public static class SoakGate
         return found;
     }
 
-    /// <summary>The action that drains the bowl, empties it into the pot, or moves it into the fridge; a bowl that is chilled at once counts as a soak in the fridge.</summary>
+    /// <summary>The action that drains the bowl, empties it into the pot, or moves it into the fridge; a bowl that is chilled at once
+    /// counts as a soak in the fridge.</summary>
     private static (int Action, bool Chilled) End(Cook cook, int soak, string id)
     {
         var chilled = false;
@@ -60,7 +61,11 @@ public static class SoakGate
         }
 
         var begins = cook.Actions[from].Trigger.NotBefore ?? cook.Starts;
-        var waits = cook.Actions.Skip(from + 1).Take(to - from).Select(a => a.Trigger.Delay ?? Duration.Zero).Aggregate(Duration.Zero, (a, b) => a + b);
+        var waits = cook
+            .Actions.Skip(from + 1)
+            .Take(to - from)
+            .Select(a => a.Trigger.Delay ?? Duration.Zero)
+            .Aggregate(Duration.Zero, (a, b) => a + b);
         return cook.Actions[to].Trigger.NotBefore is { } at ? at - begins : waits;
     }
 }

@@ -3,14 +3,22 @@ using NodaTime;
 namespace BrightKettle.Core.Safety;
 
 /// <summary>How long what is cooked may stand and be kept, by one country's advice or by the strictest of them.</summary>
-/// <remarks>As recalled, confidence B/C; local guidance comes first. Rice by the household's rule, pulses likewise; a dish with both keeps as long as its rice.</remarks>
+/// <remarks>As recalled, confidence B/C; local guidance comes first. Rice by the household's rule, pulses likewise; a dish with both
+/// keeps as long as its rice.</remarks>
 /// <param name="Id">cautious, uk, us, au_nz or ca.</param>
 /// <param name="ChillWithin">From the table to the fridge.</param>
 /// <param name="RiceKeeps">In the fridge.</param>
 /// <param name="PulsesKeep">In the fridge.</param>
 /// <param name="HotCelsius">Kept warm at this or more.</param>
 /// <param name="ReheatCelsius">All through.</param>
-public sealed record StorageRule(string Id, Duration ChillWithin, Duration RiceKeeps, Duration PulsesKeep, double HotCelsius, double ReheatCelsius)
+public sealed record StorageRule(
+    string Id,
+    Duration ChillWithin,
+    Duration RiceKeeps,
+    Duration PulsesKeep,
+    double HotCelsius,
+    double ReheatCelsius
+)
 {
     public static IReadOnlyList<StorageRule> All { get; } =
     [

@@ -13,7 +13,8 @@ public sealed record Conditions(string VesselId, Lid Lid, Flame Flame, bool Lock
         var lids = new Dictionary<string, Lid>();
         var flames = new Dictionary<string, Flame>();
         var locked = new HashSet<string>();
-        string? pulses = null, rice = null;
+        string? pulses = null,
+            rice = null;
         foreach (var (_, action) in evening.Deeds())
         {
             var vessel = kitchen[kitchen.IndexOf(action.In)].Vessel.Id;
@@ -46,6 +47,13 @@ public sealed record Conditions(string VesselId, Lid Lid, Flame Flame, bool Lock
         }
 
         var main = pulses ?? rice ?? kitchen.Vessel.Id;
-        return new(main, lids.GetValueOrDefault(main, Lid.Open), flames.GetValueOrDefault(main, Flame.Off), locked.Contains(main), pulses is not null, rice is not null && rice == main);
+        return new(
+            main,
+            lids.GetValueOrDefault(main, Lid.Open),
+            flames.GetValueOrDefault(main, Flame.Off),
+            locked.Contains(main),
+            pulses is not null,
+            rice is not null && rice == main
+        );
     }
 }

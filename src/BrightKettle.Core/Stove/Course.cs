@@ -8,4 +8,9 @@ namespace BrightKettle.Core.Stove;
 /// <param name="Code">Stable: what was chosen.</param>
 /// <param name="Vessels">Vessels that it needs beside those of the cook.</param>
 /// <param name="Extras">What it puts in beside the ingredients of the cook.</param>
-public sealed record Course(string Code, IReadOnlyList<CookAction> Actions, IReadOnlyList<CookVessel> Vessels, IReadOnlyList<ExtraIngredient> Extras);
+public sealed record Course(
+    string Code,
+    IReadOnlyList<CookAction> Actions,
+    IReadOnlyList<CookVessel> Vessels,
+    IReadOnlyList<ExtraIngredient> Extras
+);

@@ -8,7 +8,13 @@ namespace BrightKettle.Core.Stove;
 
 /// <summary>Builds other courses for the rest of an evening and runs them.</summary>
 /// <param name="before">What was taken for granted to come to this standing.</param>
-internal sealed class CourseBuilder(Simulator simulator, EveningForecaster watch, Dish dish, EveningForecast now, IReadOnlyList<Entry> before)
+internal sealed class CourseBuilder(
+    Simulator simulator,
+    EveningForecaster watch,
+    Dish dish,
+    EveningForecast now,
+    IReadOnlyList<Entry> before
+)
 {
     public Dish Dish => dish;
 
@@ -26,17 +32,28 @@ internal sealed class CourseBuilder(Simulator simulator, EveningForecaster watch
 
     private string VesselOf(CookAction a) => now.Evening.Cook.Kitchen[now.Evening.Cook.Kitchen.IndexOf(a.In)].Vessel.Id;
 
-    /// <summary>The rest after the heat was away: a hard boil that is still due is counted anew from the next full boil, with its whole time.</summary>
+    /// <summary>The rest after the heat was away: a hard boil that is still due is counted anew from the next full boil, with its whole
+    /// time.</summary>
     public IEnumerable<CookAction> RestBoiledAnew()
     {
-        var hard = now.Evening.Pending.SelectMany(m => m.Actions.Take(1)).FirstOrDefault(a => a.StepId == StepIds.HardBoilOver)?.Trigger.Delay;
+        var hard = now
+            .Evening.Pending.SelectMany(m => m.Actions.Take(1))
+            .FirstOrDefault(a => a.StepId == StepIds.HardBoilOver)
+            ?.Trigger.Delay;
         return hard is not { } minutes || Rest.Any(a => a.StepId == StepIds.Boils)
             ? Rest
-            : Rest.SelectMany(a => a.StepId != StepIds.HardBoilOver ? (CookAction[])[a] :
-            [
-                new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling) { StepId = StepIds.Boils, In = a.In },
-                a with { Trigger = Trigger.Later(minutes) },
-            ]);
+            : Rest.SelectMany(a =>
+                a.StepId != StepIds.HardBoilOver
+                    ? (CookAction[])[a]
+                    :
+                    [
+                        new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling) { StepId = StepIds.Boils, In = a.In },
+                        a with
+                        {
+                            Trigger = Trigger.Later(minutes),
+                        },
+                    ]
+            );
     }
 
     /// <summary>The rice, or the pulses, are still to join: the rest of the evening is not the end of it.</summary>
@@ -49,13 +66,17 @@ internal sealed class CourseBuilder(Simulator simulator, EveningForecaster watch
 
     /// <summary>The deeds in the main pot, the first of them now.</summary>
     public IEnumerable<CookAction> Begin(IEnumerable<CookAction> deeds) =>
-        deeds.Select((d, i) => d with { In = Pot.VesselId, Trigger = i == 0 && d.Trigger == Trigger.Next ? Trigger.At(now.Now) : d.Trigger });
+        deeds.Select(
+            (d, i) => d with { In = Pot.VesselId, Trigger = i == 0 && d.Trigger == Trigger.Next ? Trigger.At(now.Now) : d.Trigger }
+        );
 
     /// <summary>What is left to season and serve with: salt, late extras, what comes out; then the table.</summary>
     public IEnumerable<CookAction> Table(Duration rest)
     {
         var last = Rest.Where(a => a is CookAction.AddSalt or CookAction.Add or CookAction.TakeOut && VesselOf(a) == Pot.VesselId)
-            .Where(a => a is not CookAction.Add add || now.Evening.Cook.Ingredients[now.Evening.Cook.IndexOf(add.IngredientId)] is ExtraIngredient)
+            .Where(a =>
+                a is not CookAction.Add add || now.Evening.Cook.Ingredients[now.Evening.Cook.IndexOf(add.IngredientId)] is ExtraIngredient
+            )
             .Select(a => a with { Trigger = Trigger.Next, In = Pot.VesselId })
             .ToList();
         var serve = Rest.OfType<CookAction.Serve>().First();
@@ -108,7 +129,9 @@ internal sealed class CourseBuilder(Simulator simulator, EveningForecaster watch
             sum += (4 * Math.Max(0, Doneness.Wanted + 1 - run.Final[i].Doneness)) + Math.Max(0, run.Final[i].Doneness - most);
         }
 
-        var liquor = Math.Abs(run.Vessels[now.Evening.Cook.Kitchen.IndexOf(Pot.VesselId)].LiquorGrams - dish.WantedLiquorGrams) / dish.TotalDry.Grams;
+        var liquor =
+            Math.Abs(run.Vessels[now.Evening.Cook.Kitchen.IndexOf(Pot.VesselId)].LiquorGrams - dish.WantedLiquorGrams)
+            / dish.TotalDry.Grams;
         return sum + (60 * liquor) + (run.DrySeconds / 20) + (0.15 * run.EndSeconds / 60);
     }
 

@@ -26,7 +26,8 @@ public sealed record EveningForecast(
     Forecast Forecast,
     IReadOnlyList<DueForecast> Due,
     DueForecast? Table,
-    PotSample? Pot);
+    PotSample? Pot
+);
 
 /// <summary>What putting something off comes to.</summary>
 /// <param name="Table">By how much later it is on the table; negative never, but for the run's own grain of seconds.</param>

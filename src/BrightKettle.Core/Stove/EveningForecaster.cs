@@ -36,7 +36,8 @@ public sealed class EveningForecaster(Simulator simulator)
         return _learner.Learn(Past(evening, now), [.. evening.Seen.Where(o => o.At <= now)]);
     }
 
-    /// <summary>What it costs to do a moment so much later than it is due, in the reference pot; null where nothing is known of it.</summary>
+    /// <summary>What it costs to do a moment so much later than it is due, in the reference pot; null where nothing is known of
+    /// it.</summary>
     public DelayCost? Later(EveningForecast standing, string momentId, Duration by)
     {
         ArgumentNullException.ThrowIfNull(standing);
@@ -47,7 +48,10 @@ public sealed class EveningForecaster(Simulator simulator)
         }
 
         var at = Instant.Max(due.At, standing.Now) + by;
-        var cook = standing.Cook with { Actions = [.. standing.Cook.Actions.Select((a, i) => i == first ? a with { Trigger = a.Trigger with { NotBefore = at } } : a)] };
+        var cook = standing.Cook with
+        {
+            Actions = [.. standing.Cook.Actions.Select((a, i) => i == first ? a with { Trigger = a.Trigger with { NotBefore = at } } : a)],
+        };
         if (CookRules.Check(cook) is not null)
         {
             return null;
@@ -64,7 +68,15 @@ public sealed class EveningForecaster(Simulator simulator)
         return Ahead(evening, evening.AsOf(known.Now, out var pending), pending, known.Belief, known.Now, meltingIsWelcome, pots);
     }
 
-    private EveningForecast Ahead(EveningState evening, Cook asOf, IReadOnlyList<Moment?> pending, TraitEstimate belief, Instant now, bool meltingIsWelcome, int pots)
+    private EveningForecast Ahead(
+        EveningState evening,
+        Cook asOf,
+        IReadOnlyList<Moment?> pending,
+        TraitEstimate belief,
+        Instant now,
+        bool meltingIsWelcome,
+        int pots
+    )
     {
         var cook = belief.In(Marked(asOf, pending));
         var forecast = _forecaster.Run(cook, meltingIsWelcome, pots);
@@ -74,10 +86,17 @@ public sealed class EveningForecaster(Simulator simulator)
     }
 
     /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
-    private static Cook Marked(Cook cook, IReadOnlyList<Moment?> pending) => cook with
-    {
-        Actions = [.. cook.Actions.Select((a, i) => a.StepId is null && pending[i] is { } m && (i == 0 || pending[i - 1]?.Id != m.Id) ? a with { StepId = Unnamed } : a)],
-    };
+    private static Cook Marked(Cook cook, IReadOnlyList<Moment?> pending) =>
+        cook with
+        {
+            Actions =
+            [
+                .. cook.Actions.Select(
+                    (a, i) =>
+                        a.StepId is null && pending[i] is { } m && (i == 0 || pending[i - 1]?.Id != m.Id) ? a with { StepId = Unnamed } : a
+                ),
+            ],
+        };
 
     private const string Unnamed = "moment";
 
@@ -85,7 +104,10 @@ public sealed class EveningForecaster(Simulator simulator)
     private static Cook Past(EveningState evening, Instant now)
     {
         var deeds = evening.Deeds().Where(d => d.At <= now).ToList();
-        var actions = deeds.Select(d => d.Action).Where(a => a is not CookAction.Serve).Append(new CookAction.Serve(Trigger.At(now + Duration.FromSeconds(1))));
+        var actions = deeds
+            .Select(d => d.Action)
+            .Where(a => a is not CookAction.Serve)
+            .Append(new CookAction.Serve(Trigger.At(now + Duration.FromSeconds(1))));
         var starts = deeds.Select(d => d.At).Append(evening.Cook.Starts).Append(now).Min();
         return evening.Cook with { Actions = [.. actions], Starts = starts };
     }
@@ -117,13 +139,25 @@ public sealed class EveningForecaster(Simulator simulator)
 
         // Samples are a minute apart; what was poured since the last one is seen at once.
         var main = forecast.Cook.VesselOf(forecast.Cook.Actions[^1]);
-        var poured = Enumerable.Range(0, run.Done.Count)
-            .Where(i => pending[i] is null && forecast.Cook.VesselOf(forecast.Cook.Actions[i]) == main && !BowlLane.Holds(forecast.Cook.Actions[i]))
-            .Select(i => run.Done[i]).OfType<ActionDone>().Where(d => d.Seconds > last.Seconds && d.Seconds <= seconds + 1)
-            .Select(d => (ActionDone?)d).LastOrDefault();
-        return poured is not { } done || last.All.Count > 0 ? last : last with
-        {
-            Shown = new VesselLevel(done.Celsius, PotGeometry.LiquorMillilitres(done.LiquorAfter, done.Celsius), last.BedCentimetres.Sum() + done.OverBedCentimetres),
-        };
+        var poured = Enumerable
+            .Range(0, run.Done.Count)
+            .Where(i =>
+                pending[i] is null && forecast.Cook.VesselOf(forecast.Cook.Actions[i]) == main && !BowlLane.Holds(forecast.Cook.Actions[i])
+            )
+            .Select(i => run.Done[i])
+            .OfType<ActionDone>()
+            .Where(d => d.Seconds > last.Seconds && d.Seconds <= seconds + 1)
+            .Select(d => (ActionDone?)d)
+            .LastOrDefault();
+        return poured is not { } done || last.All.Count > 0
+            ? last
+            : last with
+            {
+                Shown = new VesselLevel(
+                    done.Celsius,
+                    PotGeometry.LiquorMillilitres(done.LiquorAfter, done.Celsius),
+                    last.BedCentimetres.Sum() + done.OverBedCentimetres
+                ),
+            };
     }
 }

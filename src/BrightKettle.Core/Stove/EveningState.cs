@@ -56,7 +56,14 @@ public sealed class EveningState
 
     /// <summary>Everything observed, what was counted out included.</summary>
     public IReadOnlyList<Observation> Seen =>
-        [.. _seen, .. Cook.Ingredients.OfType<ExtraIngredient>().Select(x => (x.Id, At: OutAt(x))).Where(o => o.At is not null).Select(o => new Observation.CountedOut(o.At!.Value, o.Id))];
+        [
+            .. _seen,
+            .. Cook
+                .Ingredients.OfType<ExtraIngredient>()
+                .Select(x => (x.Id, At: OutAt(x)))
+                .Where(o => o.At is not null)
+                .Select(o => new Observation.CountedOut(o.At!.Value, o.Id)),
+        ];
 
     /// <summary>What was chosen last; null while the first plan holds.</summary>
     public string? Course { get; private set; }
@@ -69,10 +76,12 @@ public sealed class EveningState
     public MomentStatus? Find(string momentId) => _moments.Find(m => m.Moment.Id == momentId);
 
     /// <summary>When it went to the table; null before.</summary>
-    public Instant? ServedAt => _moments.Where(m => m.Moment.Actions.Any(a => a is CookAction.Serve)).Select(m => m.DoneAt).FirstOrDefault(at => at is not null);
+    public Instant? ServedAt =>
+        _moments.Where(m => m.Moment.Actions.Any(a => a is CookAction.Serve)).Select(m => m.DoneAt).FirstOrDefault(at => at is not null);
 
     /// <summary>The last moment of a lane that was done.</summary>
-    public MomentStatus? LastDone(string lane) => _moments.Where(m => m.Moment.Lane == lane && m.State == MomentState.Done).MaxBy(m => m.DoneAt);
+    public MomentStatus? LastDone(string lane) =>
+        _moments.Where(m => m.Moment.Lane == lane && m.State == MomentState.Done).MaxBy(m => m.DoneAt);
 
     /// <summary>What went in and must come out again, whether or not it has.</summary>
     public IReadOnlyList<Inside> ComesOut()
@@ -80,8 +89,15 @@ public sealed class EveningState
         var inside = Done().Where(d => d.Action is CookAction.Add).Select(d => ((CookAction.Add)d.Action).IngredientId).ToHashSet();
         return
         [
-            .. Cook.Ingredients.OfType<ExtraIngredient>().Where(x => x.Extra.ComesOut && inside.Contains(x.Id))
-                .Select(x => new Inside(x.Id, x.Extra.Name, Pieces(x), Math.Min(Pieces(x), _counts.Where(c => c.IngredientId == x.Id).Sum(c => c.Pieces)))),
+            .. Cook
+                .Ingredients.OfType<ExtraIngredient>()
+                .Where(x => x.Extra.ComesOut && inside.Contains(x.Id))
+                .Select(x => new Inside(
+                    x.Id,
+                    x.Extra.Name,
+                    Pieces(x),
+                    Math.Min(Pieces(x), _counts.Where(c => c.IngredientId == x.Id).Sum(c => c.Pieces))
+                )),
         ];
     }
 
@@ -123,7 +139,11 @@ public sealed class EveningState
     {
         var list = new List<(Instant At, int Order, CookAction Action)>(_extras);
         var last = new Dictionary<string, Instant>();
-        foreach (var (told, entry, place) in _done.Select(d => (d.At, d.Entry, Place: _moments.FindIndex(m => m.Moment.Id == d.Entry.MomentId))).OrderBy(d => d.Place))
+        foreach (
+            var (told, entry, place) in _done
+                .Select(d => (d.At, d.Entry, Place: _moments.FindIndex(m => m.Moment.Id == d.Entry.MomentId)))
+                .OrderBy(d => d.Place)
+        )
         {
             // Whatever minutes were told, one thing follows the other as planned: nothing is done in a lane before what stands before it.
             var lane = _moments[place].Moment.Lane;
@@ -155,17 +175,27 @@ public sealed class EveningState
             switch (action)
             {
                 case CookAction.AddWater water when poured is { } grams:
-                    yield return water with { Water = grams };
+                    yield return water with
+                    {
+                        Water = grams,
+                    };
                     poured = null;
                     break;
                 case CookAction.SetLiquor measure when poured is { } grams:
-                    yield return new CookAction.AddWater(measure.Trigger, grams, Temperature.FromCelsius(100)) { StepId = measure.StepId, In = measure.In };
+                    yield return new CookAction.AddWater(measure.Trigger, grams, Temperature.FromCelsius(100))
+                    {
+                        StepId = measure.StepId,
+                        In = measure.In,
+                    };
                     poured = null;
                     break;
                 case CookAction.TakeOut:
                     break;
                 case CookAction.AddSalt salt when entry.Salt is { } weighed:
-                    yield return salt with { Salt = weighed };
+                    yield return salt with
+                    {
+                        Salt = weighed,
+                    };
                     break;
                 default:
                     yield return action;
@@ -224,8 +254,16 @@ public sealed class EveningState
         if (when.After is { } what)
         {
             return SeenAt(moment.Lane, what, what == PotEvent.Whistle ? LockedAt(moment.Lane) : since, when.Count) is { } seen
-                ? when with { After = null, Delay = null, NotBefore = Instant.Max(notBefore, seen + (when.Delay ?? Duration.Zero)) }
-                : when with { NotBefore = notBefore };
+                ? when with
+                {
+                    After = null,
+                    Delay = null,
+                    NotBefore = Instant.Max(notBefore, seen + (when.Delay ?? Duration.Zero)),
+                }
+                : when with
+                {
+                    NotBefore = notBefore,
+                };
         }
 
         if (when.Delay is { } delay && since is { } done)
@@ -239,18 +277,30 @@ public sealed class EveningState
             notBefore = Instant.Max(notBefore, looked + look.Again);
         }
 
-        return when with { NotBefore = notBefore };
+        return when with
+        {
+            NotBefore = notBefore,
+        };
     }
 
-    /// <summary>Boils of a vessel after which it was kept hard at the boil for so long, or still is: a flame that went down or out before the time voids the boil.</summary>
+    /// <summary>Boils of a vessel after which it was kept hard at the boil for so long, or still is: a flame that went down or out before
+    /// the time voids the boil.</summary>
     public IReadOnlyList<Observation> WithoutBrokenBoils(string vesselId, Duration required)
     {
         // The short boil of a quick soak is meant to end: the gate knows of it.
-        var down = Deeds().Where(d => d.Action is CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full), StepId: not StepIds.QuickSoak } && Moment.LaneOf(d.Action, Cook.Kitchen) == vesselId).Select(d => d.At).ToList();
+        var down = Deeds()
+            .Where(d =>
+                d.Action is CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full), StepId: not StepIds.QuickSoak }
+                && Moment.LaneOf(d.Action, Cook.Kitchen) == vesselId
+            )
+            .Select(d => d.At)
+            .ToList();
         return
         [
-            .. Seen.Where(o => o is not Observation.Seen { What: PotEvent.Boils } boil
-                || (IsIn(boil.VesselId, vesselId) && !down.Any(at => at > boil.At && at < boil.At + required))),
+            .. Seen.Where(o =>
+                o is not Observation.Seen { What: PotEvent.Boils } boil
+                || (IsIn(boil.VesselId, vesselId) && !down.Any(at => at > boil.At && at < boil.At + required))
+            ),
         ];
     }
 
@@ -264,23 +314,32 @@ public sealed class EveningState
 
     /// <summary>When a lane's lid was last locked; null when it was not.</summary>
     private Instant? LockedAt(string lane) =>
-        Deeds().Where(d => d.Action is CookAction.Pressurise && Moment.LaneOf(d.Action, Cook.Kitchen) == lane).Select(d => (Instant?)d.At).LastOrDefault();
+        Deeds()
+            .Where(d => d.Action is CookAction.Pressurise && Moment.LaneOf(d.Action, Cook.Kitchen) == lane)
+            .Select(d => (Instant?)d.At)
+            .LastOrDefault();
 
     private IEnumerable<Instant> Sights(string lane, PotEvent what, Instant? since) =>
-        _seen.OfType<Observation.Seen>().Where(s => s.What == what && IsIn(s.VesselId, lane) && (since is null || s.At >= since)).Select(s => s.At);
+        _seen
+            .OfType<Observation.Seen>()
+            .Where(s => s.What == what && IsIn(s.VesselId, lane) && (since is null || s.At >= since))
+            .Select(s => s.At);
 
     private bool IsIn(string? vesselId, string lane) => (vesselId ?? Cook.Kitchen.Vessel.Id) == lane;
 
-    private Instant? LastLook(string ingredientId, Instant? since) => _seen
-        .Where(o => o switch
-        {
-            Observation.FeltAs f => f.IngredientId == ingredientId,
-            Observation.ChalkyOf c => c.IngredientId == ingredientId,
-            _ => false,
-        })
-        .Where(o => since is null || o.At > since)
-        .Select(o => (Instant?)o.At)
-        .Max();
+    private Instant? LastLook(string ingredientId, Instant? since) =>
+        _seen
+            .Where(o =>
+                o switch
+                {
+                    Observation.FeltAs f => f.IngredientId == ingredientId,
+                    Observation.ChalkyOf c => c.IngredientId == ingredientId,
+                    _ => false,
+                }
+            )
+            .Where(o => since is null || o.At > since)
+            .Select(o => (Instant?)o.At)
+            .Max();
 
     private void Take(Entry entry, int order)
     {
@@ -303,9 +362,12 @@ public sealed class EveningState
                 _extras.Add((went.At, Late + order, new CookAction.Add(Trigger.At(went.At), went.What.Id)));
                 break;
             case Entry.Saw { What: Observation.Liquor found } when found.By == LiquorBy.Jug || found.Grams <= 0:
-                // What was poured out and measured is so, and dry is dry by eye: every pot is brought to it, before what is done at the same second.
+                // What was poured out and measured is so, and dry is dry by eye: every pot is brought to it, before what is done at the
+                // same second.
                 _seen.Add(found);
-                _extras.Add((found.At, -1, new CookAction.SetLiquor(Trigger.At(found.At), Mass.FromGrams(found.Grams)) { In = found.VesselId }));
+                _extras.Add(
+                    (found.At, -1, new CookAction.SetLiquor(Trigger.At(found.At), Mass.FromGrams(found.Grams)) { In = found.VesselId })
+                );
                 break;
             case Entry.Saw saw:
                 _seen.Add(saw.What);
@@ -338,8 +400,16 @@ public sealed class EveningState
         var known = Enumerable.Range(0, Cook.Kitchen.VesselCount).Select(v => Cook.Kitchen[v].Vessel.Id).ToHashSet();
         var ids = Cook.Ingredients.Select(i => i.Id).ToHashSet();
         Cook = Cook with { Ingredients = [.. Cook.Ingredients, .. course.Extras.Where(x => ids.Add(x.Id))] };
-        Cook = Cook with { Kitchen = Cook.Kitchen with { OtherVessels = [.. Cook.Kitchen.OtherVessels, .. course.Vessels.Where(o => !known.Contains(o.Vessel.Id))] } };
-        _moments.AddRange(Moment.Of(course.Actions, Cook.Kitchen, PlanNumber).Select(m => new MomentStatus(m, MomentState.Waiting, null, null)));
+        Cook = Cook with
+        {
+            Kitchen = Cook.Kitchen with
+            {
+                OtherVessels = [.. Cook.Kitchen.OtherVessels, .. course.Vessels.Where(o => !known.Contains(o.Vessel.Id))],
+            },
+        };
+        _moments.AddRange(
+            Moment.Of(course.Actions, Cook.Kitchen, PlanNumber).Select(m => new MomentStatus(m, MomentState.Waiting, null, null))
+        );
     }
 
     /// <summary>What lies before a moment that was done, in the same lane, is not waited for any more.</summary>

@@ -29,23 +29,31 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
     private static Duration Gain(EveningForecast now, Answer answer) =>
         answer.After.Table is { } then ? (now.Table?.At ?? Instant.MaxValue) - then.At : Duration.Zero;
 
-    /// <summary>Pulses that are waited for and nothing else, in a pot that is not locked: a hard boil that is still due is never cut short by an answer.</summary>
-    private static bool Waits(CourseBuilder c) => c.Pot is { Locked: false, PulsesIn: true, RiceIn: false } && c.NextInPot?.Trigger.Look is not null;
+    /// <summary>Pulses that are waited for and nothing else, in a pot that is not locked: a hard boil that is still due is never cut
+    /// short by an answer.</summary>
+    private static bool Waits(CourseBuilder c) =>
+        c.Pot is { Locked: false, PulsesIn: true, RiceIn: false } && c.NextInPot?.Trigger.Look is not null;
 
     private static Answer? Checked(CourseBuilder c, string code, Course course) => c.Works(course) ? c.Of(code, course) : null;
 
-    private static Answer? LidOn(CourseBuilder c) => Waits(c) && c.Pot.Lid is Lid.Open or Lid.Ajar ? Checked(c, "lid_on", c.First("lid_on", new CookAction.Cover(Trigger.Next, Lid.On))) : null;
+    private static Answer? LidOn(CourseBuilder c) =>
+        Waits(c) && c.Pot.Lid is Lid.Open or Lid.Ajar
+            ? Checked(c, "lid_on", c.First("lid_on", new CookAction.Cover(Trigger.Next, Lid.On)))
+            : null;
 
-    private static Answer? MoreHeat(CourseBuilder c) => Waits(c) && c.Pot.Flame is Flame.Off or Flame.Lowest or Flame.Gentle
-        ? Checked(c, "more_heat", c.First("more_heat", new CookAction.Heat(Trigger.Next, Flame.Lively)))
-        : null;
+    private static Answer? MoreHeat(CourseBuilder c) =>
+        Waits(c) && c.Pot.Flame is Flame.Off or Flame.Lowest or Flame.Gentle
+            ? Checked(c, "more_heat", c.First("more_heat", new CookAction.Heat(Trigger.Next, Flame.Lively)))
+            : null;
 
     /// <summary>Over into a cooker, held so long that the reference bag is soft, and back.</summary>
     private static Answer? Pressure(CourseBuilder c)
     {
         var fill = (c.Now.Pot?.LevelCentimetres ?? 0) * c.Now.Evening.Cook.Kitchen.Vessel.AreaSquareCentimetres;
         var foams = c.Dish.Pulse.Foam == Catalogue.Foam.High;
-        var cooker = c.Spare.FirstOrDefault(v => v.Cooker is { UnderPressure: true } k && fill <= v.Brim.Millilitres * (foams ? Cooker.FillShareFoaming : Cooker.FillShare));
+        var cooker = c.Spare.FirstOrDefault(v =>
+            v.Cooker is { UnderPressure: true } k && fill <= v.Brim.Millilitres * (foams ? Cooker.FillShareFoaming : Cooker.FillShare)
+        );
         if (!Waits(c) || cooker is null)
         {
             return null;
@@ -60,7 +68,10 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
 
         Course With(double hold)
         {
-            List<CookAction> actions = short_ > 0 ? [new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Math.Ceiling(short_ / 50) * 50), CourseBuilder.Boiling)] : [];
+            List<CookAction> actions =
+                short_ > 0
+                    ? [new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Math.Ceiling(short_ / 50) * 50), CourseBuilder.Boiling)]
+                    : [];
             actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off));
             actions.Add(new CookAction.Transfer(Trigger.Next, cooker.Id, TransferWhat.Everything) { StepId = "into_cooker" });
             List<CookAction> inside =
@@ -69,23 +80,37 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
                 new CookAction.Heat(Trigger.Next, Flame.Full),
                 .. PressureHold.Actions(cooker.Cooker, c.Burner, hold),
                 new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
-                new CookAction.Transfer(Trigger.Once(PotEvent.PinDown), c.Pot.VesselId, TransferWhat.Everything) { StepId = "out_of_cooker" },
+                new CookAction.Transfer(Trigger.Once(PotEvent.PinDown), c.Pot.VesselId, TransferWhat.Everything)
+                {
+                    StepId = "out_of_cooker",
+                },
             ];
             var back = rest[0] with { Trigger = rest[0].Trigger with { AfterStep = "out_of_cooker", Delay = null, After = null } };
-            return new("pressure", [.. c.Begin(actions), .. inside.Select(a => a with { In = cooker.Id }), back, .. rest.Skip(1)], [new CookVessel(cooker, c.Burner)], []);
+            return new(
+                "pressure",
+                [.. c.Begin(actions), .. inside.Select(a => a with { In = cooker.Id }), back, .. rest.Skip(1)],
+                [new CookVessel(cooker, c.Burner)],
+                []
+            );
         }
 
         var courses = Holds.Select(With).Where(x => c.Works(x)).ToList();
         var runs = c.Try(courses);
         // Held until the pulses are soft when the lid comes off: from there they only wait.
-        var best = Enumerable.Range(0, courses.Count).Where(k => runs[k].StalledAt is null && runs[k].Final[0].Doneness >= Doneness.Tender).Select(k => (int?)k).FirstOrDefault();
-        return best is not { } at ? null : c.Of("pressure", courses[at]) with
-        {
-            For = courses[at].Actions.First(a => a.StepId == StepIds.HoldOver).Trigger.Delay,
-            Amount = short_ > 0 ? Mass.FromGrams(Math.Ceiling(short_ / 50) * 50) : null,
-            Temperature = short_ > 0 ? CourseBuilder.Boiling : null,
-            Caution = PressureGate.VentUnchecked,
-        };
+        var best = Enumerable
+            .Range(0, courses.Count)
+            .Where(k => runs[k].StalledAt is null && runs[k].Final[0].Doneness >= Doneness.Tender)
+            .Select(k => (int?)k)
+            .FirstOrDefault();
+        return best is not { } at
+            ? null
+            : c.Of("pressure", courses[at]) with
+            {
+                For = courses[at].Actions.First(a => a.StepId == StepIds.HoldOver).Trigger.Delay,
+                Amount = short_ > 0 ? Mass.FromGrams(Math.Ceiling(short_ / 50) * 50) : null,
+                Temperature = short_ > 0 ? CourseBuilder.Boiling : null,
+                Caution = PressureGate.VentUnchecked,
+            };
     }
 
     /// <summary>As much as the cap allows, less a fifth for what boils off.</summary>
@@ -108,7 +133,10 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
     {
         var free = c.Dish.BurnerCount > c.Now.Evening.Cook.Kitchen.VesselCount;
         var heap = c.Dish.Rice is { } rice ? c.Dish.RiceDry.Grams * (1 + rice.Absorbed.Typical) * 1.35 : 0;
-        var pot = c.Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= heap).OrderBy(v => v.Brim.Millilitres).FirstOrDefault();
+        var pot = c
+            .Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= heap)
+            .OrderBy(v => v.Brim.Millilitres)
+            .FirstOrDefault();
         if (!Waits(c) || !free || pot is null || c.Dish.Rice is null || c.Rest.All(a => a.StepId != StepIds.Join))
         {
             return null;
@@ -118,7 +146,10 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
         var look = c.Rest.First(a => a.Trigger.Look is not null);
         List<CookAction> pulses =
         [
-            new CookAction.Heat(look.Trigger with { Look = look.Trigger.Look! with { Doneness = Doneness.Tender } }, Flame.Gentle) { StepId = StepIds.Ready },
+            new CookAction.Heat(look.Trigger with { Look = look.Trigger.Look! with { Doneness = Doneness.Tender } }, Flame.Gentle)
+            {
+                StepId = StepIds.Ready,
+            },
             new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(c.Dish.WantedLiquorGrams)) { StepId = StepIds.Finish },
             new CookAction.Heat(Trigger.Next, Flame.Off),
         ];
@@ -134,6 +165,12 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
         var beside = new Planning.RiceApart(simulator).Beside(c.Dish, own, soft);
         table[^1] = table[^1] with { Trigger = table[^1].Trigger with { AfterStep = StepIds.RiceRested } };
         var course = new Course("rice_apart", [.. alone, .. beside, .. table], [own], []);
-        return Checked(c, "rice_apart", course) is { } answer ? answer with { Amount = beside.OfType<CookAction.AddWater>().First().Water, Temperature = c.Dish.Household.Room } : null;
+        return Checked(c, "rice_apart", course) is { } answer
+            ? answer with
+            {
+                Amount = beside.OfType<CookAction.AddWater>().First().Water,
+                Temperature = c.Dish.Household.Room,
+            }
+            : null;
     }
 }

@@ -34,22 +34,44 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
         }
 
         IEnumerable<Answer?> answers = c.Pot.Locked
-            ? Held(c) ? [LookThenLock(c, LookAndLock), Simmered(c, water => CourseBuilder.Make(OpenForGood, [.. c.Begin(LetDown()), opened, .. water, .. Opened(c).Skip(1)]))] : []
-            : LocksNext(c) ? [Simmered(c, water => CourseBuilder.Make(StayOpen, [.. BeforeLock(c, opened with { Trigger = Trigger.Next }), .. water, .. Opened(c).Skip(1)]))] : [];
+            ? Held(c)
+                ?
+                [
+                    LookThenLock(c, LookAndLock),
+                    Simmered(c, water => CourseBuilder.Make(OpenForGood, [.. c.Begin(LetDown()), opened, .. water, .. Opened(c).Skip(1)])),
+                ]
+                : []
+            : LocksNext(c)
+                ?
+                [
+                    Simmered(c, water =>
+                        CourseBuilder.Make(
+                            StayOpen,
+                            [.. BeforeLock(c, opened with { Trigger = Trigger.Next }), .. water, .. Opened(c).Skip(1)]
+                        )
+                    ),
+                ]
+                : [];
         return [.. answers.OfType<Answer>().Select(a => a with { Costs = Soft(a.After) - Soft(now) })];
     }
 
-    /// <summary>Down, opened, looked into, and up again for as long as the reference bag then needs; null where that cannot be run.</summary>
+    /// <summary>Down, opened, looked into, and up again for as long as the reference bag then needs; null where that cannot be
+    /// run.</summary>
     internal static Answer? LookThenLock(CourseBuilder c, string code)
     {
         var opened = Opened(c);
-        if (opened.Count == 0 || c.Now.Evening.Cook.Kitchen[c.Now.Evening.Cook.Kitchen.IndexOf(c.Pot.VesselId)].Vessel.Cooker is not { } cooker)
+        if (
+            opened.Count == 0
+            || c.Now.Evening.Cook.Kitchen[c.Now.Evening.Cook.Kitchen.IndexOf(c.Pot.VesselId)].Vessel.Cooker is not { } cooker
+        )
         {
             return null;
         }
 
         // Opened and vented twice, it must still hold what the cooker asks for.
-        var water = Mass.FromGrams(Math.Max(0, Math.Ceiling((cooker.LeastLiquid.Millilitres + (2 * cooker.VentGrams) - c.LiquorGrams) / 50) * 50));
+        var water = Mass.FromGrams(
+            Math.Max(0, Math.Ceiling((cooker.LeastLiquid.Millilitres + (2 * cooker.VentGrams) - c.LiquorGrams) / 50) * 50)
+        );
         List<CookAction> fill = water.Grams > 0 ? [new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling)] : [];
         Course With(double hold)
         {
@@ -76,16 +98,24 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
         }
 
         var runs = c.Try(courses);
-        var at = c.Now.Evening.With(courses[0], c.Now.Now).AsOf(c.Now.Now, out _).Actions.ToList().FindLastIndex(a => a.StepId == opened[0].StepId && a.Trigger.After == PotEvent.PinDown);
+        var at = c
+            .Now.Evening.With(courses[0], c.Now.Now)
+            .AsOf(c.Now.Now, out _)
+            .Actions.ToList()
+            .FindLastIndex(a => a.StepId == opened[0].StepId && a.Trigger.After == PotEvent.PinDown);
         // Held until the pulses are soft when the lid comes off for the second time.
-        var best = Enumerable.Range(0, runs.Count).FirstOrDefault(k => runs[k].Done[at] is not null && runs[k].At(at).Doneness[0] >= Doneness.Tender, runs.Count - 1);
-        return runs[best].StalledAt is not null ? null : c.Of(code, courses[best]) with
-        {
-            Amount = water.Grams > 0 ? water : null,
-            Temperature = water.Grams > 0 ? CourseBuilder.Boiling : null,
-            For = courses[best].Actions.First(a => a.StepId == StepIds.HoldOver).Trigger.Delay,
-            Caution = PressureGate.VentUnchecked,
-        };
+        var best = Enumerable
+            .Range(0, runs.Count)
+            .FirstOrDefault(k => runs[k].Done[at] is not null && runs[k].At(at).Doneness[0] >= Doneness.Tender, runs.Count - 1);
+        return runs[best].StalledAt is not null
+            ? null
+            : c.Of(code, courses[best]) with
+            {
+                Amount = water.Grams > 0 ? water : null,
+                Temperature = water.Grams > 0 ? CourseBuilder.Boiling : null,
+                For = courses[best].Actions.First(a => a.StepId == StepIds.HoldOver).Trigger.Delay,
+                Caution = PressureGate.VentUnchecked,
+            };
     }
 
     /// <summary>When the reference bag is found soft, at the last look that is to come.</summary>
@@ -96,13 +126,16 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
     private static bool Held(CourseBuilder c) => c.Rest.Any(a => a.StepId == StepIds.HoldOver);
 
     /// <summary>The lid is locked in the next thing that is done.</summary>
-    private static bool LocksNext(CourseBuilder c) => c.Rest.TakeWhile((a, i) => i == 0 || a.Trigger == Trigger.Next).Any(a => a is CookAction.Pressurise);
+    private static bool LocksNext(CourseBuilder c) =>
+        c.Rest.TakeWhile((a, i) => i == 0 || a.Trigger == Trigger.Next).Any(a => a is CookAction.Pressurise);
 
     /// <summary>What stands before the lock is done all the same, a hard boil to its end; then the pot goes on open.</summary>
-    private static List<CookAction> BeforeLock(CourseBuilder c, CookAction then) => c.Rest.TakeWhile(a => a is not CookAction.Pressurise).ToList() is { Count: > 0 } before ? [.. before, then] : [.. c.Begin([then])];
+    private static List<CookAction> BeforeLock(CourseBuilder c, CookAction then) =>
+        c.Rest.TakeWhile(a => a is not CookAction.Pressurise).ToList() is { Count: > 0 } before ? [.. before, then] : [.. c.Begin([then])];
 
     /// <summary>Beans are never let down by the valve: starch spits.</summary>
-    private static List<CookAction> LetDown() => [new CookAction.Heat(Trigger.Next, Flame.Off), new CookAction.Release(Trigger.Next, ReleaseKind.Natural)];
+    private static List<CookAction> LetDown() =>
+        [new CookAction.Heat(Trigger.Next, Flame.Off), new CookAction.Release(Trigger.Next, ReleaseKind.Natural)];
 
     /// <summary>What was to be done from the lid's coming off.</summary>
     private static List<CookAction> Opened(CourseBuilder c) => [.. c.Rest.SkipWhile(a => a.Trigger.After != PotEvent.PinDown)];
@@ -110,7 +143,11 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
     /// <summary>Open, with just the water that keeps the reference pot from falling dry; null where that cannot be run.</summary>
     private static Answer? Simmered(CourseBuilder c, Func<IReadOnlyList<CookAction>, Course> with)
     {
-        var courses = Waters.Select(w => with(w > 0 ? [new CookAction.AddWater(Trigger.Next, Mass.FromGrams(w), CourseBuilder.Boiling) { In = c.Pot.VesselId }] : [])).ToList();
+        var courses = Waters
+            .Select(w =>
+                with(w > 0 ? [new CookAction.AddWater(Trigger.Next, Mass.FromGrams(w), CourseBuilder.Boiling) { In = c.Pot.VesselId }] : [])
+            )
+            .ToList();
         if (!c.Works(courses[0]))
         {
             return null;
@@ -118,10 +155,12 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
 
         var runs = c.Try(courses);
         var best = Enumerable.Range(0, runs.Count).FirstOrDefault(k => runs[k] is { StalledAt: null, DrySeconds: 0 }, -1);
-        return best < 0 ? null : c.Of(courses[best].Code, courses[best]) with
-        {
-            Amount = best > 0 ? Mass.FromGrams(Waters[best]) : null,
-            Temperature = best > 0 ? CourseBuilder.Boiling : null,
-        };
+        return best < 0
+            ? null
+            : c.Of(courses[best].Code, courses[best]) with
+            {
+                Amount = best > 0 ? Mass.FromGrams(Waters[best]) : null,
+                Temperature = best > 0 ? CourseBuilder.Boiling : null,
+            };
     }
 }

@@ -3,7 +3,8 @@ using BrightKettle.Core.Kitchen;
 
 namespace BrightKettle.Core.Stove;
 
-/// <summary>What is done in one go at the stove: an action that waits for something, with those that follow it at once in the same vessel or bowl.</summary>
+/// <summary>What is done in one go at the stove: an action that waits for something, with those that follow it at once in the same vessel
+/// or bowl.</summary>
 /// <param name="Id">Stays the same for the whole evening: the number of the plan it comes from, and of its first action there.</param>
 /// <param name="Lane">Id of its vessel; for what happens in a bowl, bowl: and the ingredient.</param>
 public sealed record Moment(string Id, string Lane, IReadOnlyList<CookAction> Actions)

@@ -7,7 +7,8 @@ using NodaTime;
 
 namespace BrightKettle.Core.Stove;
 
-/// <summary>Answers a trouble by what is seen: what to do, with grams, degrees and minutes, and what comes of it. Each figure is found by running pots.</summary>
+/// <summary>Answers a trouble by what is seen: what to do, with grams, degrees and minutes, and what comes of it. Each figure is found by
+/// running pots.</summary>
 public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
 {
     /// <summary>Enough for a range while somebody waits for an answer.</summary>
@@ -26,7 +27,14 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
     /// <param name="minutes">How long it lasted, or how long somebody is called away; null: as usual. 1 to 240.</param>
     /// <param name="percent">For too salty: what the tongue or a meter says, % of all that is eaten; null: what the ledger says.</param>
     /// <returns>The best first; empty when nothing of this kind can be wrong now.</returns>
-    public IReadOnlyList<Answer> For(EveningState evening, Instant now, Trouble trouble, Dish dish, double? minutes = null, double? percent = null)
+    public IReadOnlyList<Answer> For(
+        EveningState evening,
+        Instant now,
+        Trouble trouble,
+        Dish dish,
+        double? minutes = null,
+        double? percent = null
+    )
     {
         ArgumentNullException.ThrowIfNull(evening);
         ArgumentNullException.ThrowIfNull(dish);
@@ -55,9 +63,30 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
             Trouble.TooSalty => [.. Unsalt(c, percent)],
             Trouble.TooThin => [.. Reduce(c), .. Crush(c)],
             Trouble.TooThick => [.. Thin(c)],
-            Trouble.BoiledOver => [c.Of("wipe_and_fill", c.First("wipe_and_fill", new CookAction.AddWater(Trigger.Next, Mass.FromGrams(LostGrams), CourseBuilder.Boiling), new CookAction.Cover(Trigger.Next, Lid.Ajar))) with { Amount = Mass.FromGrams(LostGrams), Temperature = CourseBuilder.Boiling, Caution = "boil_over" }],
+            Trouble.BoiledOver =>
+            [
+                c.Of(
+                    "wipe_and_fill",
+                    c.First(
+                        "wipe_and_fill",
+                        new CookAction.AddWater(Trigger.Next, Mass.FromGrams(LostGrams), CourseBuilder.Boiling),
+                        new CookAction.Cover(Trigger.Next, Lid.Ajar)
+                    )
+                ) with
+                {
+                    Amount = Mass.FromGrams(LostGrams),
+                    Temperature = CourseBuilder.Boiling,
+                    Caution = "boil_over",
+                },
+            ],
             Trouble.FlameOut or Trouble.PowerCut => [.. HeatAgain(c, span)],
-            Trouble.LidLifted => [c.Of("lid_back", c.First("lid_back", new CookAction.Cover(Trigger.Next, LidBefore(evening)))) with { For = span }],
+            Trouble.LidLifted =>
+            [
+                c.Of("lid_back", c.First("lid_back", new CookAction.Cover(Trigger.Next, LidBefore(evening)))) with
+                {
+                    For = span,
+                },
+            ],
             Trouble.RiceTooEarly => [.. End(c, "together_on", WaterToTry, [Lid.On], Flame.Gentle)],
             Trouble.CalledAway => [.. Leave(c, span, Conditions.Of(evening).Flame)],
             Trouble.Silent when c.Pot.Locked && LidInspection.LookThenLock(c, "off_and_alone") is { } answer => [answer],
@@ -86,11 +115,16 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
             Trouble.CalledAway when pot.Flame != Flame.Off =>
             [
                 new Entry.Extra(Guid.Empty, now, new CookAction.Heat(Trigger.Next, Flame.Off) { In = pot.VesselId }),
-                .. pot.Locked ? Array.Empty<Entry>() : [new Entry.Extra(Guid.Empty, now, new CookAction.Cover(Trigger.Next, Lid.On) { In = pot.VesselId })],
+                .. pot.Locked
+                    ? Array.Empty<Entry>()
+                    : [new Entry.Extra(Guid.Empty, now, new CookAction.Cover(Trigger.Next, Lid.On) { In = pot.VesselId })],
             ],
             Trouble.LidLifted => [Did(new CookAction.Cover(Trigger.Next, Lid.Open))],
             Trouble.BoiledOver => [new Entry.Extra(Guid.Empty, now, new CookAction.Heat(Trigger.Next, Flame.Gentle) { In = pot.VesselId })],
-            Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(StepIds.Join)) is { } join => [new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero }],
+            Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(StepIds.Join)) is { } join =>
+            [
+                new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero },
+            ],
             _ => [],
         };
     }
@@ -99,10 +133,16 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
     private static IEnumerable<Answer> End(CourseBuilder c, string code, double[] waters, Lid[] lids, Flame flame)
     {
         var rest = Duration.FromMinutes(c.Pot.RiceIn ? 5 : 0);
-        var tries = (from lid in lids from water in waters from minutes in MinutesToTry select (Lid: lid, Water: water, Minutes: minutes)).ToList();
+        var tries = (
+            from lid in lids
+            from water in waters
+            from minutes in MinutesToTry
+            select (Lid: lid, Water: water, Minutes: minutes)
+        ).ToList();
         Course With((Lid Lid, double Water, double Minutes) t)
         {
-            List<CookAction> deeds = t.Water > 0 ? [new CookAction.AddWater(Trigger.Next, Mass.FromGrams(t.Water), CourseBuilder.Boiling)] : [];
+            List<CookAction> deeds =
+                t.Water > 0 ? [new CookAction.AddWater(Trigger.Next, Mass.FromGrams(t.Water), CourseBuilder.Boiling)] : [];
             deeds.Add(new CookAction.Cover(Trigger.Next, t.Lid));
             deeds.Add(new CookAction.Heat(Trigger.Next, flame));
             deeds.Add(new CookAction.Heat(Trigger.Later(Duration.FromMinutes(t.Minutes)), Flame.Off) { StepId = StepIds.HeatOff });
@@ -119,22 +159,33 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
         var runs = c.Try(courses);
         var best = Enumerable.Range(0, tries.Count).MinBy(k => c.Badness(runs[k]));
         var found = tries[best];
-        return runs[best].StalledAt is not null ? [] :
-        [
-            c.Of(code, courses[best]) with
-            {
-                Amount = found.Water > 0 ? Mass.FromGrams(found.Water) : null,
-                Temperature = found.Water > 0 ? CourseBuilder.Boiling : null,
-                For = Duration.FromMinutes(found.Minutes),
-            },
-        ];
+        return runs[best].StalledAt is not null
+            ? []
+            :
+            [
+                c.Of(code, courses[best]) with
+                {
+                    Amount = found.Water > 0 ? Mass.FromGrams(found.Water) : null,
+                    Temperature = found.Water > 0 ? CourseBuilder.Boiling : null,
+                    For = Duration.FromMinutes(found.Minutes),
+                },
+            ];
     }
 
     /// <summary>Water enough that the pulses do not lie dry until the join, where the liquor is set anyway; no more than that.</summary>
     private static IEnumerable<Answer> Cover(CourseBuilder c)
     {
         var flame = c.Pot.Flame is Flame.Off or Flame.Lowest ? Flame.Lively : c.Pot.Flame;
-        var courses = WaterToTry.Skip(2).Select(w => c.First("cover_again", new CookAction.AddWater(Trigger.Next, Mass.FromGrams(w), CourseBuilder.Boiling), new CookAction.Heat(Trigger.Next, flame))).ToList();
+        var courses = WaterToTry
+            .Skip(2)
+            .Select(w =>
+                c.First(
+                    "cover_again",
+                    new CookAction.AddWater(Trigger.Next, Mass.FromGrams(w), CourseBuilder.Boiling),
+                    new CookAction.Heat(Trigger.Next, flame)
+                )
+            )
+            .ToList();
         if (!c.Works(courses[0]))
         {
             return [];
@@ -142,25 +193,36 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
 
         var runs = c.Try(courses);
         var best = Enumerable.Range(0, courses.Count).MinBy(k => c.Badness(runs[k]));
-        return [c.Of("cover_again", courses[best]) with { Amount = Mass.FromGrams(WaterToTry[best + 2]), Temperature = CourseBuilder.Boiling }];
+        return
+        [
+            c.Of("cover_again", courses[best]) with
+            {
+                Amount = Mass.FromGrams(WaterToTry[best + 2]),
+                Temperature = CourseBuilder.Boiling,
+            },
+        ];
     }
 
     /// <summary>They were taken for ready and are not: back to the boil until a look finds them so, then on as planned.</summary>
     private static IEnumerable<Answer> BoilUntil(CourseBuilder c)
     {
-        var look = c.Now.Evening.Moments.Select(m => m.Moment.Trigger.Look).LastOrDefault(l => l is { IngredientId: Way.PulseId }) ?? new Look(Way.PulseId, Doneness.Tender, Duration.FromMinutes(5));
+        var look = c.Now.Evening.Moments.Select(m => m.Moment.Trigger.Look).LastOrDefault(l => l is { IngredientId: Way.PulseId })
+            ?? new Look(Way.PulseId, Doneness.Tender, Duration.FromMinutes(5));
         var course = c.First(
             "boil_on",
             new CookAction.Cover(Trigger.Next, Lid.On),
             new CookAction.Heat(Trigger.Next, Flame.Lively),
-            new CookAction.Heat(new Trigger(Delay: look.Again, Look: look), Flame.Off) { StepId = StepIds.Ready });
+            new CookAction.Heat(new Trigger(Delay: look.Again, Look: look), Flame.Off) { StepId = StepIds.Ready }
+        );
         if (!c.Works(course))
         {
             return [];
         }
 
         var answer = c.Of("boil_on", course);
-        var ready = answer.After.Due.FirstOrDefault(d => answer.After.Evening.Find(d.MomentId) is { Moment: var m } && m.Has(StepIds.Ready));
+        var ready = answer.After.Due.FirstOrDefault(d =>
+            answer.After.Evening.Find(d.MomentId) is { Moment: var m } && m.Has(StepIds.Ready)
+        );
         return [answer with { For = ready is null ? null : ready.At - c.Now.Now }];
     }
 
@@ -175,9 +237,14 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
     {
         var water = Mass.FromGrams(c.LiquorGrams < 150 ? 120 : 60);
         // What is still to come to the boil keeps its flame, or it never would.
-        var course = c.Pot.Flame is Flame.Lively or Flame.Rolling or Flame.Gentle && c.Rest is [{ Trigger.After: null }, ..]
-            ? c.First("loosen", new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling), new CookAction.Heat(Trigger.Next, Flame.Gentle))
-            : c.First("loosen", new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling));
+        var course =
+            c.Pot.Flame is Flame.Lively or Flame.Rolling or Flame.Gentle && c.Rest is [{ Trigger.After: null }, ..]
+                ? c.First(
+                    "loosen",
+                    new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling),
+                    new CookAction.Heat(Trigger.Next, Flame.Gentle)
+                )
+                : c.First("loosen", new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling));
         return c.Works(course) ? [c.Of("loosen", course) with { Amount = water, Temperature = CourseBuilder.Boiling }] : [];
     }
 
@@ -185,7 +252,10 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
     private static IEnumerable<Answer> OtherPot(CourseBuilder c)
     {
         var full = (c.Now.Pot?.LevelCentimetres ?? 0) * c.Now.Evening.Cook.Kitchen.Vessel.AreaSquareCentimetres;
-        var pot = c.Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= full).OrderBy(v => v.Brim.Millilitres).FirstOrDefault();
+        var pot = c
+            .Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= full)
+            .OrderBy(v => v.Brim.Millilitres)
+            .FirstOrDefault();
         if (pot is null)
         {
             return [];
@@ -205,7 +275,16 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
             new CookAction.Heat(Trigger.Next, c.Pot.Flame == Flame.Rolling ? Flame.Lively : c.Pot.Flame) { In = pot.Id },
         ];
         // The table waits for the first pot's track, so it stays there and waits for the other's.
-        var rest = c.Rest.Select(a => a is CookAction.Serve || BowlLane.Holds(a) || kitchen[kitchen.IndexOf(a.In)].Vessel.Id != c.Pot.VesselId ? a : a with { In = pot.Id }).ToList();
+        var rest = c
+            .Rest.Select(a =>
+                a is CookAction.Serve || BowlLane.Holds(a) || kitchen[kitchen.IndexOf(a.In)].Vessel.Id != c.Pot.VesselId
+                    ? a
+                    : a with
+                    {
+                        In = pot.Id,
+                    }
+            )
+            .ToList();
         var serve = rest[^1];
         rest[^1] = new CookAction.Stir(serve.Trigger) { In = pot.Id, StepId = "clean_pot_done" };
         rest.Add(serve with { Trigger = Trigger.Next with { AfterStep = "clean_pot_done" } });
@@ -215,7 +294,10 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
 
     private static IEnumerable<Answer> HeatAgain(CourseBuilder c, Duration span)
     {
-        var course = CourseBuilder.Make("heat_again", [.. c.Begin([new CookAction.Heat(Trigger.Next, FlameBefore(c))]), .. c.RestBoiledAnew()]);
+        var course = CourseBuilder.Make(
+            "heat_again",
+            [.. c.Begin([new CookAction.Heat(Trigger.Next, FlameBefore(c))]), .. c.RestBoiledAnew()]
+        );
         if (!c.Works(course))
         {
             return [];
@@ -227,8 +309,14 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
     }
 
     /// <summary>The flame that burned before it went out.</summary>
-    private static Flame FlameBefore(CourseBuilder c) => c.Now.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Heat>()
-        .Where(h => h.Flame != Flame.Off).Select(h => (Flame?)h.Flame).LastOrDefault() ?? Flame.Full;
+    private static Flame FlameBefore(CourseBuilder c) =>
+        c.Now.Evening.Deeds()
+            .Select(d => d.Action)
+            .OfType<CookAction.Heat>()
+            .Where(h => h.Flame != Flame.Off)
+            .Select(h => (Flame?)h.Flame)
+            .LastOrDefault()
+        ?? Flame.Full;
 
     /// <summary>No flame burns while nobody is there: it is out by now, and on again afterwards.</summary>
     private static IEnumerable<Answer> Leave(CourseBuilder c, Duration span, Flame before)
@@ -240,7 +328,12 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
 
         List<CookAction> back = [new CookAction.Heat(Trigger.At(c.Now.Now + span), Flame.Full) { StepId = StepIds.Reheat }];
         var rest = c.RestBoiledAnew().ToList();
-        if (c.Pot is { Locked: false } && before != Flame.Full && c.NextInPot?.Trigger.After is null && rest.TrueForAll(a => a.StepId != StepIds.Boils))
+        if (
+            c.Pot is { Locked: false }
+            && before != Flame.Full
+            && c.NextInPot?.Trigger.After is null
+            && rest.TrueForAll(a => a.StepId != StepIds.Boils)
+        )
         {
             back.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), before));
         }

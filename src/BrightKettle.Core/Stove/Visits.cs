@@ -10,7 +10,8 @@ namespace BrightKettle.Core.Stove;
 /// <param name="IngredientId">What it is about; null for the pot.</param>
 public sealed record Visit(string Code, string VesselId, Instant At, string? IngredientId = null);
 
-/// <summary>What wants an eye while nothing of the plan is due: foam in the first minutes of a boil, a low flame of gas, a thick pot's base.</summary>
+/// <summary>What wants an eye while nothing of the plan is due: foam in the first minutes of a boil, a low flame of gas, a thick pot's
+/// base.</summary>
 public static class Visits
 {
     public const string BoilOver = "boil_over";
@@ -72,13 +73,28 @@ public static class Visits
         }
 
         var pot = Conditions.Of(evening);
-        var lastHeat = evening.Deeds().Where(d => d.Action is CookAction.Heat && Moment.LaneOf(d.Action, evening.Cook.Kitchen) == pot.VesselId).Select(d => (Instant?)d.At).LastOrDefault();
-        if (lastHeat is { } turned && pot.Flame is Flame.Gentle or Flame.Lowest && gas.Contains(pot.VesselId) && !Seen(evening, StillLit, pot.VesselId, turned))
+        var lastHeat = evening
+            .Deeds()
+            .Where(d => d.Action is CookAction.Heat && Moment.LaneOf(d.Action, evening.Cook.Kitchen) == pot.VesselId)
+            .Select(d => (Instant?)d.At)
+            .LastOrDefault();
+        if (
+            lastHeat is { } turned
+            && pot.Flame is Flame.Gentle or Flame.Lowest
+            && gas.Contains(pot.VesselId)
+            && !Seen(evening, StillLit, pot.VesselId, turned)
+        )
         {
             list.Add(new(StillLit, pot.VesselId, turned + Settles));
         }
 
-        if (pot.Locked && lastHeat is { } heated && pot.Flame != Flame.Off && evening.Pending.FirstOrDefault(m => m.Lane == pot.VesselId) is { Trigger: { After: PotEvent.PressureUp or PotEvent.Whistle, Count: 1 } })
+        if (
+            pot.Locked
+            && lastHeat is { } heated
+            && pot.Flame != Flame.Off
+            && evening.Pending.FirstOrDefault(m => m.Lane == pot.VesselId)
+                is { Trigger: { After: PotEvent.PressureUp or PotEvent.Whistle, Count: 1 } }
+        )
         {
             var asked = evening.Seen.Where(o => o is Observation.Checked { What: Silent }).Select(o => o.At).Append(heated).Max();
             list.Add(new(Silent, pot.VesselId, asked + SilentFor));
@@ -87,13 +103,24 @@ public static class Visits
         list.AddRange(Chillies(evening).Select(c => new Visit(Chilli, pot.VesselId, c.At + Holds, c.IngredientId)));
         if (ThickPot(standing) && pot is { Locked: false, RiceIn: false, Flame: not Flame.Off })
         {
-            var last = evening.Seen.Where(o => o is Observation.Checked { What: Sticking } or Observation.Sticks).Select(o => o.At).Append(lastHeat ?? now).Max();
+            var last = evening
+                .Seen.Where(o => o is Observation.Checked { What: Sticking } or Observation.Sticks)
+                .Select(o => o.At)
+                .Append(lastHeat ?? now)
+                .Max();
             list.Add(new(Sticking, pot.VesselId, last + Stirs));
         }
 
-        if (pot is { Locked: false, PulsesIn: true, RiceIn: false, Flame: Flame.Lively or Flame.Gentle or Flame.Rolling } && lastHeat is { } simmers)
+        if (
+            pot is { Locked: false, PulsesIn: true, RiceIn: false, Flame: Flame.Lively or Flame.Gentle or Flame.Rolling }
+            && lastHeat is { } simmers
+        )
         {
-            var looked = evening.Seen.Where(o => o is Observation.OverBed or Observation.Liquor or Observation.Checked { What: Level }).Select(o => o.At).Append(simmers).Max();
+            var looked = evening
+                .Seen.Where(o => o is Observation.OverBed or Observation.Liquor or Observation.Checked { What: Level })
+                .Select(o => o.At)
+                .Append(simmers)
+                .Max();
             list.Add(new(Level, pot.VesselId, looked + Levels));
         }
 
@@ -105,13 +132,20 @@ public static class Visits
     {
         var planned = evening.Pending.SelectMany(m => m.Actions).OfType<CookAction.TakeOut>().Select(t => t.IngredientId).ToHashSet();
         var inside = evening.ComesOut().Where(i => i.Left > 0 && !planned.Contains(i.IngredientId)).Select(i => i.IngredientId).ToHashSet();
-        return evening.Deeds()
-            .Where(d => d.Action is CookAction.Add a && inside.Contains(a.IngredientId) && evening.Cook.Ingredients[evening.Cook.IndexOf(a.IngredientId)] is ExtraIngredient { Extra.Id: WholeChilli })
+        return evening
+            .Deeds()
+            .Where(d =>
+                d.Action is CookAction.Add a
+                && inside.Contains(a.IngredientId)
+                && evening.Cook.Ingredients[evening.Cook.IndexOf(a.IngredientId)] is ExtraIngredient { Extra.Id: WholeChilli }
+            )
             .Select(d => (d.At, ((CookAction.Add)d.Action).IngredientId));
     }
 
     private static bool Seen(EveningState evening, string code, string vessel, Instant since) =>
-        evening.Seen.OfType<Observation.Checked>().Any(o => o.What == code && (o.VesselId ?? evening.Cook.Kitchen.Vessel.Id) == vessel && o.At >= since);
+        evening
+            .Seen.OfType<Observation.Checked>()
+            .Any(o => o.What == code && (o.VesselId ?? evening.Cook.Kitchen.Vessel.Id) == vessel && o.At >= since);
 
     private static bool ThickPot(EveningForecast standing)
     {

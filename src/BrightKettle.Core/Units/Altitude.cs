@@ -15,9 +15,8 @@ public readonly record struct Altitude
     public double Metres { get; }
 
     /// <exception cref="ArgumentOutOfRangeException"><paramref name="metres"/> is not between the ends, both included.</exception>
-    public static Altitude FromMetres(double metres) => metres is >= LeastMetres and <= MostMetres
-        ? new(metres)
-        : throw new ArgumentOutOfRangeException(nameof(metres));
+    public static Altitude FromMetres(double metres) =>
+        metres is >= LeastMetres and <= MostMetres ? new(metres) : throw new ArgumentOutOfRangeException(nameof(metres));
 
     public static bool operator >(Altitude a, Altitude b) => a.Metres > b.Metres;
 

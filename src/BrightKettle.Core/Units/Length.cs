@@ -8,9 +8,8 @@ public readonly record struct Length
     public double Centimetres { get; }
 
     /// <exception cref="ArgumentOutOfRangeException"><paramref name="centimetres"/> is negative, NaN or infinite.</exception>
-    public static Length FromCentimetres(double centimetres) => centimetres is >= 0 and < double.PositiveInfinity
-        ? new(centimetres)
-        : throw new ArgumentOutOfRangeException(nameof(centimetres));
+    public static Length FromCentimetres(double centimetres) =>
+        centimetres is >= 0 and < double.PositiveInfinity ? new(centimetres) : throw new ArgumentOutOfRangeException(nameof(centimetres));
 
     public override string ToString() => $"{Centimetres:0.#} cm";
 }

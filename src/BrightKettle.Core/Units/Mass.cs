@@ -11,9 +11,8 @@ public readonly record struct Mass : IComparable<Mass>
     public double Grams { get; }
 
     /// <exception cref="ArgumentOutOfRangeException"><paramref name="grams"/> is NaN or infinite.</exception>
-    public static Mass FromGrams(double grams) => double.IsFinite(grams)
-        ? new(grams)
-        : throw new ArgumentOutOfRangeException(nameof(grams));
+    public static Mass FromGrams(double grams) =>
+        double.IsFinite(grams) ? new(grams) : throw new ArgumentOutOfRangeException(nameof(grams));
 
     public static Mass operator +(Mass a, Mass b) => new(a.Grams + b.Grams);
 

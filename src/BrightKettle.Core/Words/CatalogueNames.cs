@@ -54,11 +54,43 @@ public sealed class CatalogueNames
     /// <summary>What a bare word most often means.</summary>
     private static readonly (string Word, string Id)[] Plain =
     [
-        ("lentils", "lentil_brown"), ("red lentils", "lentil_red_split"), ("green lentils", "lentil_green"), ("kidney beans", "kidney_red"), ("black beans", "black"), ("white beans", "cannellini"),
-        ("rice", "long_white"), ("white rice", "long_white"), ("brown rice", "brown_long"), ("basmati", "basmati_unsoaked"), ("basmati rice", "basmati_unsoaked"),
-        ("tomato", "tomato_tin"), ("tomatoes", "tomato_tin"), ("onion", "onion"), ("bay", "leaf"), ("bay leaf", "leaf"), ("bay leaves", "leaf"), ("thyme", "leaf"), ("chilli", "whole_chilli"), ("chili", "whole_chilli"),
-        ("coconut", "coconut_milk"), ("stock", "stock"), ("spinach", "greens"), ("greens", "greens"), ("carrot", "root"), ("carrots", "root"), ("potato", "root"), ("potatoes", "root"),
-        ("dumplings", "dough"), ("mung", "mung_whole"), ("borlotti", "borlotti"), ("lemon", "citrus_juice"), ("lime", "citrus_juice"), ("cinnamon", "whole_spice"), ("cardamom", "whole_spice"), ("cloves", "whole_spice"), ("tamarind", "tamarind"),
+        ("lentils", "lentil_brown"),
+        ("red lentils", "lentil_red_split"),
+        ("green lentils", "lentil_green"),
+        ("kidney beans", "kidney_red"),
+        ("black beans", "black"),
+        ("white beans", "cannellini"),
+        ("rice", "long_white"),
+        ("white rice", "long_white"),
+        ("brown rice", "brown_long"),
+        ("basmati", "basmati_unsoaked"),
+        ("basmati rice", "basmati_unsoaked"),
+        ("tomato", "tomato_tin"),
+        ("tomatoes", "tomato_tin"),
+        ("onion", "onion"),
+        ("bay", "leaf"),
+        ("bay leaf", "leaf"),
+        ("bay leaves", "leaf"),
+        ("thyme", "leaf"),
+        ("chilli", "whole_chilli"),
+        ("chili", "whole_chilli"),
+        ("coconut", "coconut_milk"),
+        ("stock", "stock"),
+        ("spinach", "greens"),
+        ("greens", "greens"),
+        ("carrot", "root"),
+        ("carrots", "root"),
+        ("potato", "root"),
+        ("potatoes", "root"),
+        ("dumplings", "dough"),
+        ("mung", "mung_whole"),
+        ("borlotti", "borlotti"),
+        ("lemon", "citrus_juice"),
+        ("lime", "citrus_juice"),
+        ("cinnamon", "whole_spice"),
+        ("cardamom", "whole_spice"),
+        ("cloves", "whole_spice"),
+        ("tamarind", "tamarind"),
     ];
 
     /// <summary>Small words of a text, as names are compared: no accents, no marks.</summary>
@@ -102,15 +134,30 @@ public sealed class CatalogueNames
     }
 
     /// <summary>Words that mean a bean only with the word bean behind them.</summary>
-    private static readonly HashSet<string> Colours = ["black", "white", "red", "small red", "pink", "green", "brown", "yellow", "broad", "rice", "large white", "butter"];
+    private static readonly HashSet<string> Colours =
+    [
+        "black",
+        "white",
+        "red",
+        "small red",
+        "pink",
+        "green",
+        "brown",
+        "yellow",
+        "broad",
+        "rice",
+        "large white",
+        "butter",
+    ];
 
     /// <summary>Plurals and singulars are one.</summary>
-    private static string Single(string word) => word switch
-    {
-        { Length: > 4 } when word.EndsWith("oes", StringComparison.Ordinal) => word[..^2],
-        { Length: > 4 } when word.EndsWith("ies", StringComparison.Ordinal) => $"{word[..^3]}y",
-        "leaves" => "leaf",
-        { Length: > 3 } when word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) => word[..^1],
-        _ => word,
-    };
+    private static string Single(string word) =>
+        word switch
+        {
+            { Length: > 4 } when word.EndsWith("oes", StringComparison.Ordinal) => word[..^2],
+            { Length: > 4 } when word.EndsWith("ies", StringComparison.Ordinal) => $"{word[..^3]}y",
+            "leaves" => "leaf",
+            { Length: > 3 } when word.EndsWith('s') && !word.EndsWith("ss", StringComparison.Ordinal) => word[..^1],
+            _ => word,
+        };
 }

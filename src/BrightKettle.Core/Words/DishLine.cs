@@ -18,19 +18,64 @@ public sealed record DishWish(
     Method? Method,
     CookedFrom CookedFrom,
     IReadOnlyList<string> ExtraIds,
-    IReadOnlyList<string> NotUnderstood);
+    IReadOnlyList<string> NotUnderstood
+);
 
 /// <summary>Reads a dinner said in one line: "for four, at seven: chickpeas with brown rice, saucy, with tomato".</summary>
 public sealed partial class DishLine(CatalogueNames names)
 {
     private static readonly (string Words, Style Style)[] Styles =
     [
-        ("soup", Style.Soup), ("soupy", Style.Soup), ("broth", Style.Soup), ("porridge", Style.Soup), ("saucy", Style.Saucy), ("gravy", Style.Saucy), ("stew", Style.Saucy), ("moist", Style.Moist), ("dry", Style.Dry), ("fluffy", Style.Dry),
+        ("soup", Style.Soup),
+        ("soupy", Style.Soup),
+        ("broth", Style.Soup),
+        ("porridge", Style.Soup),
+        ("saucy", Style.Saucy),
+        ("gravy", Style.Saucy),
+        ("stew", Style.Saucy),
+        ("moist", Style.Moist),
+        ("dry", Style.Dry),
+        ("fluffy", Style.Dry),
     ];
 
     private static readonly HashSet<string> Idle =
     [
-        "for", "at", "with", "and", "in", "the", "a", "an", "of", "on", "some", "please", "tonight", "dinner", "lunch", "people", "persons", "guests", "eaters", "us", "want", "i", "we", "cook", "oclock", "clock", "o", "style", "not", "no", "without", "beans", "bean", "by", "today", "tomorrow",
+        "for",
+        "at",
+        "with",
+        "and",
+        "in",
+        "the",
+        "a",
+        "an",
+        "of",
+        "on",
+        "some",
+        "please",
+        "tonight",
+        "dinner",
+        "lunch",
+        "people",
+        "persons",
+        "guests",
+        "eaters",
+        "us",
+        "want",
+        "i",
+        "we",
+        "cook",
+        "oclock",
+        "clock",
+        "o",
+        "style",
+        "not",
+        "no",
+        "without",
+        "beans",
+        "bean",
+        "by",
+        "today",
+        "tomorrow",
     ];
 
     public DishWish Read(string line)
@@ -40,10 +85,26 @@ public sealed partial class DishLine(CatalogueNames names)
         var time = Time(ref text);
         var people = People(ref text);
         var noRice = Cut(ref text, NoRice());
-        var soak = Cut(ref text, Unsoaked()) ? SoakChoice.None : Cut(ref text, Quick()) ? SoakChoice.Quick : Cut(ref text, Soaked()) ? SoakChoice.Overnight : (SoakChoice?)null;
-        var from = Cut(ref text, Freezer()) ? CookedFrom.Freezer : Cut(ref text, Fridge()) ? CookedFrom.Fridge : CookedFrom.Tin;
-        var method = from != CookedFrom.Tin ? Method.Cooked : Cut(ref text, Pressure()) ? Method.Pressure : Cut(ref text, Slow()) ? Method.SlowCooker : Cut(ref text, Tin()) ? Method.Cooked : Cut(ref text, Open()) ? Method.OpenPot : (Method?)null;
-        var tomorrow = Tomorrow().IsMatch(text) ? 1 : Today().IsMatch(text) ? 0 : (int?)null;
+        var soak =
+            Cut(ref text, Unsoaked()) ? SoakChoice.None
+            : Cut(ref text, Quick()) ? SoakChoice.Quick
+            : Cut(ref text, Soaked()) ? SoakChoice.Overnight
+            : (SoakChoice?)null;
+        var from =
+            Cut(ref text, Freezer()) ? CookedFrom.Freezer
+            : Cut(ref text, Fridge()) ? CookedFrom.Fridge
+            : CookedFrom.Tin;
+        var method =
+            from != CookedFrom.Tin ? Method.Cooked
+            : Cut(ref text, Pressure()) ? Method.Pressure
+            : Cut(ref text, Slow()) ? Method.SlowCooker
+            : Cut(ref text, Tin()) ? Method.Cooked
+            : Cut(ref text, Open()) ? Method.OpenPot
+            : (Method?)null;
+        var tomorrow =
+            Tomorrow().IsMatch(text) ? 1
+            : Today().IsMatch(text) ? 0
+            : (int?)null;
         var found = names.In(text);
         var words = CatalogueNames.WordsOf(text);
         var style = Styles.Where(s => words.Contains(s.Words)).Select(s => (Style?)s.Style).FirstOrDefault();
@@ -61,7 +122,8 @@ public sealed partial class DishLine(CatalogueNames names)
             method,
             from,
             [.. found.Where(f => f.Kind == "extra").Select(f => f.Id).Distinct()],
-            left);
+            left
+        );
     }
 
     private static bool Cut(ref string text, Regex pattern)
@@ -75,7 +137,10 @@ public sealed partial class DishLine(CatalogueNames names)
     {
         foreach (Match match in For().Matches(text))
         {
-            if (Numbers.At(text[(match.Index + match.Length)..], out var rest) is { Low: >= 1 and <= 40 and var people } && people == Math.Floor(people))
+            if (
+                Numbers.At(text[(match.Index + match.Length)..], out var rest) is { Low: >= 1 and <= 40 and var people }
+                && people == Math.Floor(people)
+            )
             {
                 text = string.Concat(text.AsSpan(0, match.Index), " ", rest);
                 return (int)people;
@@ -91,7 +156,10 @@ public sealed partial class DishLine(CatalogueNames names)
         var match = Clock().Match(text);
         if (match.Success)
         {
-            var (hour, minute) = (int.Parse(match.Groups["h"].Value, null), match.Groups["m"].Length > 0 ? int.Parse(match.Groups["m"].Value, null) : 0);
+            var (hour, minute) = (
+                int.Parse(match.Groups["h"].Value, null),
+                match.Groups["m"].Length > 0 ? int.Parse(match.Groups["m"].Value, null) : 0
+            );
             var half = match.Groups["half"].Value.ToLowerInvariant();
             if (hour < 24 && minute < 60)
             {
@@ -101,7 +169,11 @@ public sealed partial class DishLine(CatalogueNames names)
         }
 
         match = SaidClock().Match(text);
-        if (!match.Success || Numbers.At(match.Groups["n"].Value, out _) is not { Low: >= 1 and <= 12 and var said } || said != Math.Floor(said))
+        if (
+            !match.Success
+            || Numbers.At(match.Groups["n"].Value, out _) is not { Low: >= 1 and <= 12 and var said }
+            || said != Math.Floor(said)
+        )
         {
             return null;
         }
@@ -117,15 +189,24 @@ public sealed partial class DishLine(CatalogueNames names)
         };
     }
 
-    private static int Evening(int hour, string half) => half == "am" ? hour % 12 : hour < 12 ? hour + 12 : hour;
+    private static int Evening(int hour, string half) =>
+        half == "am" ? hour % 12
+        : hour < 12 ? hour + 12
+        : hour;
 
     [GeneratedRegex(@"\bfor\s+", RegexOptions.IgnoreCase)]
     private static partial Regex For();
 
-    [GeneratedRegex(@"\b(?:at\s+)?(?<h>\d{1,2})(?:[:.h](?<m>\d{2}))\s*(?<half>am|pm)?\b|\bat\s+(?<h>\d{1,2})\s*(?<half>am|pm)?\b|\b(?<h>\d{1,2})\s*(?<half>am|pm)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(?:at\s+)?(?<h>\d{1,2})(?:[:.h](?<m>\d{2}))\s*(?<half>am|pm)?\b|\bat\s+(?<h>\d{1,2})\s*(?<half>am|pm)?\b|\b(?<h>\d{1,2})\s*(?<half>am|pm)\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Clock();
 
-    [GeneratedRegex(@"\bat\s+(?:(?<part>half past|quarter past|quarter to)\s+)?(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\b(?:\s*o'?clock)?", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\bat\s+(?:(?<part>half past|quarter past|quarter to)\s+)?(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\b(?:\s*o'?clock)?",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex SaidClock();
 
     [GeneratedRegex(@"\b(?:no|without)\s+rice\b", RegexOptions.IgnoreCase)]
@@ -146,7 +227,10 @@ public sealed partial class DishLine(CatalogueNames names)
     [GeneratedRegex(@"\bslow[- ]?cooker\b", RegexOptions.IgnoreCase)]
     private static partial Regex Slow();
 
-    [GeneratedRegex(@"\bfrom\s+(?:a|the)\s+(?:tin|can)\b|\btinned\b|\bcanned\s+(?=chick|bean|lentil|kidney|black|pinto)", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\bfrom\s+(?:a|the)\s+(?:tin|can)\b|\btinned\b|\bcanned\s+(?=chick|bean|lentil|kidney|black|pinto)",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Tin();
 
     [GeneratedRegex(@"\b(?:cooked,?\s+)?from\s+(?:the|our|my)\s+fridge\b", RegexOptions.IgnoreCase)]

@@ -4,7 +4,16 @@ namespace BrightKettle.Core.Words;
 
 /// <summary>A measure that people name; kind is volume, mass or household_cup, figures in mL or g.</summary>
 /// <param name="Drained">Of a tin, g; null elsewhere.</param>
-internal sealed record HouseholdMeasure(string Id, IReadOnlyList<string> Names, string Kind, double Low, double Typical, double High, string Confidence, double? Drained = null)
+internal sealed record HouseholdMeasure(
+    string Id,
+    IReadOnlyList<string> Names,
+    string Kind,
+    double Low,
+    double Typical,
+    double High,
+    string Confidence,
+    double? Drained = null
+)
 {
     public static IReadOnlyList<HouseholdMeasure> All { get; } = PulseCatalogue.ReadList<HouseholdMeasure>("measures.json");
 

@@ -23,21 +23,23 @@ public sealed record NoteQuestion(string Code, IReadOnlyList<string> Choices);
 public sealed record NoteDoubt(string Code, double Said, double Low, double High);
 
 /// <summary>Notes as they were understood.</summary>
-public sealed record Notes(
-    string? Title,
-    int? People,
-    IReadOnlyList<NoteAmount> Amounts,
-    IReadOnlyList<NoteStep> Steps)
+public sealed record Notes(string? Title, int? People, IReadOnlyList<NoteAmount> Amounts, IReadOnlyList<NoteStep> Steps)
 {
     public NoteAmount? Pulse => Amounts.FirstOrDefault(a => a.Kind == "pulse");
 
     public NoteAmount? Rice => Amounts.FirstOrDefault(a => a.Kind == "rice");
 
     /// <summary>All the water that is named, g; null when none is.</summary>
-    public double? WaterGrams => Amounts.Where(a => a.Kind == "water" && a.Grams is not null).Select(a => a.Grams).DefaultIfEmpty(null).Sum() is > 0 and var sum ? sum : null;
+    public double? WaterGrams =>
+        Amounts.Where(a => a.Kind == "water" && a.Grams is not null).Select(a => a.Grams).DefaultIfEmpty(null).Sum() is > 0 and var sum
+            ? sum
+            : null;
 
     public bool Has(string act) => Steps.Any(s => s.Act == act);
 
     /// <summary>The step in which the pulses are cooked.</summary>
-    public NoteStep? Cooking => Steps.FirstOrDefault(s => s.Act is "pressure" or "whistles" or "slow") ?? Steps.FirstOrDefault(s => s.Act is "simmer" && s.Minutes is not null) ?? Steps.FirstOrDefault(s => s.Act is "boil" && s.Minutes is not null);
+    public NoteStep? Cooking =>
+        Steps.FirstOrDefault(s => s.Act is "pressure" or "whistles" or "slow")
+        ?? Steps.FirstOrDefault(s => s.Act is "simmer" && s.Minutes is not null)
+        ?? Steps.FirstOrDefault(s => s.Act is "boil" && s.Minutes is not null);
 }

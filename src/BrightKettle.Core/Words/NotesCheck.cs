@@ -6,7 +6,8 @@ namespace BrightKettle.Core.Words;
 /// <summary>What must be asked before notes become a cook, and what must be doubted.</summary>
 public sealed class NotesCheck(PulseCatalogue catalogue)
 {
-    /// <summary>Water by weight of dry pulse and rice together, least and most that is usual, the pot's boil-off counted in (confidence C).</summary>
+    /// <summary>Water by weight of dry pulse and rice together, least and most that is usual, the pot's boil-off counted in (confidence
+    /// C).</summary>
     private const double LeastWater = 1.5;
     private const double MostWater = 9;
 
@@ -37,7 +38,13 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
             Ask("water");
         }
 
-        if (!pulse.Cooked && !notes.Has("soak") && !notes.Has("quick_soak") && !notes.Has("unsoaked") && catalogue.FindPulse(pulse.Id!)!.SoakHours.High > 0)
+        if (
+            !pulse.Cooked
+            && !notes.Has("soak")
+            && !notes.Has("quick_soak")
+            && !notes.Has("unsoaked")
+            && catalogue.FindPulse(pulse.Id!)!.SoakHours.High > 0
+        )
         {
             Ask("soak", "none", "overnight", "quick");
         }
@@ -58,7 +65,12 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
         }
         else if (cooking?.Act is "simmer" or "boil")
         {
-            if (!notes.Steps.Any(s => s.Line.Contains("lid", StringComparison.OrdinalIgnoreCase) || s.Line.Contains("cover", StringComparison.OrdinalIgnoreCase)))
+            if (
+                !notes.Steps.Any(s =>
+                    s.Line.Contains("lid", StringComparison.OrdinalIgnoreCase)
+                    || s.Line.Contains("cover", StringComparison.OrdinalIgnoreCase)
+                )
+            )
             {
                 Ask("lid", "on", "ajar", "open");
             }
@@ -69,7 +81,10 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
             }
         }
 
-        if (notes.Amounts.All(a => a.Kind != "salt" || a.Grams is null) && !notes.Amounts.Any(a => a.Kind == "extra" && catalogue.FindExtra(a.Id!)!.Salt.Typical > 0.3))
+        if (
+            notes.Amounts.All(a => a.Kind != "salt" || a.Grams is null)
+            && !notes.Amounts.Any(a => a.Kind == "extra" && catalogue.FindExtra(a.Id!)!.Salt.Typical > 0.3)
+        )
         {
             Ask("salt");
         }
@@ -115,7 +130,10 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
             }
         }
 
-        if (notes.Amounts.FirstOrDefault(a => a.Kind == "salt" && a.Grams > 0) is { Grams: { } salt } && 100 * salt / (dry * EatenPerDry) is > 2 and var percent)
+        if (
+            notes.Amounts.FirstOrDefault(a => a.Kind == "salt" && a.Grams > 0) is { Grams: { } salt }
+            && 100 * salt / (dry * EatenPerDry) is > 2 and var percent
+        )
         {
             doubts.Add(new("too_much_salt", Math.Round(percent, 1), 0.7, 1.1));
         }
@@ -136,5 +154,8 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
     private const double EatenPerDry = 3;
 
     private static bool ReleaseSaid(string line) =>
-        line.Contains("release", StringComparison.OrdinalIgnoreCase) || line.Contains("pin", StringComparison.OrdinalIgnoreCase) || line.Contains("by itself", StringComparison.OrdinalIgnoreCase) || line.Contains("naturally", StringComparison.OrdinalIgnoreCase);
+        line.Contains("release", StringComparison.OrdinalIgnoreCase)
+        || line.Contains("pin", StringComparison.OrdinalIgnoreCase)
+        || line.Contains("by itself", StringComparison.OrdinalIgnoreCase)
+        || line.Contains("naturally", StringComparison.OrdinalIgnoreCase);
 }

@@ -17,7 +17,8 @@ public sealed record NoteAnswers(
     string? Lid = null,
     string? ClockStart = null,
     string? Release = null,
-    double? SaltGrams = null);
+    double? SaltGrams = null
+);
 
 /// <summary>From notes, with every question answered, to the cook that they describe: so that its forecast shows what they give.</summary>
 public static class NotesCook
@@ -36,13 +37,15 @@ public static class NotesCook
             amounts.Add(new(pulse.Said, "pulse", pulse.Id, pulse.Said, answers.PulseGrams));
         }
 
-        amounts = amounts.ConvertAll(a => a switch
-        {
-            { Kind: "pulse", Grams: null } => a with { Grams = answers.PulseGrams },
-            { Kind: "rice", Grams: null } => a with { Grams = answers.RiceGrams },
-            { Kind: "salt", Grams: null } => a with { Grams = answers.SaltGrams },
-            _ => a,
-        });
+        amounts = amounts.ConvertAll(a =>
+            a switch
+            {
+                { Kind: "pulse", Grams: null } => a with { Grams = answers.PulseGrams },
+                { Kind: "rice", Grams: null } => a with { Grams = answers.RiceGrams },
+                { Kind: "salt", Grams: null } => a with { Grams = answers.SaltGrams },
+                _ => a,
+            }
+        );
         if (notes.WaterGrams is null && answers.WaterGrams is { } water)
         {
             amounts.Add(new("water", "water", null, "water", water));
@@ -56,7 +59,20 @@ public static class NotesCook
         var steps = notes.Steps.ToList();
         if (answers.Soak is "overnight" or "quick" or "none" && !notes.Has("soak") && !notes.Has("quick_soak"))
         {
-            steps.Insert(0, new("soak", answers.Soak switch { "overnight" => "soak", "quick" => "quick_soak", _ => "unsoaked" }, null, null));
+            steps.Insert(
+                0,
+                new(
+                    "soak",
+                    answers.Soak switch
+                    {
+                        "overnight" => "soak",
+                        "quick" => "quick_soak",
+                        _ => "unsoaked",
+                    },
+                    null,
+                    null
+                )
+            );
         }
 
         if (answers.Minutes is { } minutes && notes.Cooking is not { Minutes: not null } and not { Whistles: not null })
@@ -73,7 +89,11 @@ public static class NotesCook
             }
         }
 
-        return notes with { Amounts = amounts, Steps = steps };
+        return notes with
+        {
+            Amounts = amounts,
+            Steps = steps,
+        };
     }
 
     /// <summary>The cook in this pot, or null while pulse, amount, water or minutes are missing.</summary>
@@ -82,15 +102,29 @@ public static class NotesCook
         ArgumentNullException.ThrowIfNull(notes);
         ArgumentNullException.ThrowIfNull(answers);
         ArgumentNullException.ThrowIfNull(catalogue);
-        if (notes.Pulse is not { Id: { } id, Grams: { } grams } line || catalogue.FindPulse(id) is not { } pulse || notes.WaterGrams is not { } water || notes.Cooking is not { } cooking)
+        if (
+            notes.Pulse is not { Id: { } id, Grams: { } grams } line
+            || catalogue.FindPulse(id) is not { } pulse
+            || notes.WaterGrams is not { } water
+            || notes.Cooking is not { } cooking
+        )
         {
             return null;
         }
 
-        var rice = notes.Rice is { Id: { } riceId, Grams: > 0 and var riceGrams } ? new RiceIngredient("rice", Mass.FromGrams(riceGrams), catalogue.FindRice(riceId)!) : null;
-        var extras = notes.Amounts.Where(a => a is { Kind: "extra", Grams: > 0 }).DistinctBy(a => a.Id).Take(CookRules.MostIngredients - 2)
-            .Select(a => new ExtraIngredient($"x_{a.Id}", Mass.FromGrams(a.Grams!.Value), catalogue.FindExtra(a.Id!)!, Cold)).ToList();
-        var bag = new PulseIngredient("pulse", Mass.FromGrams(grams), pulse, new Pace(1, catalogue.Constants.LotSpread)) { CookedAt = line.Cooked ? Cold : null };
+        var rice = notes.Rice is { Id: { } riceId, Grams: > 0 and var riceGrams }
+            ? new RiceIngredient("rice", Mass.FromGrams(riceGrams), catalogue.FindRice(riceId)!)
+            : null;
+        var extras = notes
+            .Amounts.Where(a => a is { Kind: "extra", Grams: > 0 })
+            .DistinctBy(a => a.Id)
+            .Take(CookRules.MostIngredients - 2)
+            .Select(a => new ExtraIngredient($"x_{a.Id}", Mass.FromGrams(a.Grams!.Value), catalogue.FindExtra(a.Id!)!, Cold))
+            .ToList();
+        var bag = new PulseIngredient("pulse", Mass.FromGrams(grams), pulse, new Pace(1, catalogue.Constants.LotSpread))
+        {
+            CookedAt = line.Cooked ? Cold : null,
+        };
         var salt = notes.Amounts.Where(a => a.Kind == "salt").Sum(a => a.Grams ?? 0);
         List<CookAction> actions =
         [
@@ -125,7 +159,11 @@ public static class NotesCook
         }
 
         var minutes = Math.Clamp(soak.Minutes is { } m ? (m.Low + m.High) / 2 : 600, 10, 24 * 60);
-        return [new CookAction.Soak(Trigger.Next, "pulse", Mass.FromGrams(3 * grams), Cold), new CookAction.Drain(Trigger.Later(Duration.FromMinutes(minutes)), "pulse")];
+        return
+        [
+            new CookAction.Soak(Trigger.Next, "pulse", Mass.FromGrams(3 * grams), Cold),
+            new CookAction.Drain(Trigger.Later(Duration.FromMinutes(minutes)), "pulse"),
+        ];
     }
 
     private static List<CookAction> Cooked(Notes notes, NoteAnswers answers, NoteStep cooking, RiceIngredient? rice)
@@ -147,19 +185,33 @@ public static class NotesCook
                 }
                 else
                 {
-                    actions.AddRange([new CookAction.Heat(Trigger.Once(PotEvent.PressureUp), Flame.Gentle), new CookAction.Heat(Trigger.Later(minutes), Flame.Off)]);
+                    actions.AddRange([
+                        new CookAction.Heat(Trigger.Once(PotEvent.PressureUp), Flame.Gentle),
+                        new CookAction.Heat(Trigger.Later(minutes), Flame.Off),
+                    ]);
                 }
 
-                var quick = answers.Release == "quick" || notes.Steps.Any(s => s.Line.Contains("quick release", StringComparison.OrdinalIgnoreCase));
+                var quick =
+                    answers.Release == "quick"
+                    || notes.Steps.Any(s => s.Line.Contains("quick release", StringComparison.OrdinalIgnoreCase));
                 actions.Add(new CookAction.Release(Trigger.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural));
                 actions.Add(new CookAction.Cover(quick ? Trigger.Next : Trigger.Once(PotEvent.PinDown), Lid.On));
                 break;
             case "slow":
                 var low = cooking.Line.Contains("low", StringComparison.OrdinalIgnoreCase);
-                actions.AddRange([new CookAction.Cover(Trigger.Next, Lid.On), new CookAction.Heat(Trigger.Next, low ? Flame.Low : Flame.High), new CookAction.Heat(Trigger.Later(minutes), Flame.Off)]);
+                actions.AddRange([
+                    new CookAction.Cover(Trigger.Next, Lid.On),
+                    new CookAction.Heat(Trigger.Next, low ? Flame.Low : Flame.High),
+                    new CookAction.Heat(Trigger.Later(minutes), Flame.Off),
+                ]);
                 break;
             default:
-                var lid = answers.Lid switch { "open" => Lid.Open, "on" => Lid.On, _ => Lid.Ajar };
+                var lid = answers.Lid switch
+                {
+                    "open" => Lid.Open,
+                    "on" => Lid.On,
+                    _ => Lid.Ajar,
+                };
                 actions.AddRange([new CookAction.Cover(Trigger.Next, lid), new CookAction.Heat(Trigger.Next, Flame.Full)]);
                 if (!fromHeat)
                 {
@@ -172,16 +224,18 @@ public static class NotesCook
 
         if (rice is not null)
         {
-            var last = notes.Steps.SkipWhile(s => s.Act != "rice_in").FirstOrDefault(s => s.Minutes is not null)?.Minutes?.High ?? rice.Rice.SimmerMinutes.Typical;
-            actions.AddRange(
-            [
+            var last = notes.Steps.SkipWhile(s => s.Act != "rice_in").FirstOrDefault(s => s.Minutes is not null)?.Minutes?.High
+                ?? rice.Rice.SimmerMinutes.Typical;
+            actions.AddRange([
                 new CookAction.Add(Trigger.Next, "rice"),
                 new CookAction.Cover(Trigger.Next, Lid.On),
                 new CookAction.Heat(Trigger.Next, cooking.Act == "slow" ? Flame.High : Flame.Full),
             ]);
-            actions.Add(cooking.Act == "slow"
-                ? new CookAction.Heat(Trigger.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off)
-                : new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle));
+            actions.Add(
+                cooking.Act == "slow"
+                    ? new CookAction.Heat(Trigger.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off)
+                    : new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle)
+            );
             if (cooking.Act != "slow")
             {
                 actions.Add(new CookAction.Heat(Trigger.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off));

@@ -7,7 +7,9 @@ namespace BrightKettle.Core.Words;
 /// <summary>Numbers as people write them in a kitchen: 1.5, 1 1/2, 1½, half a, two, a dozen.</summary>
 public static partial class Numbers
 {
-    private static readonly Dictionary<string, double> Said = PulseCatalogue.ReadList<SaidNumber>("numbers.json").ToDictionary(n => n.Word, n => n.Value);
+    private static readonly Dictionary<string, double> Said = PulseCatalogue
+        .ReadList<SaidNumber>("numbers.json")
+        .ToDictionary(n => n.Word, n => n.Value);
 
     private sealed record SaidNumber(string Word, double Value);
 
@@ -21,7 +23,8 @@ public static partial class Numbers
         ['⅛'] = 0.125,
     };
 
-    /// <summary>One number at the start of a text, low and high alike unless it is a range such as 2-3 or 2 to 3; null when there is none.</summary>
+    /// <summary>One number at the start of a text, low and high alike unless it is a range such as 2-3 or 2 to 3; null when there is
+    /// none.</summary>
     /// <param name="rest">What follows it.</param>
     public static (double Low, double High)? At(string text, out string rest)
     {
@@ -53,7 +56,10 @@ public static partial class Numbers
             {
                 var ends = part.Split('/');
                 var below = ends.Length == 2 ? double.Parse(ends[1], CultureInfo.InvariantCulture) : 1;
-                value += ends.Length == 1 ? Signs[part[0]] : below == 0 ? 0 : double.Parse(ends[0], CultureInfo.InvariantCulture) / below;
+                value +=
+                    ends.Length == 1 ? Signs[part[0]]
+                    : below == 0 ? 0
+                    : double.Parse(ends[0], CultureInfo.InvariantCulture) / below;
             }
 
             rest = text[digits.Length..];
@@ -72,7 +78,12 @@ public static partial class Numbers
         {
             rest = OfA().Replace(rest, " ");
         }
-        else if (word.Groups[1].Value.Length <= 2 && Word().Match(rest.TrimStart()) is { Success: true } next && Said.TryGetValue(next.Groups[1].Value.ToLowerInvariant(), out var more) && next.Groups[1].Value.Length > 2)
+        else if (
+            word.Groups[1].Value.Length <= 2
+            && Word().Match(rest.TrimStart()) is { Success: true } next
+            && Said.TryGetValue(next.Groups[1].Value.ToLowerInvariant(), out var more)
+            && next.Groups[1].Value.Length > 2
+        )
         {
             rest = OfA().Replace(rest.TrimStart()[next.Length..], " ");
             return more;

@@ -6,7 +6,8 @@ namespace BrightKettle.Core.Words;
 /// <summary>What people type, made the same for every reader: one form for each letter, and figures of every script as 0 to 9.</summary>
 public static class PlainText
 {
-    /// <summary>The text in composed form, with the figures of other scripts as ASCII digits and halves of letters as a mark that no word has. `Of("٣٠٠ g")` → `"300 g"`.</summary>
+    /// <summary>The text in composed form, with the figures of other scripts as ASCII digits and halves of letters as a mark that no word
+    /// has. `Of("٣٠٠ g")` → `"300 g"`.</summary>
     public static string Of(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
@@ -31,7 +32,8 @@ public static class PlainText
         return plain.ToString().Normalize(NormalizationForm.FormC);
     }
 
-    /// <summary>Small letters without accents and marks, as names are compared, with a blank for all that is no letter and no figure. `Folded("Fríjol-negro!")` → `"frijol negro "`.</summary>
+    /// <summary>Small letters without accents and marks, as names are compared, with a blank for all that is no letter and no figure.
+    /// `Folded("Fríjol-negro!")` → `"frijol negro "`.</summary>
     public static string Folded(string text)
     {
         var folded = new StringBuilder(text.Length);

@@ -21,7 +21,16 @@ public sealed record VagueAnswer(string Code, double Low, double Typical, double
 /// <summary>This pot, this bag, this flame: what a word is measured against.</summary>
 /// <param name="Cooker">With a weight, for whistles; null when the kitchen has none.</param>
 /// <param name="Slow">Null when the kitchen has none.</param>
-public sealed record WordsKitchen(Vessel Pot, Pulse Pulse, Mass PulseDry, Burner Burner, Vessel? Cooker, Vessel? Slow, double CupMillilitres, double RoomCelsius);
+public sealed record WordsKitchen(
+    Vessel Pot,
+    Pulse Pulse,
+    Mass PulseDry,
+    Burner Burner,
+    Vessel? Cooker,
+    Vessel? Slow,
+    double CupMillilitres,
+    double RoomCelsius
+);
 
 /// <summary>Numbers for vague words, and words for numbers.</summary>
 public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames names, Simulator simulator)
@@ -79,7 +88,14 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         if (Over().Match(rest) is { Success: true } over)
         {
             var unit = over.Groups[1].Value;
-            var centimetres = number.High * (unit.StartsWith("inch", StringComparison.Ordinal) || unit == "in" ? Inch : unit.StartsWith("finger", StringComparison.Ordinal) ? Finger : unit == "mm" ? 0.1 : 1);
+            var centimetres =
+                number.High
+                * (
+                    unit.StartsWith("inch", StringComparison.Ordinal) || unit == "in" ? Inch
+                    : unit.StartsWith("finger", StringComparison.Ordinal) ? Finger
+                    : unit == "mm" ? 0.1
+                    : 1
+                );
             return Cover(centimetres, kitchen);
         }
 
@@ -94,23 +110,38 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         }
 
         of = of.StartsWith("of ", StringComparison.Ordinal) ? of[3..] : of;
-        var (low, typical, high) = measure.Kind == "household_cup"
-            ? (kitchen.CupMillilitres, kitchen.CupMillilitres, kitchen.CupMillilitres)
-            : (measure.Low, measure.Typical, measure.High);
+        var (low, typical, high) =
+            measure.Kind == "household_cup"
+                ? (kitchen.CupMillilitres, kitchen.CupMillilitres, kitchen.CupMillilitres)
+                : (measure.Low, measure.Typical, measure.High);
         var middle = (number.Low + number.High) / 2;
         var volume = measure.Kind != "mass";
-        var amount = new VagueAnswer(volume ? "volume" : "mass", number.Low * low, middle * typical, number.High * high, volume ? "mL" : "g", measure.Confidence) { Of = of.Length > 0 ? of : null };
+        var amount = new VagueAnswer(
+            volume ? "volume" : "mass",
+            number.Low * low,
+            middle * typical,
+            number.High * high,
+            volume ? "mL" : "g",
+            measure.Confidence
+        )
+        {
+            Of = of.Length > 0 ? of : null,
+        };
         var answers = new List<VagueAnswer> { amount };
         if (measure.Drained is { } drained)
         {
-            answers.Add(new("drained", number.Low * drained * 0.95, middle * drained, number.High * drained * 1.05, "g", measure.Confidence));
+            answers.Add(
+                new("drained", number.Low * drained * 0.95, middle * drained, number.High * drained * 1.05, "g", measure.Confidence)
+            );
         }
 
         if (volume && names.In(of).FirstOrDefault(n => n.Kind != "extra") is { } thing)
         {
             var perCup = thing.Kind == "pulse" ? catalogue.FindPulse(thing.Id)!.GramsPerCup : catalogue.FindRice(thing.Id)!.GramsPerCup;
             double Grams(double millilitres) => millilitres * perCup / Portions.TableCupMillilitres;
-            answers.Add(new("weighs", Grams(amount.Low), Grams(amount.Typical), Grams(amount.High), "g", measure.Confidence) { Of = thing.Name });
+            answers.Add(
+                new("weighs", Grams(amount.Low), Grams(amount.Typical), Grams(amount.High), "g", measure.Confidence) { Of = thing.Name }
+            );
         }
 
         // Plain units are turned back into words.
@@ -149,7 +180,14 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         var glass = HouseholdMeasure.All.First(m => m.Id == "glass");
         return
         [
-            new("cups", millilitres / kitchen.CupMillilitres, millilitres / kitchen.CupMillilitres, millilitres / kitchen.CupMillilitres, "cup", "A"),
+            new(
+                "cups",
+                millilitres / kitchen.CupMillilitres,
+                millilitres / kitchen.CupMillilitres,
+                millilitres / kitchen.CupMillilitres,
+                "cup",
+                "A"
+            ),
             new("glasses", millilitres / glass.High, millilitres / glass.Typical, millilitres / glass.Low, "glass", "C"),
             new("stands", over - 0.3, over, over + 0.3, "cm", "C") { Of = kitchen.Pot.Name },
         ];
@@ -158,7 +196,8 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
     private static List<VagueAnswer> Marked(Match mark, Burner burner)
     {
         var at = double.Parse(mark.Groups["n"].Value, null);
-        double Watts(int marks) => burner.Least.Watts + ((burner.Most.Watts - burner.Least.Watts) * Math.Clamp((at - 1) / (marks - 1), 0, 1));
+        double Watts(int marks) =>
+            burner.Least.Watts + ((burner.Most.Watts - burner.Least.Watts) * Math.Clamp((at - 1) / (marks - 1), 0, 1));
         if (mark.Groups["of"].Length > 0 && int.Parse(mark.Groups["of"].Value, null) is > 1 and <= 20 and var marks)
         {
             return [new("flame", Watts(marks) * 0.85, Watts(marks), Watts(marks) * 1.15, "W", "C") { Of = burner.Name }];
@@ -170,8 +209,12 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
     /// <summary>Contents that a whistle is asked for, where nobody says: a dal for four.</summary>
     private static readonly Mass UsualContents = Mass.FromGrams(1200);
 
-    private static Vessel Weight(WordsKitchen kitchen) => kitchen.Cooker
-        ?? new("typical", "a 5 L cooker with a weight", Length.FromCentimetres(22), Volume.FromMillilitres(5000)) { Cooker = Cooker.Typical(CookerKind.Weight, 5000) };
+    private static Vessel Weight(WordsKitchen kitchen) =>
+        kitchen.Cooker
+        ?? new("typical", "a 5 L cooker with a weight", Length.FromCentimetres(22), Volume.FromMillilitres(5000))
+        {
+            Cooker = Cooker.Typical(CookerKind.Weight, 5000),
+        };
 
     private List<VagueAnswer> Whistled(int count, WordsKitchen kitchen)
     {
@@ -181,46 +224,78 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         }
 
         var cooker = Weight(kitchen);
-        var times = new WhistleAnswers(simulator).Times(cooker, kitchen.Burner, UsualContents, PressureHold.MediumFlame(kitchen.Burner), count);
+        var times = new WhistleAnswers(simulator).Times(
+            cooker,
+            kitchen.Burner,
+            UsualContents,
+            PressureHold.MediumFlame(kitchen.Burner),
+            count
+        );
         var last = times[^1];
         return
         [
             new("whistle_from_heat", last.Low, last.Minutes, last.High, "min", "C") { Of = cooker.Name },
-            new("whistle_from_first", last.Low - times[0].Low, last.Minutes - times[0].Minutes, last.High - times[0].High, "min", "C") { Of = cooker.Name },
+            new("whistle_from_first", last.Low - times[0].Low, last.Minutes - times[0].Minutes, last.High - times[0].High, "min", "C")
+            {
+                Of = cooker.Name,
+            },
         ];
     }
 
     private List<VagueAnswer> ToWhistles(double minutes, WordsKitchen kitchen)
     {
         var cooker = Weight(kitchen);
-        var count = new WhistleAnswers(simulator).CountOf(cooker, kitchen.Burner, UsualContents, PressureHold.MediumFlame(kitchen.Burner), minutes);
-        return [new("whistles", Math.Max(1, Math.Floor(count * 0.7)), count, Math.Ceiling(count * 1.3), "whistle", "C") { Of = cooker.Name }];
+        var count = new WhistleAnswers(simulator).CountOf(
+            cooker,
+            kitchen.Burner,
+            UsualContents,
+            PressureHold.MediumFlame(kitchen.Burner),
+            minutes
+        );
+        return
+        [
+            new("whistles", Math.Max(1, Math.Floor(count * 0.7)), count, Math.Ceiling(count * 1.3), "whistle", "C") { Of = cooker.Name },
+        ];
     }
 
     /// <summary>A slow cooker two thirds full of water from the tap, run for ten hours.</summary>
     private List<VagueAnswer> Crock(string text, WordsKitchen kitchen)
     {
-        var slow = kitchen.Slow ?? new("typical", "a 6 L slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Slow, 6000) };
-        var flame = text.Contains("warm", StringComparison.Ordinal) ? Flame.Warm : text.Contains("low", StringComparison.Ordinal) && !text.Contains("high", StringComparison.Ordinal) ? Flame.Low : Flame.High;
+        var slow = kitchen.Slow
+            ?? new("typical", "a 6 L slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(6000))
+            {
+                Cooker = Cooker.Typical(CookerKind.Slow, 6000),
+            };
+        var flame =
+            text.Contains("warm", StringComparison.Ordinal) ? Flame.Warm
+            : text.Contains("low", StringComparison.Ordinal) && !text.Contains("high", StringComparison.Ordinal) ? Flame.Low
+            : Flame.High;
         var pinch = new PulseIngredient("p", Mass.FromGrams(1), catalogue.Pulses[0], new Pace(1, 0));
         var cook = new Cook(
             new CookKitchen(slow, kitchen.Burner, Altitude.SeaLevel, Temperature.FromCelsius(kitchen.RoomCelsius)),
             [pinch],
             [
                 new CookAction.Add(Trigger.Next, "p"),
-                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(slow.Brim.Millilitres * 0.6), Temperature.FromCelsius(kitchen.RoomCelsius)),
+                new CookAction.AddWater(
+                    Trigger.Next,
+                    Mass.FromGrams(slow.Brim.Millilitres * 0.6),
+                    Temperature.FromCelsius(kitchen.RoomCelsius)
+                ),
                 new CookAction.Cover(Trigger.Next, Lid.On),
                 new CookAction.Heat(Trigger.Next, flame),
                 new CookAction.Serve(Trigger.Later(Duration.FromHours(10))),
             ],
             Instant.FromUnixTimeSeconds(0),
-            1);
+            1
+        );
         var run = simulator.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
         var ends = run.Samples[^1].Celsius;
         var answers = new List<VagueAnswer> { new("slow_ends_at", ends - 4, ends, Math.Min(100, ends + 4), "C", "C") { Of = slow.Name } };
         if (run.Samples.FirstOrDefault(s => s.Celsius >= 80) is { } there)
         {
-            answers.Add(new("slow_to_80", there.Seconds / 3600 * 0.8, there.Seconds / 3600, there.Seconds / 3600 * 1.3, "h", "C") { Of = slow.Name });
+            answers.Add(
+                new("slow_to_80", there.Seconds / 3600 * 0.8, there.Seconds / 3600, there.Seconds / 3600 * 1.3, "h", "C") { Of = slow.Name }
+            );
         }
 
         return answers;

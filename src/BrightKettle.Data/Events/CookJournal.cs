@@ -74,11 +74,17 @@ public sealed class CookJournal(KettleDb db)
         return new Recorded.Done(cook);
     }
 
-    /// <summary>Appends what was told at the stove. Nothing of it is lost to a newer state: whether two entries contradict each other is for the reader.</summary>
+    /// <summary>Appends what was told at the stove. Nothing of it is lost to a newer state: whether two entries contradict each other is
+    /// for the reader.</summary>
     /// <param name="told">Of one cook that was started, in their order.</param>
     /// <param name="same">Whether two payloads tell the same thing.</param>
     /// <returns>The cook as it stands now, or null when it is not here or not at the stove.</returns>
-    public async Task<ToldToCook?> TellAsync(Guid cookId, IReadOnlyList<CookEvent> told, Func<string, string, bool> same, CancellationToken cancel = default)
+    public async Task<ToldToCook?> TellAsync(
+        Guid cookId,
+        IReadOnlyList<CookEvent> told,
+        Func<string, string, bool> same,
+        CancellationToken cancel = default
+    )
     {
         ArgumentNullException.ThrowIfNull(told);
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
@@ -131,7 +137,12 @@ public sealed class CookJournal(KettleDb db)
         }
 
         var alike = known.CookId == happened.CookId && known.Kind == happened.Kind && known.Supersedes == happened.Supersedes;
-        return alike && (same?.Invoke(known.Payload, happened.Payload) ?? known.OccurredAt.ToUnixTimeMilliseconds() == happened.OccurredAt.ToUnixTimeMilliseconds())
+        return
+            alike
+            && (
+                same?.Invoke(known.Payload, happened.Payload)
+                ?? known.OccurredAt.ToUnixTimeMilliseconds() == happened.OccurredAt.ToUnixTimeMilliseconds()
+            )
             ? Written.Same
             : Written.Other;
     }

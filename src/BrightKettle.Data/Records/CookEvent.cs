@@ -32,6 +32,7 @@ public sealed class CookEvent
 
     public required int Seed { get; init; }
 
-    /// <summary>JSON: title, dish, cook and summary as of this event; what was started or told; empty for a deletion or an undoing.</summary>
+    /// <summary>JSON: title, dish, cook and summary as of this event; what was started or told; empty for a deletion or an
+    /// undoing.</summary>
     public required string Payload { get; init; }
 }

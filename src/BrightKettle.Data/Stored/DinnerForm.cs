@@ -11,7 +11,8 @@ public sealed record SummaryForm(
     DateTimeOffset TableEarly,
     DateTimeOffset TableAt,
     DateTimeOffset TableLate,
-    double WithLooks);
+    double WithLooks
+);
 
 /// <summary>What an event of saving or changing carries: a kept dinner.</summary>
 /// <param name="Cook">In the exchange form, which has a version of its own.</param>

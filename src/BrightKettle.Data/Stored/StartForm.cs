@@ -21,7 +21,8 @@ public sealed record StepFactsForm(
     bool? Drained = null,
     string? Name = null,
     int? Pieces = null,
-    int? Count = null);
+    int? Count = null
+);
 
 /// <summary>What an event of starting carries: the cook as it was taken to the stove, and how its plan words it.</summary>
 /// <param name="PlannedAt">The now of the plan.</param>
@@ -40,7 +41,8 @@ public sealed record StartForm(
     double SaltPercent,
     DateTimeOffset WantedAt,
     IReadOnlyDictionary<string, IReadOnlyList<StepForm>> Steps,
-    IReadOnlyList<string> Cautions)
+    IReadOnlyList<string> Cautions
+)
 {
     private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged];
 

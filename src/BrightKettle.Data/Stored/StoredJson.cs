@@ -4,13 +4,18 @@ using System.Text.Json.Serialization;
 
 namespace BrightKettle.Data.Stored;
 
-/// <summary>How payloads of events are written: JSON with the number of their form, so that what was written years ago is still read.</summary>
-/// <remarks>A form that was ever written is never changed: a new one gets the next number and a reader that makes it of the one before.</remarks>
+/// <summary>How payloads of events are written: JSON with the number of their form, so that what was written years ago is still
+/// read.</summary>
+/// <remarks>A form that was ever written is never changed: a new one gets the next number and a reader that makes it of the one
+/// before.</remarks>
 internal static class StoredJson
 {
     private const string Form = "form";
 
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+    };
 
     public static string Write<T>(T payload, int form)
         where T : class

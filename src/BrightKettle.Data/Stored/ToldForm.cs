@@ -21,7 +21,8 @@ public sealed record EntryForm(
     int? Count = null,
     int? Of = null,
     string? VesselId = null,
-    Guid? EventUndone = null);
+    Guid? EventUndone = null
+);
 
 /// <summary>What an event of telling carries.</summary>
 /// <param name="Course">For chose: what was chosen, as it was worked out then, its actions in the exchange form of a cook.</param>
@@ -30,7 +31,8 @@ public sealed record ToldForm(EntryForm Entry, JsonElement? Course = null)
     private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged];
 
     /// <summary>Whether two payloads tell the same thing. A course is worked out anew at each try, so it does not count.</summary>
-    public static bool TellTheSame(string one, string other) => one == other || (one.Length > 0 && other.Length > 0 && Read(one).Entry == Read(other).Entry);
+    public static bool TellTheSame(string one, string other) =>
+        one == other || (one.Length > 0 && other.Length > 0 && Read(one).Entry == Read(other).Entry);
 
     public string Write() => StoredJson.Write(this, Lifts.Length);
 

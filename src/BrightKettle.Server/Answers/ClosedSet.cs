@@ -2,7 +2,8 @@ using System.Text.Json;
 
 namespace BrightKettle.Server.Answers;
 
-/// <summary>Reads and writes the members of closed sets by their words, as surface_dry. The one place in which a word becomes a member.</summary>
+/// <summary>Reads and writes the members of closed sets by their words, as surface_dry. The one place in which a word becomes a
+/// member.</summary>
 public static class ClosedSet
 {
     public static string Word<T>(T value)

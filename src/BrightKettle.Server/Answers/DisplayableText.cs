@@ -11,7 +11,18 @@ public static class DisplayableText
     {
         ArgumentNullException.ThrowIfNull(text);
         // A half of a pair is read as the replacement character, which nobody types.
-        return text.EnumerateRunes().All(r => r != Rune.ReplacementChar && Rune.GetUnicodeCategory(r) is not (UnicodeCategory.Control or UnicodeCategory.LineSeparator or UnicodeCategory.ParagraphSeparator or UnicodeCategory.PrivateUse or UnicodeCategory.OtherNotAssigned)
-            && r.Value is not (>= 0x202A and <= 0x202E) and not (>= 0x2066 and <= 0x2069));
+        return text.EnumerateRunes()
+            .All(r =>
+                r != Rune.ReplacementChar
+                && Rune.GetUnicodeCategory(r)
+                    is not (
+                        UnicodeCategory.Control
+                        or UnicodeCategory.LineSeparator
+                        or UnicodeCategory.ParagraphSeparator
+                        or UnicodeCategory.PrivateUse
+                        or UnicodeCategory.OtherNotAssigned
+                    )
+                && r.Value is not (>= 0x202A and <= 0x202E) and not (>= 0x2066 and <= 0x2069)
+            );
     }
 }

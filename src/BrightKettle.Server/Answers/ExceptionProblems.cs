@@ -9,7 +9,8 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BrightKettle.Server.Answers;
 
-/// <summary>The one place in which what was thrown becomes an answer: a body that could not be read, two writers of one thing, a limit, a full disk. Anything else stays a fault of ours.</summary>
+/// <summary>The one place in which what was thrown becomes an answer: a body that could not be read, two writers of one thing, a limit, a
+/// full disk. Anything else stays a fault of ours.</summary>
 internal sealed partial class ExceptionProblems(ILogger<ExceptionProblems> log) : IExceptionHandler
 {
     /// <summary>Nobody reads the answer; it only stands in the log.</summary>

@@ -3,9 +3,8 @@ namespace BrightKettle.Server.Answers;
 /// <summary>Something wrong with one field of a request. Its sentence stands in the catalogue.</summary>
 public sealed record FieldFault(string Code, string Field, double? Low = null, double? High = null)
 {
-    public string Said() => Code == "request.out_of_range"
-        ? Messages.Messages.ProblemRequestOutOfRange(Low, High)
-        : KettleProblems.Detail(Code);
+    public string Said() =>
+        Code == "request.out_of_range" ? Messages.Messages.ProblemRequestOutOfRange(Low, High) : KettleProblems.Detail(Code);
 }
 
 /// <summary>Collects what is wrong with a request, so that all of it is said at once.</summary>

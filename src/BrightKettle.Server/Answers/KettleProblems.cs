@@ -13,11 +13,25 @@ public static class KettleProblems
     {
         ArgumentNullException.ThrowIfNull(checks);
         var first = checks.Faults[0];
-        return Make(StatusCodes.Status400BadRequest, first.Code, first.Field, Said.TitleInvalid(), first.Said(), new()
-        {
-            ["errors"] = checks.Faults.Take(WorkLimits.MostFaultsNamed).Select(f => new { code = f.Code, field = f.Field, detail = f.Said() }),
-            ["faults"] = checks.Faults.Count,
-        });
+        return Make(
+            StatusCodes.Status400BadRequest,
+            first.Code,
+            first.Field,
+            Said.TitleInvalid(),
+            first.Said(),
+            new()
+            {
+                ["errors"] = checks
+                    .Faults.Take(WorkLimits.MostFaultsNamed)
+                    .Select(f => new
+                    {
+                        code = f.Code,
+                        field = f.Field,
+                        detail = f.Said(),
+                    }),
+                ["faults"] = checks.Faults.Count,
+            }
+        );
     }
 
     public static ProblemHttpResult Invalid(string code, string field)
@@ -38,18 +52,33 @@ public static class KettleProblems
 
     /// <param name="current">What stands there instead; null where nothing of it is to be shown.</param>
     public static ProblemHttpResult Conflict(string code, object? current = null) =>
-        Make(StatusCodes.Status409Conflict, code, null, Said.TitleConflict(), Detail(code), current is null ? null : new() { ["current"] = current });
+        Make(
+            StatusCodes.Status409Conflict,
+            code,
+            null,
+            Said.TitleConflict(),
+            Detail(code),
+            current is null ? null : new() { ["current"] = current }
+        );
 
     /// <summary>The id of an event belongs to something else that was written before.</summary>
     public static ProblemHttpResult IdTaken() => Conflict("request.id_taken");
 
     /// <summary>Not now: too much is asked at once.</summary>
-    public static ProblemHttpResult Busy(string code) => Make(StatusCodes.Status429TooManyRequests, code, null, Said.TitleBusy(), Detail(code));
+    public static ProblemHttpResult Busy(string code) =>
+        Make(StatusCodes.Status429TooManyRequests, code, null, Said.TitleBusy(), Detail(code));
 
     /// <summary>It would cost more than a request may.</summary>
     /// <param name="limit">Which limit: simulated_hours, steps or milliseconds.</param>
     public static ProblemHttpResult OverLimit(string limit) =>
-        Make(StatusCodes.Status422UnprocessableEntity, "request.over_limit", null, Said.TitleOverLimit(), Detail($"limit.{limit}"), new() { ["limit"] = limit });
+        Make(
+            StatusCodes.Status422UnprocessableEntity,
+            "request.over_limit",
+            null,
+            Said.TitleOverLimit(),
+            Detail($"limit.{limit}"),
+            new() { ["limit"] = limit }
+        );
 
     /// <summary>An answer that no endpoint gave.</summary>
     public static ProblemHttpResult Plain(int status, string code, string? field = null) =>
@@ -58,19 +87,33 @@ public static class KettleProblems
     /// <summary>The sentence of a refusal's code.</summary>
     public static string Detail(string code) => Said.Say($"problem.{code}");
 
-    private static string TitleOf(int status) => status switch
-    {
-        StatusCodes.Status400BadRequest => Said.TitleMalformed(),
-        StatusCodes.Status404NotFound => Said.TitleMissing(),
-        StatusCodes.Status503ServiceUnavailable => Said.TitleNotNow(),
-        StatusCodes.Status507InsufficientStorage => Said.TitleNoRoom(),
-        >= 500 => Said.TitleFault(),
-        _ => Said.TitleOther(),
-    };
+    private static string TitleOf(int status) =>
+        status switch
+        {
+            StatusCodes.Status400BadRequest => Said.TitleMalformed(),
+            StatusCodes.Status404NotFound => Said.TitleMissing(),
+            StatusCodes.Status503ServiceUnavailable => Said.TitleNotNow(),
+            StatusCodes.Status507InsufficientStorage => Said.TitleNoRoom(),
+            >= 500 => Said.TitleFault(),
+            _ => Said.TitleOther(),
+        };
 
-    internal static ProblemHttpResult Make(int status, string code, string? field, string title, string detail, Dictionary<string, object?>? more = null)
+    internal static ProblemHttpResult Make(
+        int status,
+        string code,
+        string? field,
+        string title,
+        string detail,
+        Dictionary<string, object?>? more = null
+    )
     {
-        var problem = new ProblemDetails { Status = status, Title = title, Detail = detail, Type = $"urn:bright-kettle:{code}" };
+        var problem = new ProblemDetails
+        {
+            Status = status,
+            Title = title,
+            Detail = detail,
+            Type = $"urn:bright-kettle:{code}",
+        };
         problem.Extensions["code"] = code;
         if (field is not null)
         {

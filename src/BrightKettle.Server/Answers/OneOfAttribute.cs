@@ -2,7 +2,8 @@ using System.Text.Json;
 
 namespace BrightKettle.Server.Answers;
 
-/// <summary>The closed set that a text of a request or an answer comes from; the interface's description lists it, so that a wrong word does not compile on the page.</summary>
+/// <summary>The closed set that a text of a request or an answer comes from; the interface's description lists it, so that a wrong word
+/// does not compile on the page.</summary>
 [AttributeUsage(AttributeTargets.Property)]
 public class OneOfAttribute : Attribute
 {

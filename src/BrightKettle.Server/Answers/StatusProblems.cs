@@ -5,19 +5,20 @@ namespace BrightKettle.Server.Answers;
 /// <summary>Gives a status that no endpoint put into words, such as a wrong method, its code and its sentence.</summary>
 public static class StatusProblems
 {
-    public static string CodeOf(int status) => status switch
-    {
-        StatusCodes.Status400BadRequest => "request.malformed",
-        StatusCodes.Status404NotFound => "request.not_found",
-        StatusCodes.Status405MethodNotAllowed => "request.method",
-        StatusCodes.Status408RequestTimeout => "request.too_slow",
-        StatusCodes.Status413PayloadTooLarge => "request.too_large",
-        StatusCodes.Status414UriTooLong => "request.too_large",
-        StatusCodes.Status415UnsupportedMediaType => "request.type",
-        StatusCodes.Status431RequestHeaderFieldsTooLarge => "request.too_large",
-        < StatusCodes.Status500InternalServerError => "request.malformed",
-        _ => "server.fault",
-    };
+    public static string CodeOf(int status) =>
+        status switch
+        {
+            StatusCodes.Status400BadRequest => "request.malformed",
+            StatusCodes.Status404NotFound => "request.not_found",
+            StatusCodes.Status405MethodNotAllowed => "request.method",
+            StatusCodes.Status408RequestTimeout => "request.too_slow",
+            StatusCodes.Status413PayloadTooLarge => "request.too_large",
+            StatusCodes.Status414UriTooLong => "request.too_large",
+            StatusCodes.Status415UnsupportedMediaType => "request.type",
+            StatusCodes.Status431RequestHeaderFieldsTooLarge => "request.too_large",
+            < StatusCodes.Status500InternalServerError => "request.malformed",
+            _ => "server.fault",
+        };
 
     public static async Task Answer(StatusCodeContext context)
     {

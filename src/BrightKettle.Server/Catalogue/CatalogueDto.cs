@@ -12,14 +12,33 @@ public sealed record PulseDto(
     double SoakHoursHigh,
     string LectinRisk,
     int HoldsShape,
-    string Note);
+    string Note
+);
 
 /// <summary>A rice for the picker.</summary>
-public sealed record RiceDto(string Id, string Name, string Said, IReadOnlyList<string> Aliases, double GramsPerCup, string Rinse, string Note);
+public sealed record RiceDto(
+    string Id,
+    string Name,
+    string Said,
+    IReadOnlyList<string> Aliases,
+    double GramsPerCup,
+    string Rinse,
+    string Note
+);
 
 /// <summary>Something beside pulses and rice that can go into a pot. Salt in g per g.</summary>
 /// <param name="SaltAfterBlanch">Share of its salt that is left after a blanch; null where none is usual.</param>
-public sealed record ExtraDto(string Id, string Name, IReadOnlyList<string> Aliases, string Kind, double SaltShare, double? SaltAfterBlanch, bool ComesOut, string Confidence, string Note);
+public sealed record ExtraDto(
+    string Id,
+    string Name,
+    IReadOnlyList<string> Aliases,
+    string Kind,
+    double SaltShare,
+    double? SaltAfterBlanch,
+    bool ComesOut,
+    string Confidence,
+    string Note
+);
 
 public sealed record CatalogueDto(IReadOnlyList<PulseDto> Pulses, IReadOnlyList<RiceDto> Rices);
 

@@ -15,20 +15,27 @@ public static class CatalogueEndpoints
         routes.MapGet("/api/effects", Effects);
     }
 
-    public static Ok<CatalogueDto> All(PulseCatalogue catalogue) => TypedResults.Ok(new CatalogueDto(
-        [.. catalogue.Pulses.Select(p => new PulseDto(
-            p.Id,
-            p.Name,
-            p.Said,
-            p.Aliases,
-            p.Kind,
-            p.GramsPerCup,
-            p.SoakHours.Low,
-            p.SoakHours.High,
-            ClosedSet.Word(p.LectinRisk),
-            p.HoldsShape,
-            p.Note))],
-        [.. catalogue.Rices.Select(r => new RiceDto(r.Id, r.Name, r.Said, r.Aliases, r.GramsPerCup, r.Rinse, r.Note))]));
+    public static Ok<CatalogueDto> All(PulseCatalogue catalogue) =>
+        TypedResults.Ok(
+            new CatalogueDto(
+                [
+                    .. catalogue.Pulses.Select(p => new PulseDto(
+                        p.Id,
+                        p.Name,
+                        p.Said,
+                        p.Aliases,
+                        p.Kind,
+                        p.GramsPerCup,
+                        p.SoakHours.Low,
+                        p.SoakHours.High,
+                        ClosedSet.Word(p.LectinRisk),
+                        p.HoldsShape,
+                        p.Note
+                    )),
+                ],
+                [.. catalogue.Rices.Select(r => new RiceDto(r.Id, r.Name, r.Said, r.Aliases, r.GramsPerCup, r.Rinse, r.Note))]
+            )
+        );
 
     /// <summary>Pulses by any of their names, slips of spelling forgiven; best first; all of them when nothing is asked.</summary>
     public static Ok<IReadOnlyList<FoundDto>> FindPulses(PulseCatalogue catalogue, string? q = null) =>
@@ -37,15 +44,29 @@ public static class CatalogueEndpoints
     public static Ok<IReadOnlyList<FoundDto>> FindRices(PulseCatalogue catalogue, string? q = null) =>
         TypedResults.Ok(NameSearch.Find(q, catalogue.Rices.Select(r => (r.Id, r.Name, Names(r.Said, r.Aliases)))));
 
-    public static Ok<IReadOnlyList<EffectDto>> Effects(PulseCatalogue catalogue) => TypedResults.Ok<IReadOnlyList<EffectDto>>(
-        [
+    public static Ok<IReadOnlyList<EffectDto>> Effects(PulseCatalogue catalogue) =>
+        TypedResults.Ok<IReadOnlyList<EffectDto>>([
             .. catalogue.Effects.Select(e => new EffectDto(e.Id, e.Low, e.Typical, e.High, e.Unit, e.Confidence, e.Basis)),
-            .. catalogue.Curves.SelectMany(c => c.Points.Select(p => new EffectDto($"{c.Id} at {p[0]} {c.Unit}", p[1], p[2], p[3], "factor", c.Confidence, c.Basis))),
+            .. catalogue.Curves.SelectMany(c =>
+                c.Points.Select(p => new EffectDto($"{c.Id} at {p[0]} {c.Unit}", p[1], p[2], p[3], "factor", c.Confidence, c.Basis))
+            ),
         ]);
 
     /// <summary>Everything of the kitchen's vocabulary beside pulses and rice.</summary>
-    public static Ok<IReadOnlyList<ExtraDto>> Extras(PulseCatalogue catalogue) => TypedResults.Ok<IReadOnlyList<ExtraDto>>(
-        [.. catalogue.Extras.Select(e => new ExtraDto(e.Id, e.Name, e.Aliases, e.Kind, e.Salt.Typical, e.SaltAfterBlanch, e.ComesOut, e.Confidence, e.Note))]);
+    public static Ok<IReadOnlyList<ExtraDto>> Extras(PulseCatalogue catalogue) =>
+        TypedResults.Ok<IReadOnlyList<ExtraDto>>([
+            .. catalogue.Extras.Select(e => new ExtraDto(
+                e.Id,
+                e.Name,
+                e.Aliases,
+                e.Kind,
+                e.Salt.Typical,
+                e.SaltAfterBlanch,
+                e.ComesOut,
+                e.Confidence,
+                e.Note
+            )),
+        ]);
 
     private static IReadOnlyList<string> Names(string said, IReadOnlyList<string> aliases) => [said, .. aliases];
 }

@@ -16,12 +16,22 @@ public static class NameSearch
         var wanted = Fold(asked ?? string.Empty);
         return wanted.Length == 0
             ? [.. things.Select(t => new FoundDto(t.Id, t.Name, null))]
-            : [.. things
-                .Select(t => (Thing: t, Best: t.Aliases.Prepend(t.Name).Select(name => (Name: name, Score: Score(wanted, Fold(name)))).MaxBy(n => n.Score)))
-                .Where(t => t.Best.Score >= Least)
-                .OrderByDescending(t => t.Best.Score)
-                .ThenBy(t => t.Thing.Name.Length)
-                .Select(t => new FoundDto(t.Thing.Id, t.Thing.Name, t.Best.Name == t.Thing.Name ? null : t.Best.Name))];
+            :
+            [
+                .. things
+                    .Select(t =>
+                        (
+                            Thing: t,
+                            Best: t.Aliases.Prepend(t.Name)
+                                .Select(name => (Name: name, Score: Score(wanted, Fold(name))))
+                                .MaxBy(n => n.Score)
+                        )
+                    )
+                    .Where(t => t.Best.Score >= Least)
+                    .OrderByDescending(t => t.Best.Score)
+                    .ThenBy(t => t.Thing.Name.Length)
+                    .Select(t => new FoundDto(t.Thing.Id, t.Thing.Name, t.Best.Name == t.Thing.Name ? null : t.Best.Name)),
+            ];
     }
 
     /// <summary>A start of the name or of one of its words counts most, then likeness of the whole.</summary>
@@ -49,7 +59,8 @@ public static class NameSearch
     }
 
     /// <summary>100 for the same, less for each letter that is wrong, missing or too many, by the longer of both.</summary>
-    private static int Alike(string one, string other) => 100 - (100 * Levenshtein.GetDistance(one, other) / Math.Max(1, Math.Max(one.Length, other.Length)));
+    private static int Alike(string one, string other) =>
+        100 - (100 * Levenshtein.GetDistance(one, other) / Math.Max(1, Math.Max(one.Length, other.Length)));
 
     /// <summary>The words in an order of their own, so that theirs does not matter.</summary>
     private static string Sorted(string text) => string.Join(' ', text.Split(' ').Order(StringComparer.Ordinal));

@@ -14,16 +14,21 @@ public sealed record CookDocument(
     int Seed,
     CookKitchenDocument Kitchen,
     IReadOnlyList<IngredientDocument> Ingredients,
-    IReadOnlyList<ActionDocument> Actions)
+    IReadOnlyList<ActionDocument> Actions
+)
 {
     public const string FormatName = "bright-kettle/cook";
     public const int CurrentVersion = 1;
 
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+    };
 
     public JsonElement Json() => JsonSerializer.SerializeToElement(this, Options);
 
-    public static CookDocument Read(JsonElement json) => json.Deserialize<CookDocument>(Options) ?? throw new JsonException("This is no cook.");
+    public static CookDocument Read(JsonElement json) =>
+        json.Deserialize<CookDocument>(Options) ?? throw new JsonException("This is no cook.");
 }
 
 public sealed record CookKitchenDocument(
@@ -37,7 +42,8 @@ public sealed record CookKitchenDocument(
     string? VesselId = null,
     CookerDocument? Cooker = null,
     double? HardnessMilligramsPerLitre = null,
-    IReadOnlyList<OtherVesselDocument>? Others = null);
+    IReadOnlyList<OtherVesselDocument>? Others = null
+);
 
 /// <summary>A further vessel of a cook.</summary>
 /// <param name="Above">It stands in the steam of the first one and has no heat of its own.</param>
@@ -49,11 +55,19 @@ public sealed record OtherVesselDocument(
     double BurnerMostWatts,
     double BurnerLeastWatts,
     CookerDocument? Cooker = null,
-    bool Above = false);
+    bool Above = false
+);
 
 /// <summary>What a cooker does beyond a pot. Figures that are left out are the typical ones of its kind.</summary>
 /// <param name="Kind">weight, spring, electric or slow.</param>
-public sealed record CookerDocument(string Kind, double? HighKilopascals = null, double? LowKilopascals = null, double? HighWatts = null, double? LowWatts = null, double? LossWattsPerKelvin = null);
+public sealed record CookerDocument(
+    string Kind,
+    double? HighKilopascals = null,
+    double? LowKilopascals = null,
+    double? HighWatts = null,
+    double? LowWatts = null,
+    double? LossWattsPerKelvin = null
+);
 
 /// <summary>A pulse, a rice or an extra of the catalogue.</summary>
 /// <param name="Kind">pulse, rice or extra.</param>
@@ -83,19 +97,41 @@ public sealed record IngredientDocument(
     double? RateFactor = null,
     double? Celsius = null,
     int? Pieces = null,
-    bool? Blanched = null);
+    bool? Blanched = null
+);
 
 /// <summary>One action; which of the figures belong to it depends on what it does.</summary>
-/// <param name="Do">soak, drain, chill, rinse, add, take_out, water, salt, measure, pour_back, heat, cover, pressurise, release, transfer, stir, mash, thicken or serve.</param>
+/// <param name="Do">soak, drain, chill, rinse, add, take_out, water, salt, measure, pour_back, heat, cover, pressurise, release,
+/// transfer, stir, mash, thicken or serve.</param>
 /// <param name="In">Id of its vessel; left out for the first.</param>
 /// <param name="Grams">Of water, salt, starch or liquor.</param>
 /// <param name="Setting">high or low for pressurise, natural or quick for release.</param>
-/// <param name="With">For cover: what the seal is made of: foil, parchment, towel, plastic or waxed_paper (the last two are refused by a gate).</param>
+/// <param name="With">For cover: what the seal is made of: foil, parchment, towel, plastic or waxed_paper (the last two are refused by a
+/// gate).</param>
 /// <param name="What">liquor, ingredient or everything for transfer.</param>
 public sealed record ActionDocument(
     [property: OneOf(
-        "soak", "drain", "chill", "rinse", "add", "take_out", "water", "salt", "measure", "pour_back", "heat", "cover", "pressurise", "release", "transfer", "stir", "mash", "thicken", "serve")]
-    string Do,
+        "soak",
+        "drain",
+        "chill",
+        "rinse",
+        "add",
+        "take_out",
+        "water",
+        "salt",
+        "measure",
+        "pour_back",
+        "heat",
+        "cover",
+        "pressurise",
+        "release",
+        "transfer",
+        "stir",
+        "mash",
+        "thicken",
+        "serve"
+    )]
+        string Do,
     WhenDocument? When = null,
     string? Mark = null,
     string? Ingredient = null,
@@ -114,7 +150,8 @@ public sealed record ActionDocument(
     [property: OneOf(typeof(TransferWhat))] string? What = null,
     double? Share = null,
     double? WaterGrams = null,
-    [property: OneOf(typeof(SealMaterial))] string? With = null);
+    [property: OneOf(typeof(SealMaterial))] string? With = null
+);
 
 /// <summary>What an action waits for after the one before it.</summary>
 /// <param name="After">boils, surface_dry, pressure_up, whistle or pin_down.</param>
@@ -126,16 +163,26 @@ public sealed record WhenDocument(
     double? DelayMinutes = null,
     LookDocument? Look = null,
     int? Count = null,
-    string? AfterMark = null);
+    string? AfterMark = null
+);
 
 public sealed record LookDocument(string Ingredient, double Doneness, double AgainMinutes);
 
 /// <summary>What was chosen to be done from a moment on.</summary>
-public sealed record CourseDocument(string Code, IReadOnlyList<ActionDocument> Actions, IReadOnlyList<OtherVesselDocument> Others, IReadOnlyList<IngredientDocument> Extras)
+public sealed record CourseDocument(
+    string Code,
+    IReadOnlyList<ActionDocument> Actions,
+    IReadOnlyList<OtherVesselDocument> Others,
+    IReadOnlyList<IngredientDocument> Extras
+)
 {
-    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web) { DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+    private static readonly JsonSerializerOptions Options = new(JsonSerializerDefaults.Web)
+    {
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+    };
 
     public JsonElement Json() => JsonSerializer.SerializeToElement(this, Options);
 
-    public static CourseDocument Read(JsonElement json) => json.Deserialize<CourseDocument>(Options) ?? throw new JsonException("This is no course.");
+    public static CourseDocument Read(JsonElement json) =>
+        json.Deserialize<CourseDocument>(Options) ?? throw new JsonException("This is no course.");
 }

@@ -27,13 +27,20 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
 
         if (document.Kitchen is null || document.Ingredients is null || document.Actions is null)
         {
-            return checks.Refuse<Cook>("request.missing", document.Kitchen is null ? "kitchen" : document.Ingredients is null ? "ingredients" : "actions");
+            return checks.Refuse<Cook>(
+                "request.missing",
+                document.Kitchen is null ? "kitchen"
+                    : document.Ingredients is null ? "ingredients"
+                    : "actions"
+            );
         }
 
         // What is longer than any cook is not gone through: each of its parts could be a fault.
         if (document.Actions.Count > CookRules.MostActions || document.Ingredients.Count > CookRules.MostIngredients)
         {
-            return document.Actions.Count > CookRules.MostActions ? checks.Refuse<Cook>("cook.actions", "actions") : checks.Refuse<Cook>("cook.ingredients", "ingredients");
+            return document.Actions.Count > CookRules.MostActions
+                ? checks.Refuse<Cook>("cook.actions", "actions")
+                : checks.Refuse<Cook>("cook.ingredients", "ingredients");
         }
 
         if (document.Starts < Earliest || document.Starts > Latest)
@@ -54,7 +61,8 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
             [.. ingredients.OfType<Ingredient>()],
             [.. actions.OfType<CookAction>()],
             Instant.FromDateTimeOffset(document.Starts),
-            document.Seed);
+            document.Seed
+        );
         return CookRules.Check(cook) is { } fault
             ? checks.Refuse<Cook>(fault.Code, fault.Action is { } at ? $"actions[{at}].{fault.Field}" : fault.Field)
             : cook;
@@ -70,42 +78,80 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
         return checks.Any ? null : new(document.Code, actions, others, extras);
     }
 
-    private CookKitchen Kitchen(CookKitchenDocument k) => new(
-        Vessel(k.VesselId ?? "vessel", k.VesselName, k.VesselDiameterCentimetres, k.VesselBrimMillilitres, k.Cooker, "kitchen.vesselDiameterCentimetres", "kitchen.vesselBrimMillilitres", "kitchen.cooker"),
-        Burner(k.BurnerMostWatts, k.BurnerLeastWatts, "kitchen."),
-        Altitude.FromMetres(checks.Within(k.AltitudeMetres, Altitude.LeastMetres, Altitude.MostMetres, "kitchen.altitudeMetres")),
-        Temperature.FromCelsius(checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius")))
-    {
-        HardnessMilligramsPerLitre = checks.Within(k.HardnessMilligramsPerLitre ?? 0, 0, 1000, "kitchen.hardnessMilligramsPerLitre"),
-        OtherVessels = k.Others is not { Count: > 0 } others ? [] : [.. others.Take(CookRules.MostVessels).Select((o, i) => Other(o, $"kitchen.others[{i}]")).OfType<CookVessel>()],
-    };
+    private CookKitchen Kitchen(CookKitchenDocument k) =>
+        new(
+            Vessel(
+                k.VesselId ?? "vessel",
+                k.VesselName,
+                k.VesselDiameterCentimetres,
+                k.VesselBrimMillilitres,
+                k.Cooker,
+                "kitchen.vesselDiameterCentimetres",
+                "kitchen.vesselBrimMillilitres",
+                "kitchen.cooker"
+            ),
+            Burner(k.BurnerMostWatts, k.BurnerLeastWatts, "kitchen."),
+            Altitude.FromMetres(checks.Within(k.AltitudeMetres, Altitude.LeastMetres, Altitude.MostMetres, "kitchen.altitudeMetres")),
+            Temperature.FromCelsius(checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius"))
+        )
+        {
+            HardnessMilligramsPerLitre = checks.Within(k.HardnessMilligramsPerLitre ?? 0, 0, 1000, "kitchen.hardnessMilligramsPerLitre"),
+            OtherVessels = k.Others is not { Count: > 0 } others
+                ? []
+                : [.. others.Take(CookRules.MostVessels).Select((o, i) => Other(o, $"kitchen.others[{i}]")).OfType<CookVessel>()],
+        };
 
-    private CookVessel? Other(OtherVesselDocument? o, string at) => o?.Id is null
-        ? checks.Refuse<CookVessel>("request.missing", $"{at}.id")
-        : new(
-            Vessel(o.Id, o.Name, o.DiameterCentimetres, o.BrimMillilitres, o.Cooker, $"{at}.diameterCentimetres", $"{at}.brimMillilitres", $"{at}.cooker"),
-            Burner(o.BurnerMostWatts, o.BurnerLeastWatts, $"{at}."),
-            o.Above);
+    private CookVessel? Other(OtherVesselDocument? o, string at) =>
+        o?.Id is null
+            ? checks.Refuse<CookVessel>("request.missing", $"{at}.id")
+            : new(
+                Vessel(
+                    o.Id,
+                    o.Name,
+                    o.DiameterCentimetres,
+                    o.BrimMillilitres,
+                    o.Cooker,
+                    $"{at}.diameterCentimetres",
+                    $"{at}.brimMillilitres",
+                    $"{at}.cooker"
+                ),
+                Burner(o.BurnerMostWatts, o.BurnerLeastWatts, $"{at}."),
+                o.Above
+            );
 
-    private Vessel Vessel(string id, string? name, double diameter, double brim, CookerDocument? cooker, string diameterAt, string brimAt, string cookerAt) => new(
-        id,
-        name ?? string.Empty,
-        Length.FromCentimetres(checks.Within(diameter, 8, 60, diameterAt)),
-        Volume.FromMillilitres(checks.Within(brim, 200, 60_000, brimAt)))
-    {
-        Cooker = cooker is null ? null : Cooker(cooker, brim, cookerAt),
-    };
+    private Vessel Vessel(
+        string id,
+        string? name,
+        double diameter,
+        double brim,
+        CookerDocument? cooker,
+        string diameterAt,
+        string brimAt,
+        string cookerAt
+    ) =>
+        new(
+            id,
+            name ?? string.Empty,
+            Length.FromCentimetres(checks.Within(diameter, 8, 60, diameterAt)),
+            Volume.FromMillilitres(checks.Within(brim, 200, 60_000, brimAt))
+        )
+        {
+            Cooker = cooker is null ? null : Cooker(cooker, brim, cookerAt),
+        };
 
-    private Burner Burner(double most, double least, string at) => new(
-        "burner",
-        string.Empty,
-        Power.FromWatts(checks.Within(most, 50, 10_000, $"{at}burnerMostWatts")),
-        Power.FromWatts(checks.Within(least, 0, Math.Max(0, most), $"{at}burnerLeastWatts")));
+    private Burner Burner(double most, double least, string at) =>
+        new(
+            "burner",
+            string.Empty,
+            Power.FromWatts(checks.Within(most, 50, 10_000, $"{at}burnerMostWatts")),
+            Power.FromWatts(checks.Within(least, 0, Math.Max(0, most), $"{at}burnerLeastWatts"))
+        );
 
     private Cooker Cooker(CookerDocument d, double brim, string at)
     {
         var typical = Core.Kitchen.Cooker.Typical(ClosedSet.Read<CookerKind>(d.Kind, $"{at}.kind", checks), brim);
-        double Or(double? given, double otherwise, double low, double high, string field) => given is { } g ? checks.Within(g, low, high, $"{at}.{field}") : otherwise;
+        double Or(double? given, double otherwise, double low, double high, string field) =>
+            given is { } g ? checks.Within(g, low, high, $"{at}.{field}") : otherwise;
         return typical with
         {
             HighKilopascals = Or(d.HighKilopascals, typical.HighKilopascals, 0, 120, "highKilopascals"),
@@ -131,21 +177,35 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                 var spread = checks.Within(d.PaceSpread ?? catalogue.Constants.LotSpread, 0, 1, $"{at}.paceSpread");
                 return new PulseIngredient(d.Id, grams, pulse, new Pace(median, spread))
                 {
-                    Lot = d.AgeYears is null && d.Storage is null
-                        ? Lot.Fresh
-                        : new Lot(checks.Within(d.AgeYears ?? 0, 0, 20, $"{at}.ageYears"), ClosedSet.Read<Storage>(d.Storage ?? "cupboard", $"{at}.storage", checks)),
-                    CookedAt = d.CookedCelsius is { } cooked ? Temperature.FromCelsius(checks.Within(cooked, -25, 100, $"{at}.cookedCelsius")) : null,
+                    Lot =
+                        d.AgeYears is null && d.Storage is null
+                            ? Lot.Fresh
+                            : new Lot(
+                                checks.Within(d.AgeYears ?? 0, 0, 20, $"{at}.ageYears"),
+                                ClosedSet.Read<Storage>(d.Storage ?? "cupboard", $"{at}.storage", checks)
+                            ),
+                    CookedAt = d.CookedCelsius is { } cooked
+                        ? Temperature.FromCelsius(checks.Within(cooked, -25, 100, $"{at}.cookedCelsius"))
+                        : null,
                     CookedSaltShare = checks.Within(d.CookedSaltShare ?? 0, 0, 0.03, $"{at}.cookedSaltShare"),
                 };
             case "rice" when catalogue.FindRice(d.CatalogueId) is { } rice:
-                return new RiceIngredient(d.Id, grams, rice, checks.Within(d.RateFactor ?? 1, 0.2, 5, $"{at}.rateFactor")) { Toasted = d.Toasted ?? false };
+                return new RiceIngredient(d.Id, grams, rice, checks.Within(d.RateFactor ?? 1, 0.2, 5, $"{at}.rateFactor"))
+                {
+                    Toasted = d.Toasted ?? false,
+                };
             case "extra" when catalogue.FindExtra(d.CatalogueId) is { } extra:
                 if (d.Blanched == true && extra.SaltAfterBlanch is null)
                 {
                     checks.Add("extra.not_blanched", $"{at}.blanched");
                 }
 
-                return new ExtraIngredient(d.Id, grams, extra, Temperature.FromCelsius(checks.Within(d.Celsius ?? 20, -25, 100, $"{at}.celsius")))
+                return new ExtraIngredient(
+                    d.Id,
+                    grams,
+                    extra,
+                    Temperature.FromCelsius(checks.Within(d.Celsius ?? 20, -25, 100, $"{at}.celsius"))
+                )
                 {
                     Pieces = (int)checks.Within(d.Pieces ?? 0, 0, 50, $"{at}.pieces"),
                     Blanched = d.Blanched ?? false,
@@ -174,7 +234,11 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
         Temperature Celsius(double otherwise) => Temperature.FromCelsius(checks.Within(d.Celsius ?? otherwise, 0, 105, $"{at}.celsius"));
         CookAction? action = d.Do switch
         {
-            "soak" => new CookAction.Soak(when, Id(), Grams(), Celsius(20)) { SaltShare = d.SaltShare ?? 0, SodaGramsPerLitre = d.SodaGramsPerLitre ?? 0 },
+            "soak" => new CookAction.Soak(when, Id(), Grams(), Celsius(20))
+            {
+                SaltShare = d.SaltShare ?? 0,
+                SodaGramsPerLitre = d.SodaGramsPerLitre ?? 0,
+            },
             "drain" => new CookAction.Drain(when, d.Ingredient) { Keep = d.Keep ?? false },
             "chill" => new CookAction.Chill(when, Id(), Celsius(5)),
             "rinse" => new CookAction.Rinse(when, Id()),
@@ -188,7 +252,15 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
             {
                 Net = d.Watts is { } watts ? Power.FromWatts(checks.Within(watts, 0, 10_000, $"{at}.watts")) : null,
             },
-            "pressurise" => new CookAction.Pressurise(when, d.Setting switch { "high" or null => true, "low" => false, _ => Unknown($"{at}.setting") }),
+            "pressurise" => new CookAction.Pressurise(
+                when,
+                d.Setting switch
+                {
+                    "high" or null => true,
+                    "low" => false,
+                    _ => Unknown($"{at}.setting"),
+                }
+            ),
             "release" => new CookAction.Release(when, ClosedSet.Read<ReleaseKind>(d.Setting, $"{at}.setting", checks)),
             "transfer" => new CookAction.Transfer(when, d.To ?? string.Empty, ClosedSet.Read<TransferWhat>(d.What, $"{at}.what", checks))
             {
@@ -196,8 +268,15 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                 Most = d.Grams is null ? null : Grams(),
             },
             "mash" => new CookAction.Mash(when, Id(), d.Share ?? double.NaN),
-            "thicken" => new CookAction.Thicken(when, Grams(), Mass.FromGrams(checks.Within(d.WaterGrams ?? 0, 0, 5000, $"{at}.waterGrams"))),
-            "cover" => new CookAction.Cover(when, ClosedSet.Read<Lid>(d.Lid, $"{at}.lid", checks)) { With = d.With is null ? null : ClosedSet.Read<SealMaterial>(d.With, $"{at}.with", checks) },
+            "thicken" => new CookAction.Thicken(
+                when,
+                Grams(),
+                Mass.FromGrams(checks.Within(d.WaterGrams ?? 0, 0, 5000, $"{at}.waterGrams"))
+            ),
+            "cover" => new CookAction.Cover(when, ClosedSet.Read<Lid>(d.Lid, $"{at}.lid", checks))
+            {
+                With = d.With is null ? null : ClosedSet.Read<SealMaterial>(d.With, $"{at}.with", checks),
+            },
             "stir" => new CookAction.Stir(when),
             "serve" => new CookAction.Serve(when),
             _ => checks.Refuse<CookAction>("cook.unknown_action", $"{at}.do"),
@@ -211,18 +290,23 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
         return false;
     }
 
-    private Trigger When(WhenDocument? d, string at) => d is null
-        ? Trigger.Next
-        : new(
-            d.NotBefore is { } notBefore ? Instant.FromDateTimeOffset(notBefore) : null,
-            d.After is null ? null : ClosedSet.Read<PotEvent>(d.After, $"{at}.after", checks),
-            d.DelayMinutes is { } minutes ? Duration.FromMinutes(checks.Within(minutes, 0, 2880, $"{at}.delayMinutes")) : null,
-            d.Look is not { } look ? null : new Look(
-                look.Ingredient ?? checks.Refuse<string>("request.missing", $"{at}.look.ingredient") ?? string.Empty,
-                checks.Within(look.Doneness, 0, 200, $"{at}.look.doneness"),
-                Duration.FromMinutes(checks.Within(look.AgainMinutes, 1, 240, $"{at}.look.againMinutes"))))
-        {
-            Count = d.Count ?? 1,
-            AfterStep = d.AfterMark,
-        };
+    private Trigger When(WhenDocument? d, string at) =>
+        d is null
+            ? Trigger.Next
+            : new(
+                d.NotBefore is { } notBefore ? Instant.FromDateTimeOffset(notBefore) : null,
+                d.After is null ? null : ClosedSet.Read<PotEvent>(d.After, $"{at}.after", checks),
+                d.DelayMinutes is { } minutes ? Duration.FromMinutes(checks.Within(minutes, 0, 2880, $"{at}.delayMinutes")) : null,
+                d.Look is not { } look
+                    ? null
+                    : new Look(
+                        look.Ingredient ?? checks.Refuse<string>("request.missing", $"{at}.look.ingredient") ?? string.Empty,
+                        checks.Within(look.Doneness, 0, 200, $"{at}.look.doneness"),
+                        Duration.FromMinutes(checks.Within(look.AgainMinutes, 1, 240, $"{at}.look.againMinutes"))
+                    )
+            )
+            {
+                Count = d.Count ?? 1,
+                AfterStep = d.AfterMark,
+            };
 }

@@ -28,34 +28,58 @@ public static class CookWriter
                 kitchen.Vessel.Id,
                 Cooker(kitchen.Vessel.Cooker),
                 kitchen.HardnessMilligramsPerLitre > 0 ? kitchen.HardnessMilligramsPerLitre : null,
-                kitchen.OtherVessels.Count == 0 ? null : [.. kitchen.OtherVessels.Select(Other)]),
+                kitchen.OtherVessels.Count == 0 ? null : [.. kitchen.OtherVessels.Select(Other)]
+            ),
             [.. cook.Ingredients.Select(Ingredient)],
-            [.. cook.Actions.Select(Action)]);
+            [.. cook.Actions.Select(Action)]
+        );
     }
 
     public static CourseDocument Write(Course course)
     {
         ArgumentNullException.ThrowIfNull(course);
-        return new(course.Code, [.. course.Actions.Select(Action)], [.. course.Vessels.Select(Other)], [.. course.Extras.Select(Ingredient)]);
+        return new(
+            course.Code,
+            [.. course.Actions.Select(Action)],
+            [.. course.Vessels.Select(Other)],
+            [.. course.Extras.Select(Ingredient)]
+        );
     }
 
-    private static IngredientDocument Ingredient(Ingredient ingredient) => ingredient switch
-    {
-        PulseIngredient p => new(
-            p.Id,
-            "pulse",
-            p.Pulse.Id,
-            p.Dry.Grams,
-            p.Pace.Median,
-            p.Pace.Spread,
-            p.Lot == Lot.Fresh ? null : p.Lot.Years,
-            p.Lot == Lot.Fresh ? null : ClosedSet.Word(p.Lot.Storage),
-            p.CookedAt?.Celsius,
-            p.CookedSaltShare > 0 ? p.CookedSaltShare : null),
-        RiceIngredient r => new(r.Id, "rice", r.Rice.Id, r.Dry.Grams, Toasted: r.Toasted ? true : null, RateFactor: r.RateFactor == 1 ? null : r.RateFactor),
-        ExtraIngredient x => new(x.Id, "extra", x.Extra.Id, x.Dry.Grams, Celsius: x.Temperature.Celsius, Pieces: x.Pieces > 0 ? x.Pieces : null, Blanched: x.Blanched ? true : null),
-        _ => throw new InvalidOperationException($"No exchange form for {ingredient.GetType().Name}."),
-    };
+    private static IngredientDocument Ingredient(Ingredient ingredient) =>
+        ingredient switch
+        {
+            PulseIngredient p => new(
+                p.Id,
+                "pulse",
+                p.Pulse.Id,
+                p.Dry.Grams,
+                p.Pace.Median,
+                p.Pace.Spread,
+                p.Lot == Lot.Fresh ? null : p.Lot.Years,
+                p.Lot == Lot.Fresh ? null : ClosedSet.Word(p.Lot.Storage),
+                p.CookedAt?.Celsius,
+                p.CookedSaltShare > 0 ? p.CookedSaltShare : null
+            ),
+            RiceIngredient r => new(
+                r.Id,
+                "rice",
+                r.Rice.Id,
+                r.Dry.Grams,
+                Toasted: r.Toasted ? true : null,
+                RateFactor: r.RateFactor == 1 ? null : r.RateFactor
+            ),
+            ExtraIngredient x => new(
+                x.Id,
+                "extra",
+                x.Extra.Id,
+                x.Dry.Grams,
+                Celsius: x.Temperature.Celsius,
+                Pieces: x.Pieces > 0 ? x.Pieces : null,
+                Blanched: x.Blanched ? true : null
+            ),
+            _ => throw new InvalidOperationException($"No exchange form for {ingredient.GetType().Name}."),
+        };
 
     private static ActionDocument Action(CookAction action)
     {
@@ -67,13 +91,19 @@ public static class CookWriter
                 Grams: a.Water.Grams,
                 Celsius: a.Temperature.Celsius,
                 SaltShare: a.SaltShare > 0 ? a.SaltShare : null,
-                SodaGramsPerLitre: a.SodaGramsPerLitre > 0 ? a.SodaGramsPerLitre : null),
+                SodaGramsPerLitre: a.SodaGramsPerLitre > 0 ? a.SodaGramsPerLitre : null
+            ),
             CookAction.Drain a => new("drain", Ingredient: a.IngredientId, Keep: a.Keep ? true : null),
             CookAction.Chill a => new("chill", Ingredient: a.IngredientId, Celsius: a.Temperature.Celsius),
             CookAction.Rinse a => new("rinse", Ingredient: a.IngredientId),
             CookAction.Add a => new("add", Ingredient: a.IngredientId),
             CookAction.TakeOut a => new("take_out", Ingredient: a.IngredientId),
-            CookAction.AddWater a => new("water", Grams: a.Water.Grams, Celsius: a.Temperature.Celsius, IceShare: a.IceShare > 0 ? a.IceShare : null),
+            CookAction.AddWater a => new(
+                "water",
+                Grams: a.Water.Grams,
+                Celsius: a.Temperature.Celsius,
+                IceShare: a.IceShare > 0 ? a.IceShare : null
+            ),
             CookAction.AddSalt a => new("salt", Grams: a.Salt.Grams),
             CookAction.SetLiquor a => new("measure", Grams: a.Liquor.Grams),
             CookAction.PourBack a => new("pour_back", Grams: a.Liquor.Grams),
@@ -81,7 +111,13 @@ public static class CookWriter
             CookAction.Cover a => new("cover", Lid: ClosedSet.Word(a.Lid), With: a.With is { } with ? ClosedSet.Word(with) : null),
             CookAction.Pressurise a => new("pressurise", Setting: a.High ? "high" : "low"),
             CookAction.Release a => new("release", Setting: ClosedSet.Word(a.Kind)),
-            CookAction.Transfer a => new("transfer", Ingredient: a.IngredientId, Grams: a.Most?.Grams, To: a.To, What: ClosedSet.Word(a.What)),
+            CookAction.Transfer a => new(
+                "transfer",
+                Ingredient: a.IngredientId,
+                Grams: a.Most?.Grams,
+                To: a.To,
+                What: ClosedSet.Word(a.What)
+            ),
             CookAction.Stir => new("stir"),
             CookAction.Mash a => new("mash", Ingredient: a.IngredientId, Share: a.Share),
             CookAction.Thicken a => new("thicken", Grams: a.Starch.Grams, WaterGrams: a.Water.Grams),
@@ -91,27 +127,32 @@ public static class CookWriter
         return document with { Mark = action.StepId, In = action.In, When = When(action.Trigger) };
     }
 
-    private static WhenDocument? When(Trigger when) => when == Trigger.Next
-        ? null
-        : new(
-            when.NotBefore?.ToDateTimeOffset(),
-            when.After is { } after ? ClosedSet.Word(after) : null,
-            when.Delay?.TotalMinutes,
-            when.Look is { } look ? new(look.IngredientId, look.Doneness, look.Again.TotalMinutes) : null,
-            when.Count == 1 ? null : when.Count,
-            when.AfterStep);
+    private static WhenDocument? When(Trigger when) =>
+        when == Trigger.Next
+            ? null
+            : new(
+                when.NotBefore?.ToDateTimeOffset(),
+                when.After is { } after ? ClosedSet.Word(after) : null,
+                when.Delay?.TotalMinutes,
+                when.Look is { } look ? new(look.IngredientId, look.Doneness, look.Again.TotalMinutes) : null,
+                when.Count == 1 ? null : when.Count,
+                when.AfterStep
+            );
 
-    private static CookerDocument? Cooker(Cooker? c) => c is null
-        ? null
-        : new(ClosedSet.Word(c.Kind), c.HighKilopascals, c.LowKilopascals, c.High.Watts, c.Low.Watts, c.LossWattsPerKelvin);
+    private static CookerDocument? Cooker(Cooker? c) =>
+        c is null
+            ? null
+            : new(ClosedSet.Word(c.Kind), c.HighKilopascals, c.LowKilopascals, c.High.Watts, c.Low.Watts, c.LossWattsPerKelvin);
 
-    private static OtherVesselDocument Other(CookVessel v) => new(
-        v.Vessel.Id,
-        v.Vessel.Name,
-        v.Vessel.Diameter.Centimetres,
-        v.Vessel.Brim.Millilitres,
-        v.Burner.Most.Watts,
-        v.Burner.Least.Watts,
-        Cooker(v.Vessel.Cooker),
-        v.Above);
+    private static OtherVesselDocument Other(CookVessel v) =>
+        new(
+            v.Vessel.Id,
+            v.Vessel.Name,
+            v.Vessel.Diameter.Centimetres,
+            v.Vessel.Brim.Millilitres,
+            v.Burner.Most.Watts,
+            v.Burner.Least.Watts,
+            Cooker(v.Vessel.Cooker),
+            v.Above
+        );
 }

@@ -11,5 +11,6 @@ public static class LocalTimes
     public static string Write(LocalDateTime time) => Pattern.Format(time);
 
     /// <summary>The time, or null when the text is none.</summary>
-    public static LocalDateTime? Read(string? text) => Pattern.Parse(text ?? string.Empty) is { Success: true } parsed ? parsed.Value : null;
+    public static LocalDateTime? Read(string? text) =>
+        Pattern.Parse(text ?? string.Empty) is { Success: true } parsed ? parsed.Value : null;
 }

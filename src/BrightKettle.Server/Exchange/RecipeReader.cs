@@ -13,17 +13,15 @@ public static partial class RecipeReader
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(reader);
-        var candidates = Script().Matches(text).Select(m => m.Groups[1].Value).DefaultIfEmpty(text.TrimStart().StartsWith('{') || text.TrimStart().StartsWith('[') ? text : string.Empty);
+        var candidates = Script()
+            .Matches(text)
+            .Select(m => m.Groups[1].Value)
+            .DefaultIfEmpty(text.TrimStart().StartsWith('{') || text.TrimStart().StartsWith('[') ? text : string.Empty);
         foreach (var json in candidates.Where(c => c.Length > 0))
         {
             if (Parse(json) is { } recipe)
             {
-                return reader.Of(
-                    Text(recipe, "name"),
-                    People(recipe),
-                    Texts(recipe, "recipeIngredient"),
-                    Steps(recipe),
-                    cupMillilitres);
+                return reader.Of(Text(recipe, "name"), People(recipe), Texts(recipe, "recipeIngredient"), Steps(recipe), cupMillilitres);
             }
         }
 
@@ -55,15 +53,23 @@ public static partial class RecipeReader
             case JsonValueKind.Array:
                 return element.EnumerateArray().Select(e => Find(e, depth + 1)).FirstOrDefault(f => f is not null);
             case JsonValueKind.Object:
-                var isRecipe = element.TryGetProperty("@type", out var type)
-                    && (type.ValueKind == JsonValueKind.Array ? type.EnumerateArray().Any(t => t.ValueKind == JsonValueKind.String && t.ValueEquals("Recipe")) : type.ValueKind == JsonValueKind.String && type.ValueEquals("Recipe"));
-                return isRecipe ? element : element.TryGetProperty("@graph", out var graph) ? Find(graph, depth + 1) : null;
+                var isRecipe =
+                    element.TryGetProperty("@type", out var type)
+                    && (
+                        type.ValueKind == JsonValueKind.Array
+                            ? type.EnumerateArray().Any(t => t.ValueKind == JsonValueKind.String && t.ValueEquals("Recipe"))
+                            : type.ValueKind == JsonValueKind.String && type.ValueEquals("Recipe")
+                    );
+                return isRecipe ? element
+                    : element.TryGetProperty("@graph", out var graph) ? Find(graph, depth + 1)
+                    : null;
             default:
                 return null;
         }
     }
 
-    private static string? Text(JsonElement of, string name) => of.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.String ? Said(value) : null;
+    private static string? Text(JsonElement of, string name) =>
+        of.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.String ? Said(value) : null;
 
     /// <summary>The string of an element; null when half a letter stands in it, which JSON can write and no text can hold.</summary>
     private static string? Said(JsonElement element)
@@ -78,9 +84,11 @@ public static partial class RecipeReader
         }
     }
 
-    private static IEnumerable<string> Texts(JsonElement of, string name) => of.TryGetProperty(name, out var list) && list.ValueKind == JsonValueKind.Array
-        ? list.EnumerateArray().Where(e => e.ValueKind == JsonValueKind.String).Select(Said).OfType<string>()
-        : Text(of, name) is { } one ? one.Split('\n') : [];
+    private static IEnumerable<string> Texts(JsonElement of, string name) =>
+        of.TryGetProperty(name, out var list) && list.ValueKind == JsonValueKind.Array
+            ? list.EnumerateArray().Where(e => e.ValueKind == JsonValueKind.String).Select(Said).OfType<string>()
+        : Text(of, name) is { } one ? one.Split('\n')
+        : [];
 
     private static int? People(JsonElement recipe)
     {
@@ -90,21 +98,28 @@ public static partial class RecipeReader
         }
 
         var first = yield.ValueKind == JsonValueKind.Array && yield.GetArrayLength() > 0 ? yield[0] : yield;
-        var text = first.ValueKind == JsonValueKind.String ? Said(first) ?? string.Empty : first.ValueKind == JsonValueKind.Number ? first.ToString() : string.Empty;
-        return Digits().Match(text) is { Success: true } digits && int.TryParse(digits.Value, out var people) && people is >= 1 and <= 40 ? people : null;
+        var text =
+            first.ValueKind == JsonValueKind.String ? Said(first) ?? string.Empty
+            : first.ValueKind == JsonValueKind.Number ? first.ToString()
+            : string.Empty;
+        return Digits().Match(text) is { Success: true } digits && int.TryParse(digits.Value, out var people) && people is >= 1 and <= 40
+            ? people
+            : null;
     }
 
-    private static IEnumerable<string> Steps(JsonElement recipe) => recipe.TryGetProperty("recipeInstructions", out var told) ? StepsOf(told, 0) : [];
+    private static IEnumerable<string> Steps(JsonElement recipe) =>
+        recipe.TryGetProperty("recipeInstructions", out var told) ? StepsOf(told, 0) : [];
 
-    private static IEnumerable<string> StepsOf(JsonElement element, int depth) => element.ValueKind switch
-    {
-        _ when depth > MostDepth => [],
-        JsonValueKind.String => (Said(element) ?? string.Empty).Split('\n'),
-        JsonValueKind.Array => element.EnumerateArray().SelectMany(e => StepsOf(e, depth + 1)),
-        JsonValueKind.Object when element.TryGetProperty("itemListElement", out var inner) => StepsOf(inner, depth + 1),
-        JsonValueKind.Object => Text(element, "text") is { } text ? [text] : [],
-        _ => [],
-    };
+    private static IEnumerable<string> StepsOf(JsonElement element, int depth) =>
+        element.ValueKind switch
+        {
+            _ when depth > MostDepth => [],
+            JsonValueKind.String => (Said(element) ?? string.Empty).Split('\n'),
+            JsonValueKind.Array => element.EnumerateArray().SelectMany(e => StepsOf(e, depth + 1)),
+            JsonValueKind.Object when element.TryGetProperty("itemListElement", out var inner) => StepsOf(inner, depth + 1),
+            JsonValueKind.Object => Text(element, "text") is { } text ? [text] : [],
+            _ => [],
+        };
 
     [GeneratedRegex("""<script[^>]*application/ld\+json[^>]*>(.*?)</script>""", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
     private static partial Regex Script();

@@ -5,7 +5,8 @@ using Microsoft.OpenApi;
 
 namespace BrightKettle.Server.Hosting;
 
-/// <summary>What the generated description of the interface cannot know by itself: closed sets of words, and the answers of the one error path.</summary>
+/// <summary>What the generated description of the interface cannot know by itself: closed sets of words, and the answers of the one error
+/// path.</summary>
 internal static class InterfaceDescription
 {
     /// <summary>Answers that every address may give, with the reason.</summary>
@@ -28,70 +29,89 @@ internal static class InterfaceDescription
 
     public static void Configure(OpenApiOptions options)
     {
-        options.AddSchemaTransformer(static (schema, context, _) =>
-        {
-            if (context.JsonPropertyInfo?.AttributeProvider?.GetCustomAttributes(typeof(OneOfAttribute), inherit: false) is [OneOfAttribute { Words: var words }])
+        options.AddSchemaTransformer(
+            static (schema, context, _) =>
             {
-                schema.Enum = [.. words.Select(w => (JsonNode)w)];
-                // What may be left out may also be null.
-                if (schema.Type?.HasFlag(JsonSchemaType.Null) == true)
+                if (
+                    context.JsonPropertyInfo?.AttributeProvider?.GetCustomAttributes(typeof(OneOfAttribute), inherit: false)
+                    is [OneOfAttribute { Words: var words }]
+                )
                 {
-                    schema.Enum.Add(JsonNullSentinel.JsonNull);
-                }
-
-            }
-
-            return Task.CompletedTask;
-        });
-        options.AddDocumentTransformer(static (document, _, _) =>
-        {
-            document.Components ??= new();
-            document.Components.Schemas ??= new Dictionary<string, IOpenApiSchema>();
-            document.Components.Schemas[ProblemName] = Problem();
-            foreach (var operation in document.Paths.Values.Where(p => p.Operations is not null).SelectMany(p => p.Operations!.Values))
-            {
-                operation.Responses ??= [];
-                foreach (var (status, why) in Everywhere)
-                {
-                    operation.Responses[status] = new OpenApiResponse
+                    schema.Enum = [.. words.Select(w => (JsonNode)w)];
+                    // What may be left out may also be null.
+                    if (schema.Type?.HasFlag(JsonSchemaType.Null) == true)
                     {
-                        Description = why,
-                        Content = new Dictionary<string, OpenApiMediaType> { [ProblemType] = new() { Schema = new OpenApiSchemaReference(ProblemName, document) } },
-                    };
+                        schema.Enum.Add(JsonNullSentinel.JsonNull);
+                    }
                 }
-            }
 
-            return Task.CompletedTask;
-        });
+                return Task.CompletedTask;
+            }
+        );
+        options.AddDocumentTransformer(
+            static (document, _, _) =>
+            {
+                document.Components ??= new();
+                document.Components.Schemas ??= new Dictionary<string, IOpenApiSchema>();
+                document.Components.Schemas[ProblemName] = Problem();
+                foreach (var operation in document.Paths.Values.Where(p => p.Operations is not null).SelectMany(p => p.Operations!.Values))
+                {
+                    operation.Responses ??= [];
+                    foreach (var (status, why) in Everywhere)
+                    {
+                        operation.Responses[status] = new OpenApiResponse
+                        {
+                            Description = why,
+                            Content = new Dictionary<string, OpenApiMediaType>
+                            {
+                                [ProblemType] = new() { Schema = new OpenApiSchemaReference(ProblemName, document) },
+                            },
+                        };
+                    }
+                }
+
+                return Task.CompletedTask;
+            }
+        );
     }
 
     /// <summary>RFC 9457, with this program's own parts.</summary>
-    private static OpenApiSchema Problem() => new()
-    {
-        Type = JsonSchemaType.Object,
-        Required = new HashSet<string> { "type", "title", "status", "detail", "code" },
-        Properties = new Dictionary<string, IOpenApiSchema>
+    private static OpenApiSchema Problem() =>
+        new()
         {
-            ["type"] = Text("urn:bright-kettle: and the code"),
-            ["title"] = Text("In short."),
-            ["status"] = new OpenApiSchema { Type = JsonSchemaType.Integer },
-            ["detail"] = Text("A whole sentence."),
-            ["code"] = Text("Stable: what a program goes by."),
-            ["field"] = Text("The first field that is wrong."),
-            ["limit"] = Text("Which limit was reached: simulated_hours, steps or milliseconds."),
-            ["faults"] = new OpenApiSchema { Type = JsonSchemaType.Integer, Description = "How many there are; errors names the first 20." },
-            ["errors"] = new OpenApiSchema
+            Type = JsonSchemaType.Object,
+            Required = new HashSet<string> { "type", "title", "status", "detail", "code" },
+            Properties = new Dictionary<string, IOpenApiSchema>
             {
-                Type = JsonSchemaType.Array,
-                Items = new OpenApiSchema
+                ["type"] = Text("urn:bright-kettle: and the code"),
+                ["title"] = Text("In short."),
+                ["status"] = new OpenApiSchema { Type = JsonSchemaType.Integer },
+                ["detail"] = Text("A whole sentence."),
+                ["code"] = Text("Stable: what a program goes by."),
+                ["field"] = Text("The first field that is wrong."),
+                ["limit"] = Text("Which limit was reached: simulated_hours, steps or milliseconds."),
+                ["faults"] = new OpenApiSchema
                 {
-                    Type = JsonSchemaType.Object,
-                    Required = new HashSet<string> { "code", "field", "detail" },
-                    Properties = new Dictionary<string, IOpenApiSchema> { ["code"] = Text("As above."), ["field"] = Text("A path such as extras[0].amount."), ["detail"] = Text("A whole sentence.") },
+                    Type = JsonSchemaType.Integer,
+                    Description = "How many there are; errors names the first 20.",
+                },
+                ["errors"] = new OpenApiSchema
+                {
+                    Type = JsonSchemaType.Array,
+                    Items = new OpenApiSchema
+                    {
+                        Type = JsonSchemaType.Object,
+                        Required = new HashSet<string> { "code", "field", "detail" },
+                        Properties = new Dictionary<string, IOpenApiSchema>
+                        {
+                            ["code"] = Text("As above."),
+                            ["field"] = Text("A path such as extras[0].amount."),
+                            ["detail"] = Text("A whole sentence."),
+                        },
+                    },
                 },
             },
-        },
-    };
+        };
 
     private static OpenApiSchema Text(string what) => new() { Type = JsonSchemaType.String, Description = what };
 }

@@ -9,14 +9,17 @@ internal static class LocalOnly
     /// <summary>On every answer, an error's too: what is made anew on the way gets them at its start.</summary>
     public static Task Headers(HttpContext context, RequestDelegate next)
     {
-        context.Response.OnStarting(static response =>
-        {
-            var headers = ((HttpResponse)response).Headers;
-            headers.ContentSecurityPolicy = Policy;
-            headers.XContentTypeOptions = "nosniff";
-            headers["Referrer-Policy"] = "no-referrer";
-            return Task.CompletedTask;
-        }, context.Response);
+        context.Response.OnStarting(
+            static response =>
+            {
+                var headers = ((HttpResponse)response).Headers;
+                headers.ContentSecurityPolicy = Policy;
+                headers.XContentTypeOptions = "nosniff";
+                headers["Referrer-Policy"] = "no-referrer";
+                return Task.CompletedTask;
+            },
+            context.Response
+        );
         return next(context);
     }
 }

@@ -1,6 +1,7 @@
 namespace BrightKettle.Server.Hosting;
 
-/// <summary>Addresses within the page, such as /dinner/…, are answered with the page. It is no route of its own: a wrong method or address of the API must be seen as one.</summary>
+/// <summary>Addresses within the page, such as /dinner/…, are answered with the page. It is no route of its own: a wrong method or
+/// address of the API must be seen as one.</summary>
 internal static class PageAddresses
 {
     /// <summary>Comes before routing.</summary>

@@ -27,7 +27,8 @@ public sealed class SimulatedClock(DateTimeOffset start) : TimeProvider
         ArgumentNullException.ThrowIfNull(app);
         if (app.Services.GetRequiredService<TimeProvider>() is SimulatedClock clock)
         {
-            app.MapPut("/api/clock", (ClockChange change, StoveChangeNotifier bell) => clock.Set(change.Now, bell)).ExcludeFromDescription();
+            app.MapPut("/api/clock", (ClockChange change, StoveChangeNotifier bell) => clock.Set(change.Now, bell))
+                .ExcludeFromDescription();
         }
     }
 

@@ -52,7 +52,13 @@ public static class Startup
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         if (demo)
         {
-            await DemoHousehold.SeedAsync(db, services.GetRequiredService<PulseCatalogue>(), services.GetRequiredService<Simulator>(), clock, cancel);
+            await DemoHousehold.SeedAsync(
+                db,
+                services.GetRequiredService<PulseCatalogue>(),
+                services.GetRequiredService<Simulator>(),
+                clock,
+                cancel
+            );
         }
         else
         {
@@ -68,10 +74,41 @@ public static class Startup
         var zone = DateTimeZoneProviders.Tzdb.GetZoneOrNull(TimeZoneInfo.Local.Id)?.Id ?? "UTC";
         db.Households.Add(new HouseholdRow { Name = "My kitchen", Zone = zone });
         db.Vessels.AddRange(
-            new VesselRow { Id = "small", Name = "18 cm pot", DiameterCentimetres = 18, BrimMillilitres = 2500, Position = 1 },
-            new VesselRow { Id = "middle", Name = "22 cm pot", DiameterCentimetres = 22, BrimMillilitres = 4500, Position = 2 },
-            new VesselRow { Id = "large", Name = "26 cm pot", DiameterCentimetres = 26, BrimMillilitres = 7500, Position = 3 });
-        db.Burners.Add(new BurnerRow { Id = "hob", Name = "Hob", MostWatts = 1400, LeastWatts = 120, Position = 1 });
+            new VesselRow
+            {
+                Id = "small",
+                Name = "18 cm pot",
+                DiameterCentimetres = 18,
+                BrimMillilitres = 2500,
+                Position = 1,
+            },
+            new VesselRow
+            {
+                Id = "middle",
+                Name = "22 cm pot",
+                DiameterCentimetres = 22,
+                BrimMillilitres = 4500,
+                Position = 2,
+            },
+            new VesselRow
+            {
+                Id = "large",
+                Name = "26 cm pot",
+                DiameterCentimetres = 26,
+                BrimMillilitres = 7500,
+                Position = 3,
+            }
+        );
+        db.Burners.Add(
+            new BurnerRow
+            {
+                Id = "hob",
+                Name = "Hob",
+                MostWatts = 1400,
+                LeastWatts = 120,
+                Position = 1,
+            }
+        );
         await db.SaveChangesAsync(cancel);
     }
 }

@@ -12,9 +12,10 @@ internal static class StopSignals
     public const int CannotStart = 1;
 
     /// <summary>Takes a signal in place of the system, which would end the process at once.</summary>
-    public static PosixSignalRegistration On(PosixSignal signal, CancellationTokenSource stopped) => PosixSignalRegistration.Create(signal, context =>
-    {
-        context.Cancel = true;
-        stopped.Cancel();
-    });
+    public static PosixSignalRegistration On(PosixSignal signal, CancellationTokenSource stopped) =>
+        PosixSignalRegistration.Create(signal, context =>
+        {
+            context.Cancel = true;
+            stopped.Cancel();
+        });
 }

@@ -10,7 +10,9 @@ internal static class Utf8Only
     {
         var type = context.Request.ContentType;
         var charset = MediaTypeHeaderValue.TryParse(type, out var parsed) ? parsed.CharSet?.Trim('"') : null;
-        return string.IsNullOrEmpty(type) || (parsed is not null && (charset is null || charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase)))
+        return
+            string.IsNullOrEmpty(type)
+            || (parsed is not null && (charset is null || charset.Equals("utf-8", StringComparison.OrdinalIgnoreCase)))
             ? next(context)
             : KettleProblems.Plain(StatusCodes.Status415UnsupportedMediaType, "request.type").ExecuteAsync(context);
     }

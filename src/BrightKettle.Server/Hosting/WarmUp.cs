@@ -12,25 +12,32 @@ using NodaTime;
 namespace BrightKettle.Server.Hosting;
 
 /// <summary>Plans two dinners that nobody asked for beside the rest of the start, so that the first real one meets compiled code.</summary>
-/// <remarks>Two are as far as it pays: they compile all that a plan, its words and its JSON run through, and a third one already takes its usual 20 ms.</remarks>
+/// <remarks>Two are as far as it pays: they compile all that a plan, its words and its JSON run through, and a third one already takes
+/// its usual 20 ms.</remarks>
 internal static class WarmUp
 {
     /// <summary>Begins on a thread of its own.</summary>
     /// <param name="stop">The start is broken off: nobody needs it any more.</param>
-    public static Task BeginAsync(IServiceProvider services, CancellationToken stop) => Task.Run(
-        () =>
-        {
-            try
+    public static Task BeginAsync(IServiceProvider services, CancellationToken stop) =>
+        Task.Run(
+            () =>
             {
-                var simulator = services.GetRequiredService<Simulator>().Within(new WorkBudget(long.MaxValue, stop));
-                Plan(services.GetRequiredService<PulseCatalogue>(), new Planner(simulator), services.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions);
-            }
-            catch (OperationCanceledException) when (stop.IsCancellationRequested)
-            {
-                // Broken off as asked: there is nothing to undo.
-            }
-        },
-        CancellationToken.None);
+                try
+                {
+                    var simulator = services.GetRequiredService<Simulator>().Within(new WorkBudget(long.MaxValue, stop));
+                    Plan(
+                        services.GetRequiredService<PulseCatalogue>(),
+                        new Planner(simulator),
+                        services.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions
+                    );
+                }
+                catch (OperationCanceledException) when (stop.IsCancellationRequested)
+                {
+                    // Broken off as asked: there is nothing to undo.
+                }
+            },
+            CancellationToken.None
+        );
 
     private static void Plan(PulseCatalogue catalogue, Planner planner, JsonSerializerOptions json)
     {
@@ -40,21 +47,24 @@ internal static class WarmUp
         var now = Instant.FromUtc(2026, 1, 1, 12, 0);
         foreach (var soak in new[] { SoakChoice.None, SoakChoice.Overnight })
         {
-            var answer = planner.Plan(new Dish(
-                catalogue.Pulses[0],
-                Mass.FromGrams(300),
-                new Pace(1, catalogue.Constants.LotSpread),
-                catalogue.Rices[0],
-                Mass.FromGrams(300),
-                soak,
-                Style.Dry,
-                pot,
-                [pot],
-                burner,
-                home,
-                now + Duration.FromHours(31),
-                now,
-                1));
+            var answer = planner.Plan(
+                new Dish(
+                    catalogue.Pulses[0],
+                    Mass.FromGrams(300),
+                    new Pace(1, catalogue.Constants.LotSpread),
+                    catalogue.Rices[0],
+                    Mass.FromGrams(300),
+                    soak,
+                    Style.Dry,
+                    pot,
+                    [pot],
+                    burner,
+                    home,
+                    now + Duration.FromHours(31),
+                    now,
+                    1
+                )
+            );
             if (answer is PlanAnswer.Planned { Plan: var plan })
             {
                 JsonSerializer.Serialize(PlanMapper.Map(plan, 4, 240), json);
@@ -64,7 +74,22 @@ internal static class WarmUp
         }
     }
 
-    private static readonly DishDto Asked = new("w", new(1, "g"), null, null, 1, "none", "dry", "w", null, "2026-01-02T19:00", 1, Extras: [new("w")], Others: [new("w")], Away: [new("w", "w")]);
+    private static readonly DishDto Asked = new(
+        "w",
+        new(1, "g"),
+        null,
+        null,
+        1,
+        "none",
+        "dry",
+        "w",
+        null,
+        "2026-01-02T19:00",
+        1,
+        Extras: [new("w")],
+        Others: [new("w")],
+        Away: [new("w", "w")]
+    );
 
     private static Temperature Celsius(double degrees) => Temperature.FromCelsius(degrees);
 }

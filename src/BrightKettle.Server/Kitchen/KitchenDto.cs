@@ -34,10 +34,20 @@ public sealed record KitchenDto(
     IReadOnlyList<BurnerDto> Burners,
     IReadOnlyList<ShelfDto> Shelf,
     DateTimeOffset Now,
-    string NowLocal);
+    string NowLocal
+);
 
 /// <param name="Version">To be sent back with a change.</param>
-public sealed record VesselDto(string Id, string Name, double DiameterCentimetres, double BrimMillilitres, double HeightCentimetres, double MillilitresPerCentimetre, [property: OneOf(typeof(CookerKind))] string? Cooker, int Version);
+public sealed record VesselDto(
+    string Id,
+    string Name,
+    double DiameterCentimetres,
+    double BrimMillilitres,
+    double HeightCentimetres,
+    double MillilitresPerCentimetre,
+    [property: OneOf(typeof(CookerKind))] string? Cooker,
+    int Version
+);
 
 /// <summary>What is left of a pulse or a rice.</summary>
 /// <param name="Version">To be sent back with a change.</param>
@@ -56,7 +66,13 @@ public sealed record BurnerChange(bool Gas, int Version = 0);
 /// <summary>A pot as it is entered.</summary>
 /// <param name="Cooker">weight, spring, electric or slow; null for a plain pot.</param>
 /// <param name="Version">Of what was shown; ignored for a new pot.</param>
-public sealed record VesselChange(string Name, double DiameterCentimetres, double BrimMillilitres, [property: OneOf(typeof(CookerKind))] string? Cooker = null, int Version = 0);
+public sealed record VesselChange(
+    string Name,
+    double DiameterCentimetres,
+    double BrimMillilitres,
+    [property: OneOf(typeof(CookerKind))] string? Cooker = null,
+    int Version = 0
+);
 
 /// <summary>The settings as they are entered. Times as 21:30.</summary>
 public sealed record KitchenChange(
@@ -74,4 +90,5 @@ public sealed record KitchenChange(
     double SaltPercent = 0.9,
     bool KeepsSoakWater = false,
     [property: OneOf("cautious", "uk", "us", "au_nz", "ca")] string StorageRule = "cautious",
-    bool StirsAtJoin = true);
+    bool StirsAtJoin = true
+);

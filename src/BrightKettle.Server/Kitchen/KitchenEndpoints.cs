@@ -30,7 +30,12 @@ public static class KitchenEndpoints
     public static async Task<Ok<KitchenDto>> Get(KettleDb db, TimeProvider clock, CancellationToken cancel) =>
         TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
 
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> Put(KitchenChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> Put(
+        KitchenChange change,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var checks = new FieldFaults();
         if (change.Zone is null || DateTimeZoneProviders.Tzdb.GetZoneOrNull(change.Zone) is null)
@@ -91,7 +96,12 @@ public static class KitchenEndpoints
 
     private const int LongestName = 60;
 
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> AddVessel(VesselChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> AddVessel(
+        VesselChange change,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (Check(change) is { } problem)
         {
@@ -104,19 +114,27 @@ public static class KitchenEndpoints
         }
 
         var last = await db.Vessels.MaxAsync(v => (int?)v.Position, cancel) ?? 0;
-        db.Vessels.Add(new VesselRow
-        {
-            Id = Guid.CreateVersion7(clock.GetUtcNow()).ToString("n"),
-            Name = change.Name.Trim(),
-            DiameterCentimetres = change.DiameterCentimetres,
-            BrimMillilitres = change.BrimMillilitres,
-            CookerKind = change.Cooker,
-            Position = last + 1,
-        });
+        db.Vessels.Add(
+            new VesselRow
+            {
+                Id = Guid.CreateVersion7(clock.GetUtcNow()).ToString("n"),
+                Name = change.Name.Trim(),
+                DiameterCentimetres = change.DiameterCentimetres,
+                BrimMillilitres = change.BrimMillilitres,
+                CookerKind = change.Cooker,
+                Position = last + 1,
+            }
+        );
         return await SavedAsync(db, clock, cancel);
     }
 
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeVessel(string id, VesselChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeVessel(
+        string id,
+        VesselChange change,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (Check(change) is { } problem)
         {
@@ -144,7 +162,14 @@ public static class KitchenEndpoints
     /// <summary>Takes a pot from the list. Where dinners use it that are still to come, it asks first, and keeps it for them.</summary>
     /// <param name="version">Of the pot, as it was shown.</param>
     /// <param name="keep">Yes, it may go from the list; the dinners that use it keep it.</param>
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> RemoveVessel(string id, KettleDb db, TimeProvider clock, CancellationToken cancel, int version = 0, bool keep = false)
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> RemoveVessel(
+        string id,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel,
+        int version = 0,
+        bool keep = false
+    )
     {
         if (await db.Vessels.SingleOrDefaultAsync(v => v.Id == id && !v.Removed, cancel) is not { } row)
         {
@@ -163,10 +188,17 @@ public static class KitchenEndpoints
 
         var quoted = $"\"{id}\"";
         var users = db.Cooks.Where(c => c.Payload.Contains(quoted));
-        var coming = await users.Where(c => !c.Deleted && c.FinishedAt == null).OrderBy(c => c.ServeAt).Select(c => c.Title).ToListAsync(cancel);
+        var coming = await users
+            .Where(c => !c.Deleted && c.FinishedAt == null)
+            .OrderBy(c => c.ServeAt)
+            .Select(c => c.Title)
+            .ToListAsync(cancel);
         if (coming.Count > 0 && !keep)
         {
-            return KettleProblems.Conflict("kitchen.vessel_in_use", new { dinners = coming.Take(WorkLimits.MostFaultsNamed), count = coming.Count });
+            return KettleProblems.Conflict(
+                "kitchen.vessel_in_use",
+                new { dinners = coming.Take(WorkLimits.MostFaultsNamed), count = coming.Count }
+            );
         }
 
         if (await users.AnyAsync(cancel))
@@ -183,7 +215,14 @@ public static class KitchenEndpoints
     }
 
     /// <summary>Sets what is left of a pulse or a rice; 0 takes it off.</summary>
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> SetShelf(string id, ShelfChange change, KettleDb db, PulseCatalogue catalogue, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> SetShelf(
+        string id,
+        ShelfChange change,
+        KettleDb db,
+        PulseCatalogue catalogue,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var checks = new FieldFaults();
         if (catalogue.FindPulse(id) is null && catalogue.FindRice(id) is null)
@@ -225,7 +264,13 @@ public static class KitchenEndpoints
     }
 
     /// <summary>Says whether a burner is a flame of gas.</summary>
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeBurner(string id, BurnerChange change, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeBurner(
+        string id,
+        BurnerChange change,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (await db.Burners.SingleOrDefaultAsync(b => b.Id == id, cancel) is not { } row)
         {
@@ -298,19 +343,40 @@ public static class KitchenEndpoints
             row.Version,
             [.. state.Vessels.Select(v => Vessel(v, state))],
             [.. state.RemovedVessels.Select(v => Vessel(v, state))],
-            [.. state.Burners.Select(b => new BurnerDto(b.Id, b.Name, b.Most.Watts, b.Least.Watts, state.GasBurners.Contains(b.Id), state.VersionOf("burner", b.Id)))],
-            [.. state.ShelfGrams.Select(s => new ShelfDto(s.Key, PulseCatalogue.Shipped.FindPulse(s.Key)?.Said ?? PulseCatalogue.Shipped.FindRice(s.Key)?.Name ?? s.Key, s.Value, state.VersionOf("shelf", s.Key))).OrderBy(s => s.Name, StringComparer.Ordinal)],
+            [
+                .. state.Burners.Select(b => new BurnerDto(
+                    b.Id,
+                    b.Name,
+                    b.Most.Watts,
+                    b.Least.Watts,
+                    state.GasBurners.Contains(b.Id),
+                    state.VersionOf("burner", b.Id)
+                )),
+            ],
+            [
+                .. state
+                    .ShelfGrams.Select(s => new ShelfDto(
+                        s.Key,
+                        PulseCatalogue.Shipped.FindPulse(s.Key)?.Said ?? PulseCatalogue.Shipped.FindRice(s.Key)?.Name ?? s.Key,
+                        s.Value,
+                        state.VersionOf("shelf", s.Key)
+                    ))
+                    .OrderBy(s => s.Name, StringComparer.Ordinal),
+            ],
             now,
-            LocalTimes.Write(state.Household.LocalOf(Instant.FromDateTimeOffset(now))));
+            LocalTimes.Write(state.Household.LocalOf(Instant.FromDateTimeOffset(now)))
+        );
     }
 
-    private static VesselDto Vessel(Vessel v, KitchenState state) => new(
-        v.Id,
-        v.Name,
-        v.Diameter.Centimetres,
-        v.Brim.Millilitres,
-        Math.Round(v.HeightCentimetres, 1),
-        Math.Round(v.AreaSquareCentimetres / 10) * 10,
-        v.Cooker is { } c ? ClosedSet.Word(c.Kind) : null,
-        state.VersionOf("vessel", v.Id));
+    private static VesselDto Vessel(Vessel v, KitchenState state) =>
+        new(
+            v.Id,
+            v.Name,
+            v.Diameter.Centimetres,
+            v.Brim.Millilitres,
+            Math.Round(v.HeightCentimetres, 1),
+            Math.Round(v.AreaSquareCentimetres / 10) * 10,
+            v.Cooker is { } c ? ClosedSet.Word(c.Kind) : null,
+            state.VersionOf("vessel", v.Id)
+        );
 }

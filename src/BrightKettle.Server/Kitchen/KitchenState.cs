@@ -4,7 +4,14 @@ using BrightKettle.Data.Records;
 namespace BrightKettle.Server.Kitchen;
 
 /// <summary>The household as the core knows it, with its row.</summary>
-public sealed record KitchenState(HouseholdRow Row, Household Household, HouseWays HouseWays, IReadOnlyList<Vessel> Vessels, IReadOnlyList<Burner> Burners, IReadOnlyDictionary<string, double> ShelfGrams)
+public sealed record KitchenState(
+    HouseholdRow Row,
+    Household Household,
+    HouseWays HouseWays,
+    IReadOnlyList<Vessel> Vessels,
+    IReadOnlyList<Burner> Burners,
+    IReadOnlyDictionary<string, double> ShelfGrams
+)
 {
     /// <summary>Ids of the burners with a flame of gas.</summary>
     public IReadOnlySet<string> GasBurners { get; init; } = new HashSet<string>();

@@ -7,5 +7,6 @@ public sealed class MessageFacts(IReadOnlyDictionary<string, object?> facts)
     public string? Text(string name) => (string?)facts[name];
 
     /// <inheritdoc cref="Text"/>
-    public double? Figure(string name) => facts[name] is { } value ? Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture) : null;
+    public double? Figure(string name) =>
+        facts[name] is { } value ? Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture) : null;
 }

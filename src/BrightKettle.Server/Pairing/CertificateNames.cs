@@ -4,7 +4,8 @@ using System.Security.Cryptography.X509Certificates;
 
 namespace BrightKettle.Server.Pairing;
 
-/// <summary>What the household's authority may sign for: this machine's own names and private addresses. Whoever got hold of its key could pretend to be nobody else.</summary>
+/// <summary>What the household's authority may sign for: this machine's own names and private addresses. Whoever got hold of its key
+/// could pretend to be nobody else.</summary>
 internal static class CertificateNames
 {
     private const string ConstraintId = "2.5.29.30";
@@ -48,7 +49,10 @@ internal static class CertificateNames
                 using (writer.PushSequence())
                 {
                     var mask = uint.MaxValue << (32 - network.PrefixLength);
-                    writer.WriteOctetString([.. network.BaseAddress.GetAddressBytes(), (byte)(mask >> 24), (byte)(mask >> 16), (byte)(mask >> 8), (byte)mask], new Asn1Tag(TagClass.ContextSpecific, 7));
+                    writer.WriteOctetString(
+                        [.. network.BaseAddress.GetAddressBytes(), (byte)(mask >> 24), (byte)(mask >> 16), (byte)(mask >> 8), (byte)mask],
+                        new Asn1Tag(TagClass.ContextSpecific, 7)
+                    );
                 }
             }
         }
@@ -58,5 +62,6 @@ internal static class CertificateNames
 
     /// <summary>Whether an authority is bound to just this: one of an older make is not, nor one of a machine that was renamed.</summary>
     public static bool Bind(X509Certificate2 authority) =>
-        authority.Extensions.FirstOrDefault(e => e.Oid?.Value == ConstraintId) is { Critical: true } found && found.RawData.AsSpan().SequenceEqual(Constraint().RawData);
+        authority.Extensions.FirstOrDefault(e => e.Oid?.Value == ConstraintId) is { Critical: true } found
+        && found.RawData.AsSpan().SequenceEqual(Constraint().RawData);
 }

@@ -17,7 +17,9 @@ public static class Lan
             return;
         }
 
-        builder.Services.AddSingleton(s => LanCertificate.In(s.GetRequiredService<DataDirectory>().Path, s.GetRequiredService<TimeProvider>().GetUtcNow()));
+        builder.Services.AddSingleton(s =>
+            LanCertificate.In(s.GetRequiredService<DataDirectory>().Path, s.GetRequiredService<TimeProvider>().GetUtcNow())
+        );
         // Phones come by addresses that change; names that only point here are turned away by PairedOnly.
         builder.Configuration["AllowedHosts"] = "*";
         var own = new Uri((builder.Configuration["urls"] ?? "http://127.0.0.1:5270").Split(';')[0]);
@@ -26,7 +28,11 @@ public static class Lan
             // Endpoints set here replace those of --urls, so this machine's own is set again.
             kestrel.Listen(IPAddress.Loopback, own.Port);
             // Asked for with the first phone: the folder is looked at before, and a damaged certificate is said there.
-            kestrel.ListenAnyIP(options.LanPort, listen => listen.UseHttps(https => https.ServerCertificateSelector = (_, _) => kestrel.ApplicationServices.GetRequiredService<LanCertificate>().Server));
+            kestrel.ListenAnyIP(options.LanPort, listen =>
+                listen.UseHttps(https =>
+                    https.ServerCertificateSelector = (_, _) => kestrel.ApplicationServices.GetRequiredService<LanCertificate>().Server
+                )
+            );
         });
     }
 }

@@ -7,14 +7,16 @@ using BrightKettle.Data;
 
 namespace BrightKettle.Server.Pairing;
 
-/// <summary>A certificate made here: an authority of this household's own, which phones are told to trust, and one for this machine signed by it.</summary>
+/// <summary>A certificate made here: an authority of this household's own, which phones are told to trust, and one for this machine
+/// signed by it.</summary>
 /// <remarks>Browsers give a locked screen, notifications and offline pages only to origins whose certificate they trust.</remarks>
 public sealed class LanCertificate
 {
     /// <summary>Phones refuse a server's certificate that runs longer than 398 days.</summary>
     private const int ServerDays = 390;
 
-    /// <summary>Phones have to trust a new one after this: long enough not to be a nuisance, short enough that a lost key does not matter for ever.</summary>
+    /// <summary>Phones have to trust a new one after this: long enough not to be a nuisance, short enough that a lost key does not matter
+    /// for ever.</summary>
     private const int AuthorityDays = 730;
 
     /// <summary>A new one is made when so little is left of the old.</summary>
@@ -32,16 +34,22 @@ public sealed class LanCertificate
     public string AuthorityPem => Authority.ExportCertificatePem();
 
     /// <summary>To be compared by eye, in groups of four.</summary>
-    public string Fingerprint => string.Join(' ', Authority.GetCertHashString(HashAlgorithmName.SHA256).Chunk(4).Take(8).Select(c => new string(c)));
+    public string Fingerprint =>
+        string.Join(' ', Authority.GetCertHashString(HashAlgorithmName.SHA256).Chunk(4).Take(8).Select(c => new string(c)));
 
-    /// <summary>Reads the authority of this folder, or makes it: the first time, when little is left of it, and when it could sign for more than this household. The server's certificate is made anew each time, for the addresses that the machine has now.</summary>
+    /// <summary>Reads the authority of this folder, or makes it: the first time, when little is left of it, and when it could sign for
+    /// more than this household. The server's certificate is made anew each time, for the addresses that the machine has now.</summary>
     /// <param name="folder">The key file in it is readable by its owner alone.</param>
     /// <exception cref="DataFaultException">There is a file, and it is no authority.</exception>
     public static LanCertificate In(string folder, DateTimeOffset now)
     {
         var file = Path.Combine(folder, "authority.pem");
         var authority = File.Exists(file) ? Read(file) : null;
-        if (authority is null || authority.NotAfter.ToUniversalTime() < now.UtcDateTime.AddDays(RenewDays) || !CertificateNames.Bind(authority))
+        if (
+            authority is null
+            || authority.NotAfter.ToUniversalTime() < now.UtcDateTime.AddDays(RenewDays)
+            || !CertificateNames.Bind(authority)
+        )
         {
             authority = MakeAuthority(now);
             Write(file, $"{authority.ExportCertificatePem()}\n{authority.GetECDsaPrivateKey()!.ExportPkcs8PrivateKeyPem()}\n");
@@ -69,7 +77,17 @@ public sealed class LanCertificate
     {
         var made = file + ".new";
         File.Delete(made);
-        using (var stream = new FileStream(made, new FileStreamOptions { Mode = FileMode.CreateNew, Access = FileAccess.Write, UnixCreateMode = OwnerOnly }))
+        using (
+            var stream = new FileStream(
+                made,
+                new FileStreamOptions
+                {
+                    Mode = FileMode.CreateNew,
+                    Access = FileAccess.Write,
+                    UnixCreateMode = OwnerOnly,
+                }
+            )
+        )
         {
             stream.Write(System.Text.Encoding.ASCII.GetBytes(pem));
             stream.Flush(flushToDisk: true);
@@ -80,13 +98,14 @@ public sealed class LanCertificate
 
     /// <summary>Where phones find this machine: its addresses on the networks that it is in.</summary>
     public static IReadOnlyList<IPAddress> Addresses() =>
-    [
-        .. NetworkInterface.GetAllNetworkInterfaces()
-            .Where(n => n.OperationalStatus == OperationalStatus.Up && n.NetworkInterfaceType != NetworkInterfaceType.Loopback)
-            .SelectMany(n => n.GetIPProperties().UnicastAddresses)
-            .Select(a => a.Address)
-            .Where(a => a.AddressFamily == AddressFamily.InterNetwork && CertificateNames.Holds(a)),
-    ];
+        [
+            .. NetworkInterface
+                .GetAllNetworkInterfaces()
+                .Where(n => n.OperationalStatus == OperationalStatus.Up && n.NetworkInterfaceType != NetworkInterfaceType.Loopback)
+                .SelectMany(n => n.GetIPProperties().UnicastAddresses)
+                .Select(a => a.Address)
+                .Where(a => a.AddressFamily == AddressFamily.InterNetwork && CertificateNames.Holds(a)),
+        ];
 
     private static X509Certificate2 MakeAuthority(DateTimeOffset now)
     {
@@ -120,7 +139,12 @@ public sealed class LanCertificate
         request.CertificateExtensions.Add(new X509BasicConstraintsExtension(false, false, 0, true));
         request.CertificateExtensions.Add(new X509KeyUsageExtension(X509KeyUsageFlags.DigitalSignature, true));
         request.CertificateExtensions.Add(new X509EnhancedKeyUsageExtension([new Oid("1.3.6.1.5.5.7.3.1")], false));
-        var until = DateTimeOffset.FromUnixTimeSeconds(Math.Min(now.AddDays(ServerDays).ToUnixTimeSeconds(), new DateTimeOffset(authority.NotAfter.ToUniversalTime()).ToUnixTimeSeconds()));
+        var until = DateTimeOffset.FromUnixTimeSeconds(
+            Math.Min(
+                now.AddDays(ServerDays).ToUnixTimeSeconds(),
+                new DateTimeOffset(authority.NotAfter.ToUniversalTime()).ToUnixTimeSeconds()
+            )
+        );
         using var made = request.Create(authority, now.AddDays(-1), until, RandomNumberGenerator.GetBytes(16));
         // Kestrel wants a key that lives beside its certificate.
         using var whole = made.CopyWithPrivateKey(key);

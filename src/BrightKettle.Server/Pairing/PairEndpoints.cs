@@ -34,7 +34,13 @@ public static class PairEndpoints
     }
 
     /// <summary>On the machine's own page: a new code, with where and how phones find the kettle.</summary>
-    public static Results<Ok<PairingDto>, ProblemHttpResult> Code(CodeRequest request, HttpContext context, PairingCode code, OwnPageToken page, IOptions<KettleOptions> options)
+    public static Results<Ok<PairingDto>, ProblemHttpResult> Code(
+        CodeRequest request,
+        HttpContext context,
+        PairingCode code,
+        OwnPageToken page,
+        IOptions<KettleOptions> options
+    )
     {
         // A page of another site may send a request here, but it cannot read the token of this one.
         if (!Screen.IsOwn(context) || !page.Is(request.PageToken))
@@ -48,11 +54,25 @@ public static class PairEndpoints
         }
 
         var (letters, until) = code.Make();
-        return TypedResults.Ok(new PairingDto(letters, until, [.. LanCertificate.Addresses().Select(a => $"https://{a}:{options.Value.LanPort}")], certificate.Fingerprint));
+        return TypedResults.Ok(
+            new PairingDto(
+                letters,
+                until,
+                [.. LanCertificate.Addresses().Select(a => $"https://{a}:{options.Value.LanPort}")],
+                certificate.Fingerprint
+            )
+        );
     }
 
     /// <summary>On the phone: the code for a token that only this phone has.</summary>
-    public static async Task<Results<NoContent, ProblemHttpResult>> Pair(PairRequest request, HttpContext context, PairingCode code, KettleDb db, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<NoContent, ProblemHttpResult>> Pair(
+        PairRequest request,
+        HttpContext context,
+        PairingCode code,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var checks = new FieldFaults();
         checks.Text(request.Code, LongestCode, "code");
@@ -67,11 +87,17 @@ public static class PairEndpoints
         var answer = code.Try(request.Code, from, out var pause);
         if (answer != CodeAnswer.Right)
         {
-            var why = answer switch { CodeAnswer.Wrong => "pair.wrong", CodeAnswer.Spent => "pair.spent", _ => "pair.wait" };
+            var why = answer switch
+            {
+                CodeAnswer.Wrong => "pair.wrong",
+                CodeAnswer.Spent => "pair.spent",
+                _ => "pair.wait",
+            };
             await NoteAsync(db, from, why, now, cancel);
             if (answer == CodeAnswer.Wait)
             {
-                context.Response.Headers.RetryAfter = Math.Ceiling(pause.TotalSeconds).ToString(System.Globalization.CultureInfo.InvariantCulture);
+                context.Response.Headers.RetryAfter = Math.Ceiling(pause.TotalSeconds)
+                    .ToString(System.Globalization.CultureInfo.InvariantCulture);
                 return KettleProblems.Busy(why);
             }
 
@@ -79,7 +105,16 @@ public static class PairEndpoints
         }
 
         var token = Convert.ToHexString(RandomNumberGenerator.GetBytes(32));
-        db.PairedDevices.Add(new PairedDevice { Id = Guid.CreateVersion7(), Name = name, TokenHash = PairedOnly.HashOf(token), PairedAt = now, LastSeenAt = now });
+        db.PairedDevices.Add(
+            new PairedDevice
+            {
+                Id = Guid.CreateVersion7(),
+                Name = name,
+                TokenHash = PairedOnly.HashOf(token),
+                PairedAt = now,
+                LastSeenAt = now,
+            }
+        );
         await db.SaveChangesAsync(cancel);
         context.Response.Cookies.Append(PairedOnly.Cookie, token, PairedOnly.Carried);
         return TypedResults.NoContent();
@@ -94,13 +129,27 @@ public static class PairEndpoints
             return;
         }
 
-        db.PairingAttempts.Add(new PairingAttempt { At = now, From = from, Code = code });
+        db.PairingAttempts.Add(
+            new PairingAttempt
+            {
+                At = now,
+                From = from,
+                Code = code,
+            }
+        );
         await db.SaveChangesAsync(cancel);
         await db.PairingAttempts.Where(a => a.Id <= db.PairingAttempts.Max(x => x.Id) - MostAttempts).ExecuteDeleteAsync(cancel);
     }
 
-    /// <summary>The phones that may come in, the tries that failed, and what this page shows to prove that it is the machine's own.</summary>
-    public static async Task<Results<Ok<PairedDto>, ProblemHttpResult>> Devices(HttpContext context, KettleDb db, OwnPageToken page, TimeProvider clock, CancellationToken cancel)
+    /// <summary>The phones that may come in, the tries that failed, and what this page shows to prove that it is the machine's
+    /// own.</summary>
+    public static async Task<Results<Ok<PairedDto>, ProblemHttpResult>> Devices(
+        HttpContext context,
+        KettleDb db,
+        OwnPageToken page,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (!Screen.IsOwn(context))
         {
@@ -110,14 +159,23 @@ public static class PairEndpoints
         var now = clock.GetUtcNow();
         var devices = await db.PairedDevices.AsNoTracking().OrderBy(d => d.PairedAt).ToListAsync(cancel);
         var attempts = await db.PairingAttempts.AsNoTracking().OrderByDescending(a => a.Id).Take(ShownAttempts).ToListAsync(cancel);
-        return TypedResults.Ok(new PairedDto(
-            [.. devices.Where(d => PairedOnly.IsAlive(d, now)).Select(d => new DeviceDto(d.Id, d.Name, d.PairedAt, d.LastSeenAt))],
-            [.. attempts.Select(a => new AttemptDto(a.At, a.From, KettleProblems.Detail(a.Code)))],
-            page.Token));
+        return TypedResults.Ok(
+            new PairedDto(
+                [.. devices.Where(d => PairedOnly.IsAlive(d, now)).Select(d => new DeviceDto(d.Id, d.Name, d.PairedAt, d.LastSeenAt))],
+                [.. attempts.Select(a => new AttemptDto(a.At, a.From, KettleProblems.Detail(a.Code)))],
+                page.Token
+            )
+        );
     }
 
     /// <summary>From now on this phone is a stranger again, and follows nothing any more.</summary>
-    public static async Task<Results<NoContent, ProblemHttpResult>> Remove(Guid id, HttpContext context, KettleDb db, OpenStreams streams, CancellationToken cancel)
+    public static async Task<Results<NoContent, ProblemHttpResult>> Remove(
+        Guid id,
+        HttpContext context,
+        KettleDb db,
+        OpenStreams streams,
+        CancellationToken cancel
+    )
     {
         if (!Screen.IsOwn(context))
         {
@@ -130,7 +188,8 @@ public static class PairEndpoints
     }
 
     /// <summary>The authority's public part, for phones to trust; it tells nothing of the household.</summary>
-    private static IResult Authority(HttpContext context) => context.RequestServices.GetService<LanCertificate>() is { } certificate
-        ? Results.Text(certificate.AuthorityPem, "application/x-x509-ca-cert")
-        : KettleProblems.Missing("pair.off");
+    private static IResult Authority(HttpContext context) =>
+        context.RequestServices.GetService<LanCertificate>() is { } certificate
+            ? Results.Text(certificate.AuthorityPem, "application/x-x509-ca-cert")
+            : KettleProblems.Missing("pair.off");
 }

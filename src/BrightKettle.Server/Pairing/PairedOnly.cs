@@ -10,7 +10,8 @@ using Microsoft.EntityFrameworkCore;
 
 namespace BrightKettle.Server.Pairing;
 
-/// <summary>Over the network (HTTPS) nobody reads or writes anything of the household unless paired; plain HTTP is this machine's own.</summary>
+/// <summary>Over the network (HTTPS) nobody reads or writes anything of the household unless paired; plain HTTP is this machine's
+/// own.</summary>
 public sealed class PairedOnly(RequestDelegate next)
 {
     public const string Cookie = "kettle_device";
@@ -26,7 +27,15 @@ public sealed class PairedOnly(RequestDelegate next)
     private static readonly TimeSpan SeenEvery = TimeSpan.FromHours(1);
 
     /// <summary>How the token is carried: by this site alone, out of reach of scripts.</summary>
-    public static CookieOptions Carried => new() { HttpOnly = true, Secure = true, SameSite = SameSiteMode.Strict, MaxAge = Forgotten, Path = "/" };
+    public static CookieOptions Carried =>
+        new()
+        {
+            HttpOnly = true,
+            Secure = true,
+            SameSite = SameSiteMode.Strict,
+            MaxAge = Forgotten,
+            Path = "/",
+        };
 
     /// <summary>Whether its token still counts.</summary>
     public static bool IsAlive(PairedDevice device, DateTimeOffset now)
@@ -78,7 +87,8 @@ public sealed class PairedOnly(RequestDelegate next)
         return Task.CompletedTask;
     }
 
-    private static bool Changes(string method) => !HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsOptions(method);
+    private static bool Changes(string method) =>
+        !HttpMethods.IsGet(method) && !HttpMethods.IsHead(method) && !HttpMethods.IsOptions(method);
 
     /// <summary>What holds anything of the household. The page itself, and the pairing, must be had before.</summary>
     private static bool Holds(PathString path) =>
@@ -101,7 +111,9 @@ public sealed class PairedOnly(RequestDelegate next)
 
         if (now - device.LastSeenAt >= SeenEvery)
         {
-            await db.PairedDevices.Where(d => d.Id == device.Id).ExecuteUpdateAsync(d => d.SetProperty(x => x.LastSeenAt, now), context.RequestAborted);
+            await db
+                .PairedDevices.Where(d => d.Id == device.Id)
+                .ExecuteUpdateAsync(d => d.SetProperty(x => x.LastSeenAt, now), context.RequestAborted);
             context.Response.Cookies.Append(Cookie, token, Carried);
         }
 

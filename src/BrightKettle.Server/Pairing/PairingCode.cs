@@ -17,7 +17,8 @@ public enum CodeAnswer
 
 /// <summary>The one code that is open: eight letters and figures, ten minutes, one phone.</summary>
 /// <remarks>
-/// Wrong tries void nothing, or a stranger could keep phones out; they only slow down whoever makes them. At <see cref="MostTriesAMinute"/>, the most that all
+/// Wrong tries void nothing, or a stranger could keep phones out; they only slow down whoever makes them. At
+/// <see cref="MostTriesAMinute"/>, the most that all
 /// addresses together get, the 32^8 codes would take 35,000 years.
 /// </remarks>
 public sealed class PairingCode(TimeProvider clock)
@@ -70,7 +71,10 @@ public sealed class PairingCode(TimeProvider clock)
             }
 
             var (failed, notBefore) = _addresses.GetValueOrDefault(from);
-            pause = now < notBefore ? notBefore - now : _inThisMinute >= MostTriesAMinute ? _minute + TimeSpan.FromMinutes(1) - now : TimeSpan.Zero;
+            pause =
+                now < notBefore ? notBefore - now
+                : _inThisMinute >= MostTriesAMinute ? _minute + TimeSpan.FromMinutes(1) - now
+                : TimeSpan.Zero;
             if (pause > TimeSpan.Zero)
             {
                 return CodeAnswer.Wait;
@@ -102,7 +106,8 @@ public sealed class PairingCode(TimeProvider clock)
     }
 
     /// <summary>As it was shown, whatever was put between the letters.</summary>
-    private static string Plain(string typed) => new([.. typed.Where(char.IsAsciiLetterOrDigit).Take(4 * Length).Select(char.ToUpperInvariant)]);
+    private static string Plain(string typed) =>
+        new([.. typed.Where(char.IsAsciiLetterOrDigit).Take(4 * Length).Select(char.ToUpperInvariant)]);
 
     private static byte[] Bytes(string code) => System.Text.Encoding.ASCII.GetBytes(code);
 }

@@ -27,23 +27,37 @@ public static class CalendarWriter
             var entry = new CalendarEvent
             {
                 // The same moment of the same dinner keeps its id, so that a second import replaces the first.
-                Uid = string.Create(CultureInfo.InvariantCulture, $"{told.ServeAt.ToUnixTimeSeconds()}-{plan.Dish.Pulse.Id}-{step.Kind}-{n}@bright-kettle"),
+                Uid = string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{told.ServeAt.ToUnixTimeSeconds()}-{plan.Dish.Pulse.Id}-{step.Kind}-{n}@bright-kettle"
+                ),
                 Summary = words,
                 Description = Range(step, plan),
                 DtStamp = new CalDateTime(madeAt.UtcDateTime, "UTC"),
                 Start = new CalDateTime(step.At.UtcDateTime, "UTC"),
                 Duration = Duration.FromMinutes(5),
             };
-            entry.Alarms.Add(new Alarm { Action = AlarmAction.Display, Description = words, Trigger = new Trigger(Duration.FromMinutes(-warning)) });
+            entry.Alarms.Add(
+                new Alarm
+                {
+                    Action = AlarmAction.Display,
+                    Description = words,
+                    Trigger = new Trigger(Duration.FromMinutes(-warning)),
+                }
+            );
             calendar.Events.Add(entry);
         }
 
-        return new CalendarSerializer().SerializeToString(calendar) ?? throw new InvalidOperationException("The calendar could not be written.");
+        return new CalendarSerializer().SerializeToString(calendar)
+            ?? throw new InvalidOperationException("The calendar could not be written.");
     }
 
     private static string Range(StepDto step, Plan plan)
     {
-        string Local(DateTimeOffset at) => plan.Dish.Household.LocalOf(NodaTime.Instant.FromDateTimeOffset(at)).ToString("HH:mm", CultureInfo.InvariantCulture);
-        return step.Late - step.Early > TimeSpan.FromMinutes(1) ? Said.CalendarRange(Local(step.Early), Local(step.Late)) : Said.CalendarByTheClock();
+        string Local(DateTimeOffset at) =>
+            plan.Dish.Household.LocalOf(NodaTime.Instant.FromDateTimeOffset(at)).ToString("HH:mm", CultureInfo.InvariantCulture);
+        return step.Late - step.Early > TimeSpan.FromMinutes(1)
+            ? Said.CalendarRange(Local(step.Early), Local(step.Late))
+            : Said.CalendarByTheClock();
     }
 }

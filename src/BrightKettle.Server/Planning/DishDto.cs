@@ -47,7 +47,8 @@ public sealed record DishDto(
     int LittleOnes = 0,
     PullDto? Pull = null,
     IReadOnlyList<OtherPulseDto>? Others = null,
-    [property: OneOf(typeof(CookedFrom))] string? CookedFrom = null);
+    [property: OneOf(typeof(CookedFrom))] string? CookedFrom = null
+);
 
 /// <summary>A further pulse in the same pot.</summary>
 /// <param name="Amount">Null: as much as the usual share of all of them.</param>
@@ -57,7 +58,13 @@ public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null);
 /// <param name="Amount">Null: the usual amount for so many people.</param>
 /// <param name="Time">start, join or late; null: as most households do.</param>
 /// <param name="Pieces">How many pieces must come out again; null: worked out from the amount.</param>
-public sealed record ExtraWishDto(string ExtraId, AmountDto? Amount = null, [property: OneOf(typeof(ExtraTime))] string? Time = null, int? Pieces = null, bool? Blanched = null);
+public sealed record ExtraWishDto(
+    string ExtraId,
+    AmountDto? Amount = null,
+    [property: OneOf(typeof(ExtraTime))] string? Time = null,
+    int? Pieces = null,
+    bool? Blanched = null
+);
 
 /// <summary>A span on the kitchen's clock in which nobody is at home, as 2026-11-25T17:30.</summary>
 public sealed record AwayDto(string FromLocal, string ToLocal);
@@ -84,18 +91,31 @@ public sealed record WayDto(
     string? Detail,
     IReadOnlyList<AlternativeDto> Alternatives,
     string? RiceVesselId,
-    string CookedFrom);
+    string CookedFrom
+);
 
 /// <summary>What one compares ways by.</summary>
 /// <param name="EnergyKilowattHours">That reaches the pots.</param>
-public sealed record WayFactsDto(double HandsOnMinutes, IReadOnlyList<SpanDto> BeThere, double EnergyKilowattHours, [property: SaidBy("way.texture")] string Texture, [property: SaidBy("way.why")] string Why);
+public sealed record WayFactsDto(
+    double HandsOnMinutes,
+    IReadOnlyList<SpanDto> BeThere,
+    double EnergyKilowattHours,
+    [property: SaidBy("way.texture")] string Texture,
+    [property: SaidBy("way.why")] string Why
+);
 
 public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
 
 /// <summary>One change that makes a refused dish possible; it has been planned.</summary>
 /// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
 public sealed record AlternativeDto(
-    [property: OneOf("serve_at", "unsoaked", "vessel", "amount")] string Kind, string? ServeAtLocal, string? VesselId, string? VesselName, double? Scale, [property: OneOf(typeof(SoakChoice))] string? Soak);
+    [property: OneOf("serve_at", "unsoaked", "vessel", "amount")] string Kind,
+    string? ServeAtLocal,
+    string? VesselId,
+    string? VesselName,
+    double? Scale,
+    [property: OneOf(typeof(SoakChoice))] string? Soak
+);
 
 /// <summary>One line of the stream in which ways arrive.</summary>
 /// <param name="Of">How many ways are tried.</param>

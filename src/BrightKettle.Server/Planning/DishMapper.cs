@@ -41,7 +41,10 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var salt = dto.Salt is null ? kitchen.HouseWays.Salt : ClosedSet.Read<SaltSchool>(dto.Salt, "salt", checks);
         var little = (int)checks.Within(dto.LittleOnes, 0, 10, "littleOnes");
         var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
-        var apart = rice is null || dto.RiceVesselId is null ? null : RiceApart(dto.RiceVesselId, vessel, method == Method.Pressure ? cooker : null, burner, checks);
+        var apart =
+            rice is null || dto.RiceVesselId is null
+                ? null
+                : RiceApart(dto.RiceVesselId, vessel, method == Method.Pressure ? cooker : null, burner, checks);
         var away = Away(dto.Away, checks);
         var pull = Pull(dto.Pull ?? new(), "pull", checks);
         // The hour itself is serveAtLocal: a pulled table would say it twice.
@@ -51,11 +54,21 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             return null;
         }
 
-        var pulseGrams = Grams(dto.Pulse, pulse.Id, pulse.GramsPerCup, people * Portions.PulseGramsEach(rice is not null), people, "pulse", checks);
+        var pulseGrams = Grams(
+            dto.Pulse,
+            pulse.Id,
+            pulse.GramsPerCup,
+            people * Portions.PulseGramsEach(rice is not null),
+            people,
+            "pulse",
+            checks
+        );
         var others = Others(dto, pulse, people, rice is not null, checks);
         // Several pulses share the usual amount.
         var (lead, leadGrams, joining) = Slowest(pulse, dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams, others);
-        var riceGrams = rice is null ? 0 : Grams(dto.Rice, rice.Id, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
+        var riceGrams = rice is null
+            ? 0
+            : Grams(dto.Rice, rice.Id, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
         return checks.Any
             ? null
             : new Dish(
@@ -72,7 +85,8 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 kitchen.Household,
                 serveAt,
                 now,
-                dto.Seed)
+                dto.Seed
+            )
             {
                 Method = method,
                 CookedFrom = cookedFrom,
@@ -123,7 +137,11 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     {
         var list = new List<OtherPulse>();
         var wishes = dto.Others ?? [];
-        if (wishes.Count > MostOthers || wishes.Any(o => o is null) || wishes.Select(o => o.PulseId).Append(first.Id).Distinct().Count() != wishes.Count + 1)
+        if (
+            wishes.Count > MostOthers
+            || wishes.Any(o => o is null)
+            || wishes.Select(o => o.PulseId).Append(first.Id).Distinct().Count() != wishes.Count + 1
+        )
         {
             checks.Add("dish.others", "others");
             return list;
@@ -138,7 +156,12 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             }
 
             var usual = people * Portions.PulseGramsEach(withRice) / (1 + wishes.Count);
-            list.Add(new(pulse, Mass.FromGrams(Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))));
+            list.Add(
+                new(
+                    pulse,
+                    Mass.FromGrams(Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))
+                )
+            );
         }
 
         return list;
@@ -157,10 +180,15 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     {
         if (vesselId == RiceBowl.Id)
         {
-            return cooker is null || first is null ? checks.Refuse<CookVessel>("dish.bowl_above", "riceVesselId") : new(RiceBowl.For(cooker), first, Above: true);
+            return cooker is null || first is null
+                ? checks.Refuse<CookVessel>("dish.bowl_above", "riceVesselId")
+                : new(RiceBowl.For(cooker), first, Above: true);
         }
 
-        var pot = kitchen.Find(vesselId) is { Cooker: null } own && own.Id != pulses?.Id ? own : checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
+        var pot =
+            kitchen.Find(vesselId) is { Cooker: null } own && own.Id != pulses?.Id
+                ? own
+                : checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
         var burner = kitchen.Burners.FirstOrDefault(b => b.Id != first?.Id) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
         return pot is null || burner is null ? null : new(pot, burner);
     }
@@ -173,7 +201,12 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var list = new List<Interval>();
         foreach (var span in spans ?? [])
         {
-            if (list.Count >= MostAway || span is null || LocalTimes.Read(span.FromLocal) is not { } from || LocalTimes.Read(span.ToLocal) is not { } to)
+            if (
+                list.Count >= MostAway
+                || span is null
+                || LocalTimes.Read(span.FromLocal) is not { } from
+                || LocalTimes.Read(span.ToLocal) is not { } to
+            )
             {
                 checks.Add("request.time", "away");
                 return list;

@@ -10,7 +10,8 @@ using NodaTime;
 
 namespace BrightKettle.Server.Planning;
 
-/// <summary>Plans that were asked for just now: a page that pulls on one asks for it many times a second, and two pages for the same.</summary>
+/// <summary>Plans that were asked for just now: a page that pulls on one asks for it many times a second, and two pages for the
+/// same.</summary>
 public sealed class SharedPlans(WorkScheduler queue) : IDisposable
 {
     private const int MostPlans = 32;
@@ -57,7 +58,8 @@ public sealed class DishRequestReader(KettleDb db, PulseCatalogue catalogue, Sha
     }
 
     /// <summary>A dish as it would be asked for at a given time.</summary>
-    public RequestedDish Map(DishDto dish, KitchenState kitchen, Instant now, FieldFaults checks) => new(dish, new DishMapper(catalogue, kitchen, now).Map(dish, checks), kitchen, checks);
+    public RequestedDish Map(DishDto dish, KitchenState kitchen, Instant now, FieldFaults checks) =>
+        new(dish, new DishMapper(catalogue, kitchen, now).Map(dish, checks), kitchen, checks);
 
     /// <summary>The answer to a dish as it was asked for, within this minute.</summary>
     /// <param name="asked">With a dish.</param>
@@ -67,7 +69,8 @@ public sealed class DishRequestReader(KettleDb db, PulseCatalogue catalogue, Sha
         var dish = asked.Dish!;
         var kitchen = asked.Kitchen;
         var minute = dish.Now.ToUnixTimeSeconds() / 60;
-        var key = $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)}";
+        var key =
+            $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)}";
         return work.ShareAsync(plans.Work, key, simulator => new Planner(simulator).Plan(dish));
     }
 

@@ -19,7 +19,8 @@ public sealed record LayerDto(
     string Name,
     IReadOnlyList<double> BedCentimetres,
     IReadOnlyList<BandDto> Doneness,
-    IReadOnlyList<string> Felt);
+    IReadOnlyList<string> Felt
+);
 
 /// <summary>The picture from the flame to the table: each list has one entry a point.</summary>
 public sealed record SeriesDto(
@@ -29,7 +30,8 @@ public sealed record SeriesDto(
     IReadOnlyList<BandDto> LevelCentimetres,
     IReadOnlyList<double> OverBedCentimetres,
     IReadOnlyList<LayerDto> Layers,
-    double VesselHeightCentimetres);
+    double VesselHeightCentimetres
+);
 
 /// <summary>What a gate says: whether it blocks, and of which action.</summary>
 public sealed record GateDto([property: SaidBy("caution", "title")] string Code, string? Ingredient, int? Action, bool Blocks);
@@ -50,4 +52,5 @@ public sealed record ForecastDto(
     IReadOnlyList<GateDto> Gates,
     IReadOnlyList<CautionDto> Cautions,
     string ModelVersion,
-    string ParameterVersion);
+    string ParameterVersion
+);

@@ -15,14 +15,22 @@ public static class ForecastMapper
         ArgumentNullException.ThrowIfNull(gates);
         ArgumentNullException.ThrowIfNull(cautions);
         return new(
-            [.. forecast.Moments.Select(m => new MilestoneDto(m.StepId, m.Early.ToDateTimeOffset(), m.Reference.ToDateTimeOffset(), m.Late.ToDateTimeOffset()))],
+            [
+                .. forecast.Moments.Select(m => new MilestoneDto(
+                    m.StepId,
+                    m.Early.ToDateTimeOffset(),
+                    m.Reference.ToDateTimeOffset(),
+                    m.Late.ToDateTimeOffset()
+                )),
+            ],
             Series(forecast),
             forecast.ShareTender,
             forecast.Pots,
             [.. gates.Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
             [.. cautions.Select(CautionDto.Of)],
             Simulator.ModelVersion,
-            PulseCatalogue.ParameterVersion);
+            PulseCatalogue.ParameterVersion
+        );
     }
 
     public static BandDto Band(Band band, int digits = 0) =>
@@ -38,7 +46,8 @@ public static class ForecastMapper
             [.. points.Select(p => Band(p.LevelCentimetres, 2))],
             [.. points.Select(p => Math.Round(p.LevelCentimetres.Reference - p.BedCentimetres.Sum(), 2))],
             [.. forecast.Cook.Ingredients.Select((ingredient, i) => Layer(forecast, ingredient, i))],
-            Math.Round(forecast.Cook.Kitchen.Vessel.HeightCentimetres, 1));
+            Math.Round(forecast.Cook.Kitchen.Vessel.HeightCentimetres, 1)
+        );
     }
 
     private static LayerDto Layer(Forecast forecast, Ingredient ingredient, int index)
@@ -56,6 +65,7 @@ public static class ForecastMapper
             name,
             [.. forecast.Points.Select(p => Math.Round(p.BedCentimetres[index], 2))],
             [.. forecast.Points.Select(p => Band(p.Doneness[index], 1))],
-            [.. forecast.Points.Select(p => ClosedSet.Word(Doneness.Felt(p.Doneness[index].Reference, fallsApartAt)))]);
+            [.. forecast.Points.Select(p => ClosedSet.Word(Doneness.Felt(p.Doneness[index].Reference, fallsApartAt)))]
+        );
     }
 }

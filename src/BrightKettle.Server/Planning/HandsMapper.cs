@@ -14,13 +14,23 @@ public static class HandsMapper
         ArgumentNullException.ThrowIfNull(hands);
         return new(
             [.. hands.Visits.Select(v => new HandDto(v.Mark, v.Name, v.From.ToDateTimeOffset(), v.To.ToDateTimeOffset(), true, false))],
-            [.. hands.Tasks.Select(t => new HandDto(t.Task.Id, t.Task.Name, t.From.ToDateTimeOffset(), t.To.ToDateTimeOffset(), t.Task.Attended, t.Task.Burner))],
+            [
+                .. hands.Tasks.Select(t => new HandDto(
+                    t.Task.Id,
+                    t.Task.Name,
+                    t.From.ToDateTimeOffset(),
+                    t.To.ToDateTimeOffset(),
+                    t.Task.Attended,
+                    t.Task.Burner
+                )),
+            ],
             [.. hands.Unplaced.Select(t => t.Name)],
             [.. hands.DayBefore.Select(t => t.Name)],
             Flames(plan),
             Math.Round(hands.InWaits),
             Math.Round(hands.Outside),
-            Math.Round(hands.HandsOnMinutes));
+            Math.Round(hands.HandsOnMinutes)
+        );
     }
 
     public static WayFactsDto Facts(WayFacts facts)
@@ -31,7 +41,8 @@ public static class HandsMapper
             [.. facts.BeThere.Select(i => new SpanDto(i.Start.ToDateTimeOffset(), i.End.ToDateTimeOffset()))],
             Math.Round(facts.EnergyKilowattHours, 2),
             facts.Texture,
-            facts.Why);
+            facts.Why
+        );
     }
 
     private static List<LaneDto> Flames(Plan plan)
@@ -39,9 +50,21 @@ public static class HandsMapper
         var kitchen = plan.Cook.Kitchen;
         var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).ToList();
         // A bowl that stands on no burner has no lane.
-        return [.. Enumerable.Range(0, kitchen.VesselCount).Where(v => kitchen[v].Vessel.Id is not (RiceBowl.Id or RiceBowl.OutId)).Select(v => new LaneDto(
-            kitchen[v].Vessel.Name,
-            kitchen[v].Vessel.Cooker is { Stovetop: false } ? null : kitchen[v].Burner.Name,
-            [.. flames.Where(f => plan.Cook.VesselOf(plan.Cook.Actions[f.Action]) == v).OrderBy(f => f.From).Select(f => new SpanDto(f.From.ToDateTimeOffset(), f.To.ToDateTimeOffset()))]))];
+        return
+        [
+            .. Enumerable
+                .Range(0, kitchen.VesselCount)
+                .Where(v => kitchen[v].Vessel.Id is not (RiceBowl.Id or RiceBowl.OutId))
+                .Select(v => new LaneDto(
+                    kitchen[v].Vessel.Name,
+                    kitchen[v].Vessel.Cooker is { Stovetop: false } ? null : kitchen[v].Burner.Name,
+                    [
+                        .. flames
+                            .Where(f => plan.Cook.VesselOf(plan.Cook.Actions[f.Action]) == v)
+                            .OrderBy(f => f.From)
+                            .Select(f => new SpanDto(f.From.ToDateTimeOffset(), f.To.ToDateTimeOffset())),
+                    ]
+                )),
+        ];
     }
 }

@@ -9,10 +9,15 @@ using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Planning;
 
-/// <summary>What went otherwise than planned: the dish is changed as a cook would change it, planned again, and the difference told.</summary>
+/// <summary>What went otherwise than planned: the dish is changed as a cook would change it, planned again, and the difference
+/// told.</summary>
 public static class PlanAdjustments
 {
-    public static async Task<Results<Ok<SlipAnswerDto>, ProblemHttpResult>> Mend(SlipRequest request, DishRequestReader desk, CancellationToken cancel)
+    public static async Task<Results<Ok<SlipAnswerDto>, ProblemHttpResult>> Mend(
+        SlipRequest request,
+        DishRequestReader desk,
+        CancellationToken cancel
+    )
     {
         if (request.Slip is null)
         {
@@ -48,8 +53,12 @@ public static class PlanAdjustments
                 var (taken, found) = atTheHour ? (changed, await desk.PlanAsync(changed)) : await NearestAsync(changed, desk);
                 if (found is PlanAnswer.Planned { Plan: var after })
                 {
-                    var differences = await desk.PlanAsync(asked) is PlanAnswer.Planned { Plan: var old } ? PlanDifference.Between(old, after) : [];
-                    return TypedResults.Ok(new SlipAnswerDto(taken.Asked, note, DishRequestReader.Dto(after, taken), DifferenceDto.Of(differences)));
+                    var differences = await desk.PlanAsync(asked) is PlanAnswer.Planned { Plan: var old }
+                        ? PlanDifference.Between(old, after)
+                        : [];
+                    return TypedResults.Ok(
+                        new SlipAnswerDto(taken.Asked, note, DishRequestReader.Dto(after, taken), DifferenceDto.Of(differences))
+                    );
                 }
 
                 refused ??= ((PlanAnswer.Refused)found, changed.Dish);
@@ -68,10 +77,16 @@ public static class PlanAdjustments
         {
             RequestedDish? nearest = offer switch
             {
-                { Kind: "serve_at", Soak: null, ServeAt: { } at } =>
-                    asked with { Asked = asked.Asked with { ServeAtLocal = LocalTimes.Write(dish.Household.LocalOf(at)) }, Dish = dish with { ServeAt = at } },
-                { Kind: "vessel", VesselId: { } id } =>
-                    asked with { Asked = asked.Asked with { VesselId = id }, Dish = dish with { Vessel = asked.Kitchen.Vessels.First(v => v.Id == id) } },
+                { Kind: "serve_at", Soak: null, ServeAt: { } at } => asked with
+                {
+                    Asked = asked.Asked with { ServeAtLocal = LocalTimes.Write(dish.Household.LocalOf(at)) },
+                    Dish = dish with { ServeAt = at },
+                },
+                { Kind: "vessel", VesselId: { } id } => asked with
+                {
+                    Asked = asked.Asked with { VesselId = id },
+                    Dish = dish with { Vessel = asked.Kitchen.Vessels.First(v => v.Id == id) },
+                },
                 _ => null,
             };
             if (nearest is not null)
@@ -95,7 +110,16 @@ public static class PlanAdjustments
             case "dinner_moves":
                 var minutes = checks.Within(slip.Minutes ?? 1441, -720, 1440, "slip.minutes");
                 var at = dish.Household.LocalOf(dish.ServeAt + Duration.FromMinutes(minutes));
-                return [(dto with { ServeAtLocal = LocalTimes.Write(at) }, Said.AdjustmentTableAt(at.ToString("HH:mm", CultureInfo.InvariantCulture)))];
+                return
+                [
+                    (
+                        dto with
+                        {
+                            ServeAtLocal = LocalTimes.Write(at),
+                        },
+                        Said.AdjustmentTableAt(at.ToString("HH:mm", CultureInfo.InvariantCulture))
+                    ),
+                ];
             case "soak_forgotten":
                 return Unsoaked(dto, kitchen);
             case "more_guests":
@@ -131,14 +155,22 @@ public static class PlanAdjustments
         yield return (dto with { Soak = ClosedSet.Word(SoakChoice.Quick) }, Said.AdjustmentQuickSoak());
         foreach (var cooker in kitchen.Vessels.Where(v => v.Cooker is { UnderPressure: true }))
         {
-            yield return (dry with { Method = ClosedSet.Word(Method.Pressure), CookerId = cooker.Id }, Said.AdjustmentUnderPressure(cooker.Name));
+            yield return (
+                dry with
+                {
+                    Method = ClosedSet.Word(Method.Pressure),
+                    CookerId = cooker.Id,
+                },
+                Said.AdjustmentUnderPressure(cooker.Name)
+            );
         }
     }
 
     private static DishDto Scaled(DishDto dto, int more)
     {
         var factor = (double)(dto.People + more) / dto.People;
-        AmountDto? Of(AmountDto? a) => a is null ? null : a with { Value = a.Unit == "g" ? Math.Round(a.Value * factor) : Math.Round(a.Value * factor, 2) };
+        AmountDto? Of(AmountDto? a) =>
+            a is null ? null : a with { Value = a.Unit == "g" ? Math.Round(a.Value * factor) : Math.Round(a.Value * factor, 2) };
         return dto with
         {
             People = dto.People + more,

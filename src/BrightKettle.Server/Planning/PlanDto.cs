@@ -6,9 +6,16 @@ using BrightKettle.Server.Kitchen;
 namespace BrightKettle.Server.Planning;
 
 /// <summary>One step in the order in which it is done; the page words it.</summary>
-/// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish, table and others; at the stove also pressure_up, first_whistle and hard_over.</param>
+/// <param name="Kind">soak, drain, rice_soak, light, boil, look, join, seal, heat_off, finish, table and others; at the stove also
+/// pressure_up, first_whistle and hard_over.</param>
 /// <param name="Early">Eight pots in ten come to it between this and late; equal to late where the clock decides.</param>
-public sealed record StepDto([property: SaidBy("step", "title")] string Kind, DateTimeOffset At, DateTimeOffset Early, DateTimeOffset Late, StepFactsDto Facts);
+public sealed record StepDto(
+    [property: SaidBy("step", "title")] string Kind,
+    DateTimeOffset At,
+    DateTimeOffset Early,
+    DateTimeOffset Late,
+    StepFactsDto Facts
+);
 
 /// <summary>Figures of a step; null where they do not belong to it.</summary>
 /// <param name="Count">Whistles after which it is done.</param>
@@ -26,7 +33,8 @@ public sealed record StepFactsDto(
     bool? Drained = null,
     string? Name = null,
     int? Pieces = null,
-    int? Count = null);
+    int? Count = null
+);
 
 /// <summary>The moment of the join.</summary>
 public sealed record JoinDto(
@@ -38,7 +46,8 @@ public sealed record JoinDto(
     double NeededMillilitres,
     BandDto FoundMillilitres,
     BandDto AddMillilitres,
-    double OverBedCentimetres);
+    double OverBedCentimetres
+);
 
 /// <summary>What to measure out. Cups are the household's.</summary>
 /// <param name="PulseCups">Dry, or, where they are cooked already, cooked and drained.</param>
@@ -61,7 +70,8 @@ public sealed record MeasureOutDto(
     string? RiceVesselName,
     double? RiceWaterMillilitres,
     int LittleOnes,
-    double LittleGramsEach);
+    double LittleGramsEach
+);
 
 /// <summary>A further pulse.</summary>
 /// <param name="Collapsed">It will have fallen apart by the table.</param>
@@ -70,12 +80,27 @@ public sealed record OtherLineDto(string PulseId, string Name, double Grams, dou
 /// <summary>Something beside pulses and rice to have ready.</summary>
 /// <param name="Time">start, join or late.</param>
 /// <param name="Pieces">That must come out again.</param>
-public sealed record ExtraLineDto(string ExtraId, string Name, double Grams, [property: OneOf(typeof(ExtraTime))] string Time, int Pieces, bool Blanched, string Note);
+public sealed record ExtraLineDto(
+    string ExtraId,
+    string Name,
+    double Grams,
+    [property: OneOf(typeof(ExtraTime))] string Time,
+    int Pieces,
+    bool Blanched,
+    string Note
+);
 
 /// <summary>All the salt of the dinner.</summary>
 /// <param name="Percent">Of all that is eaten, with what is to be added.</param>
 /// <param name="Finding">salt.none, salt.too_much or null.</param>
-public sealed record SaltDto(double Percent, double TargetPercent, double AddGrams, double Teaspoons, string? Finding, IReadOnlyList<SaltSourceDto> Sources);
+public sealed record SaltDto(
+    double Percent,
+    double TargetPercent,
+    double AddGrams,
+    double Teaspoons,
+    string? Finding,
+    IReadOnlyList<SaltSourceDto> Sources
+);
 
 public sealed record SaltSourceDto(string What, double Low, double Grams, double High, double SodiumGrams);
 
@@ -89,7 +114,8 @@ public sealed record HandsDto(
     IReadOnlyList<LaneDto> Flames,
     double InWaits,
     double Outside,
-    double HandsOnMinutes);
+    double HandsOnMinutes
+);
 
 /// <param name="Attended">It needs the hands all the time.</param>
 public sealed record HandDto(string Id, string Name, DateTimeOffset From, DateTimeOffset To, bool Attended, bool Burner);
@@ -119,7 +145,8 @@ public sealed record PlanDto(
     WayFactsDto Facts,
     HouseWaysDto HouseWays,
     ForecastDto Forecast,
-    CookDocument Cook);
+    CookDocument Cook
+);
 
 /// <summary>Which schools this plan follows.</summary>
 /// <param name="SoakWaterMayBeKept">False where a lectin or a brine forbids it, or nothing is soaked.</param>
@@ -138,19 +165,36 @@ public sealed record PulledDto(
     IReadOnlyList<StepDto> Steps,
     SeriesDto Series,
     IReadOnlyList<DifferenceDto> Differences,
-    string? Obstacle);
+    string? Obstacle
+);
 
 /// <summary>One thing that changed, in words.</summary>
 /// <param name="Amount">Minutes, millilitres, grams or a share, as the code has it.</param>
 /// <param name="Before">A word or a name, as the code has it; likewise after.</param>
-public sealed record DifferenceDto([property: OneOf(typeof(DifferenceCode))] string Code, bool Worse, double? Amount, string? Before, string? After)
+public sealed record DifferenceDto(
+    [property: OneOf(typeof(DifferenceCode))] string Code,
+    bool Worse,
+    double? Amount,
+    string? Before,
+    string? After
+)
 {
     public static IReadOnlyList<DifferenceDto> Of(IEnumerable<Difference> differences) =>
-        [.. differences.Select(d => new DifferenceDto(ClosedSet.Word(d.Code), d.Worse, d.Amount, Word(d.Code, d.Before), Word(d.Code, d.After)))];
+        [
+            .. differences.Select(d => new DifferenceDto(
+                ClosedSet.Word(d.Code),
+                d.Worse,
+                d.Amount,
+                Word(d.Code, d.Before),
+                Word(d.Code, d.After)
+            )),
+        ];
 
     /// <summary>A name as it stands, a member of a closed set by its word.</summary>
     private static string? Word(DifferenceCode code, string? said) =>
-        said is null || code is DifferenceCode.Pot or DifferenceCode.Pulse or DifferenceCode.RiceKind ? said : System.Text.Json.JsonNamingPolicy.SnakeCaseLower.ConvertName(said);
+        said is null || code is DifferenceCode.Pot or DifferenceCode.Pulse or DifferenceCode.RiceKind
+            ? said
+            : System.Text.Json.JsonNamingPolicy.SnakeCaseLower.ConvertName(said);
 }
 
 /// <summary>Something that went otherwise than planned.</summary>
@@ -158,7 +202,12 @@ public sealed record DifferenceDto([property: OneOf(typeof(DifferenceCode))] str
 /// <param name="Minutes">For start_late and dinner_moves.</param>
 /// <param name="People">For more_guests: how many more.</param>
 /// <param name="What">For without: an extra's id; for smaller_pot: a vessel's.</param>
-public sealed record SlipDto([property: OneOf("start_late", "dinner_moves", "soak_forgotten", "more_guests", "without", "smaller_pot")] string Kind, int? Minutes = null, int? People = null, string? What = null);
+public sealed record SlipDto(
+    [property: OneOf("start_late", "dinner_moves", "soak_forgotten", "more_guests", "without", "smaller_pot")] string Kind,
+    int? Minutes = null,
+    int? People = null,
+    string? What = null
+);
 
 public sealed record CompareRequest(DishDto Before, DishDto After);
 
@@ -179,4 +228,5 @@ public sealed record SavedSummaryDto(
     DateTimeOffset TableEarly,
     DateTimeOffset TableAt,
     DateTimeOffset TableLate,
-    double WithLooks);
+    double WithLooks
+);

@@ -27,16 +27,22 @@ public static class PlanEndpoints
     public static async Task<Results<Ok<PlanDto>, ProblemHttpResult>> Plan(DishDto dish, DishRequestReader desk, CancellationToken cancel)
     {
         var asked = await desk.ReadAsync(dish, cancel);
-        return asked.Dish is null ? asked.Problem : await desk.PlanAsync(asked) switch
-        {
-            PlanAnswer.Planned { Plan: var plan } => TypedResults.Ok(DishRequestReader.Dto(plan, asked)),
-            PlanAnswer.Refused { Refusal: var refusal } => PlanProblems.Refused(refusal, asked.Dish),
-            _ => throw Neither(),
-        };
+        return asked.Dish is null
+            ? asked.Problem
+            : await desk.PlanAsync(asked) switch
+            {
+                PlanAnswer.Planned { Plan: var plan } => TypedResults.Ok(DishRequestReader.Dto(plan, asked)),
+                PlanAnswer.Refused { Refusal: var refusal } => PlanProblems.Refused(refusal, asked.Dish),
+                _ => throw Neither(),
+            };
     }
 
     /// <summary>A dish and a pull in, the pulled forecast and its price out. Nothing is solved, so it keeps up with a finger.</summary>
-    public static async Task<Results<Ok<PulledDto>, ProblemHttpResult>> Pulled(PullRequest request, DishRequestReader desk, CancellationToken cancel)
+    public static async Task<Results<Ok<PulledDto>, ProblemHttpResult>> Pulled(
+        PullRequest request,
+        DishRequestReader desk,
+        CancellationToken cancel
+    )
     {
         if (request.Pull is null)
         {
@@ -56,21 +62,30 @@ public static class PlanEndpoints
             return KettleProblems.Invalid("plan.nothing_to_pull", "dish");
         }
 
-        var pulled = await desk.Work.RunAsync(WorkLength.Quick, simulator => new Planner(simulator).Pulled(best, pull, request.Quick ? QuickPots : Forecaster.DefaultPots));
-        return TypedResults.Ok(new PulledDto(
-            pulled.Plan.Dish.ServeAt.ToDateTimeOffset(),
-            pulled.Plan.ShareTender,
-            PlanSteps.Of(pulled.Plan),
-            ForecastMapper.Map(pulled.Plan.Forecast, [], []).Series,
-            DifferenceDto.Of(pulled.Differences),
-            pulled.Obstacle is { } obstacle ? PlanProblems.Detail(obstacle, pulled.Plan.Dish) : null));
+        var pulled = await desk.Work.RunAsync(WorkLength.Quick, simulator =>
+            new Planner(simulator).Pulled(best, pull, request.Quick ? QuickPots : Forecaster.DefaultPots)
+        );
+        return TypedResults.Ok(
+            new PulledDto(
+                pulled.Plan.Dish.ServeAt.ToDateTimeOffset(),
+                pulled.Plan.ShareTender,
+                PlanSteps.Of(pulled.Plan),
+                ForecastMapper.Map(pulled.Plan.Forecast, [], []).Series,
+                DifferenceDto.Of(pulled.Differences),
+                pulled.Obstacle is { } obstacle ? PlanProblems.Detail(obstacle, pulled.Plan.Dish) : null
+            )
+        );
     }
 
     /// <summary>Two groups of eight lanes, one for each core of a small machine.</summary>
     private const int QuickPots = 16;
 
     /// <summary>Two dishes in, the plan of the second and what it changes out: for the other school, or another pot.</summary>
-    public static async Task<Results<Ok<ComparedDto>, ProblemHttpResult>> Compare(CompareRequest request, DishRequestReader desk, CancellationToken cancel)
+    public static async Task<Results<Ok<ComparedDto>, ProblemHttpResult>> Compare(
+        CompareRequest request,
+        DishRequestReader desk,
+        CancellationToken cancel
+    )
     {
         var first = await desk.ReadAsync(request.Before, cancel, field: "before");
         var second = await desk.ReadAsync(request.After, cancel, first.Checks, "after");
@@ -82,28 +97,43 @@ public static class PlanEndpoints
         return (await desk.PlanAsync(first), await desk.PlanAsync(second)) switch
         {
             (_, PlanAnswer.Refused { Refusal: var refusal }) => PlanProblems.Refused(refusal, second.Dish),
-            (PlanAnswer.Planned { Plan: var old }, PlanAnswer.Planned { Plan: var other }) => TypedResults.Ok(new ComparedDto(
-                DishRequestReader.Dto(other, second), DifferenceDto.Of(PlanDifference.Between(old, other)))),
+            (PlanAnswer.Planned { Plan: var old }, PlanAnswer.Planned { Plan: var other }) => TypedResults.Ok(
+                new ComparedDto(DishRequestReader.Dto(other, second), DifferenceDto.Of(PlanDifference.Between(old, other)))
+            ),
             (_, PlanAnswer.Planned { Plan: var only }) => TypedResults.Ok(new ComparedDto(DishRequestReader.Dto(only, second), [])),
             _ => throw Neither(),
         };
     }
 
     /// <summary>A dish in, its calendar file out: one entry a moment that must not be missed, each with an alarm.</summary>
-    public static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Calendar(DishDto dish, DishRequestReader desk, TimeProvider clock, CancellationToken cancel)
+    public static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Calendar(
+        DishDto dish,
+        DishRequestReader desk,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var asked = await desk.ReadAsync(dish, cancel);
-        return asked.Dish is null ? asked.Problem : await desk.PlanAsync(asked) switch
-        {
-            PlanAnswer.Planned { Plan: var plan } => TypedResults.File(
-                Encoding.UTF8.GetBytes(CalendarWriter.Write(plan, DishRequestReader.Dto(plan, asked), clock.GetUtcNow())), "text/calendar", "dinner.ics"),
-            PlanAnswer.Refused { Refusal: var refusal } => PlanProblems.Refused(refusal, asked.Dish),
-            _ => throw Neither(),
-        };
+        return asked.Dish is null
+            ? asked.Problem
+            : await desk.PlanAsync(asked) switch
+            {
+                PlanAnswer.Planned { Plan: var plan } => TypedResults.File(
+                    Encoding.UTF8.GetBytes(CalendarWriter.Write(plan, DishRequestReader.Dto(plan, asked), clock.GetUtcNow())),
+                    "text/calendar",
+                    "dinner.ics"
+                ),
+                PlanAnswer.Refused { Refusal: var refusal } => PlanProblems.Refused(refusal, asked.Dish),
+                _ => throw Neither(),
+            };
     }
 
     /// <summary>A dish in, all ways of this kitchen out: those that work first, the others with the reason.</summary>
-    public static async Task<Results<Ok<IReadOnlyList<WayDto>>, ProblemHttpResult>> Ways(DishDto dish, DishRequestReader desk, CancellationToken cancel)
+    public static async Task<Results<Ok<IReadOnlyList<WayDto>>, ProblemHttpResult>> Ways(
+        DishDto dish,
+        DishRequestReader desk,
+        CancellationToken cancel
+    )
     {
         var asked = await desk.ReadAsync(dish, cancel);
         if (asked.Dish is not { } wanted)
@@ -111,7 +141,9 @@ public static class PlanEndpoints
             return asked.Problem;
         }
 
-        var ways = await desk.Work.RunAsync(WorkLength.Lengthy, simulator => new WayFinder(new Planner(simulator), desk.Catalogue).For(wanted));
+        var ways = await desk.Work.RunAsync(WorkLength.Lengthy, simulator =>
+            new WayFinder(new Planner(simulator), desk.Catalogue).For(wanted)
+        );
         return TypedResults.Ok<IReadOnlyList<WayDto>>([.. ways.Select(w => WayMapper.Map(w, wanted, desk.Catalogue))]);
     }
 
@@ -124,7 +156,9 @@ public static class PlanEndpoints
             return KettleProblems.Invalid(checks);
         }
 
-        var forecast = await desk.Work.RunAsync(WorkLength.Lengthy, simulator => new Forecaster(simulator).RunForeign(read, meltingIsWelcome: true));
+        var forecast = await desk.Work.RunAsync(WorkLength.Lengthy, simulator =>
+            new Forecaster(simulator).RunForeign(read, meltingIsWelcome: true)
+        );
         var gates = Gates.Judge(read, GateHouse.Unknown with { RoomCelsius = read.Kitchen.Room.Celsius }, forecast.Reference);
         return TypedResults.Ok(ForecastMapper.Map(forecast, gates, Core.Safety.Cautions.For(read, gates)));
     }

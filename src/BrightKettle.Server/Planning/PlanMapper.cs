@@ -32,10 +32,13 @@ public static class PlanMapper
             HandsMapper.Facts(WayFacts.Of(plan, hands)),
             new(
                 ClosedSet.Word(dish.Salt),
-                plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == "pulse") && !plan.Cook.Actions.OfType<CookAction.Drain>().Any(d => d.IngredientId == "pulse"),
-                dish.Soak == SoakChoice.Overnight && dish.Pulse.LectinRisk == LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak),
+                plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == "pulse")
+                    && !plan.Cook.Actions.OfType<CookAction.Drain>().Any(d => d.IngredientId == "pulse"),
+                dish.Soak == SoakChoice.Overnight && dish.Pulse.LectinRisk == LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak
+            ),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
-            CookWriter.Write(plan.Cook));
+            CookWriter.Write(plan.Cook)
+        );
     }
 
     public static SavedSummaryDto Summary(Plan plan)
@@ -49,21 +52,24 @@ public static class PlanMapper
             table.Early.ToDateTimeOffset(),
             table.Reference.ToDateTimeOffset(),
             table.Late.ToDateTimeOffset(),
-            plan.ShareTender);
+            plan.ShareTender
+        );
     }
 
-    private static JoinDto? Join(Plan plan) => plan.Join is not { } join
-        ? null
-        : new(
-            plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice",
-            Math.Round(join.Doneness),
-            ClosedSet.Word(join.Felt),
-            plan.Waits is { } state ? ClosedSet.Word(state) : null,
-            join.ChalkyOfFive is { } chalky ? Math.Round(chalky, 1) : null,
-            Math.Round(join.NeededMillilitres / 10) * 10,
-            ForecastMapper.Band(join.FoundMillilitres),
-            ForecastMapper.Band(join.AddedMillilitres),
-            Math.Round(join.OverBedCentimetres, 1));
+    private static JoinDto? Join(Plan plan) =>
+        plan.Join is not { } join
+            ? null
+            : new(
+                plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice",
+                Math.Round(join.Doneness),
+                ClosedSet.Word(join.Felt),
+                plan.Waits is { } state ? ClosedSet.Word(state) : null,
+                join.ChalkyOfFive is { } chalky ? Math.Round(chalky, 1) : null,
+                Math.Round(join.NeededMillilitres / 10) * 10,
+                ForecastMapper.Band(join.FoundMillilitres),
+                ForecastMapper.Band(join.AddedMillilitres),
+                Math.Round(join.OverBedCentimetres, 1)
+            );
 
     private static MeasureOutDto MeasureOut(Plan plan, int people, double cupMillilitres)
     {
@@ -81,25 +87,50 @@ public static class PlanMapper
             plan.Amounts.SoakWater is { } soak ? Cold(soak) : null,
             Cold(plan.Amounts.FirstWater),
             // Boiling water to have ready: what the drier pots will want at the join.
-            plan.Join is { } join && join.AddedMillilitres.High > 20 ? Math.Ceiling(join.AddedMillilitres.High / 50) * 50 : null,
+            plan.Join
+                is { } join
+            && join.AddedMillilitres.High > 20
+                ? Math.Ceiling(join.AddedMillilitres.High / 50) * 50
+                : null,
             Math.Round(plan.Amounts.Edible.Grams),
             Math.Round(plan.Amounts.Edible.Grams / people / 10) * 10,
-            [.. dish.OtherPulses.Select(o => new OtherLineDto(o.Pulse.Id, o.Pulse.Said, Math.Round(o.Dry.Grams), cooked ? Math.Round(plan.OnTheScale(o.Id)) : null, Collapsed(plan, o)))],
-            [.. dish.Extras.Select(x => new ExtraLineDto(x.Extra.Id, x.Extra.Name, Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0), ClosedSet.Word(x.Time), x.Pieces, x.Blanched, x.Extra.Note))],
+            [
+                .. dish.OtherPulses.Select(o => new OtherLineDto(
+                    o.Pulse.Id,
+                    o.Pulse.Said,
+                    Math.Round(o.Dry.Grams),
+                    cooked ? Math.Round(plan.OnTheScale(o.Id)) : null,
+                    Collapsed(plan, o)
+                )),
+            ],
+            [
+                .. dish.Extras.Select(x => new ExtraLineDto(
+                    x.Extra.Id,
+                    x.Extra.Name,
+                    Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0),
+                    ClosedSet.Word(x.Time),
+                    x.Pieces,
+                    x.Blanched,
+                    x.Extra.Note
+                )),
+            ],
             Salt(plan),
             dish.RiceApart?.Vessel.Name,
             dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,
             dish.LittleOnes,
-            Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10);
+            Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10
+        );
     }
 
     /// <summary>Whether it will have fallen apart in the reference pot by the table.</summary>
     private static bool Collapsed(Plan plan, OtherPulse other) =>
-        Doneness.Felt(plan.Forecast.Reference.Final[plan.Cook.IndexOf(other.Id)].Doneness, other.Pulse.FallsApartAt) == FeltState.FallingApart;
+        Doneness.Felt(plan.Forecast.Reference.Final[plan.Cook.IndexOf(other.Id)].Doneness, other.Pulse.FallsApartAt)
+        == FeltState.FallingApart;
 
-    private static string Pulses(Dish dish) => dish.OtherPulses.Count == 0
-        ? dish.Pulse.Said
-        : $"{string.Join(", ", dish.OtherPulses.SkipLast(1).Select(o => Small(o.Pulse.Said)).Prepend(dish.Pulse.Said))} and {Small(dish.OtherPulses[^1].Pulse.Said)}";
+    private static string Pulses(Dish dish) =>
+        dish.OtherPulses.Count == 0
+            ? dish.Pulse.Said
+            : $"{string.Join(", ", dish.OtherPulses.SkipLast(1).Select(o => Small(o.Pulse.Said)).Prepend(dish.Pulse.Said))} and {Small(dish.OtherPulses[^1].Pulse.Said)}";
 
     private static string Small(string name) => char.ToLowerInvariant(name[0]) + name[1..];
 
@@ -116,9 +147,24 @@ public static class PlanMapper
             grams,
             Math.Round(SaltSpoons.TeaspoonsOf(grams, SaltSpoons.Fine) * 4) / 4,
             sheet.Finding,
-            [.. sheet.Sources.Select(s => new SaltSourceDto(Name(plan, s.What), Math.Round(s.Low, 1), Math.Round(s.Grams, 1), Math.Round(s.High, 1), Math.Round(s.SodiumGrams, 2)))]);
+            [
+                .. sheet.Sources.Select(s => new SaltSourceDto(
+                    Name(plan, s.What),
+                    Math.Round(s.Low, 1),
+                    Math.Round(s.Grams, 1),
+                    Math.Round(s.High, 1),
+                    Math.Round(s.SodiumGrams, 2)
+                )),
+            ]
+        );
     }
 
     private static string Name(Plan plan, string id) =>
-        plan.Dish.Extras.FirstOrDefault(x => x.Id == id)?.Extra.Name ?? plan.Dish.OtherPulses.FirstOrDefault(o => o.Id == id)?.Pulse.Said ?? (id == "pulse" ? plan.Dish.Pulse.Said : id == "brine" ? "From the brine" : "Salt");
+        plan.Dish.Extras.FirstOrDefault(x => x.Id == id)?.Extra.Name
+        ?? plan.Dish.OtherPulses.FirstOrDefault(o => o.Id == id)?.Pulse.Said
+        ?? (
+            id == "pulse" ? plan.Dish.Pulse.Said
+            : id == "brine" ? "From the brine"
+            : "Salt"
+        );
 }

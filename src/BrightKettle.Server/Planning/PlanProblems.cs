@@ -16,10 +16,14 @@ public static class PlanProblems
         ArgumentNullException.ThrowIfNull(refusal);
         ArgumentNullException.ThrowIfNull(dish);
         var (title, detail) = Words(refusal, dish);
-        return KettleProblems.Make(StatusCodes.Status422UnprocessableEntity, refusal.Code, refusal.Field, title, detail, new()
-        {
-            ["alternatives"] = WayMapper.Alternatives(refusal, dish),
-        });
+        return KettleProblems.Make(
+            StatusCodes.Status422UnprocessableEntity,
+            refusal.Code,
+            refusal.Field,
+            title,
+            detail,
+            new() { ["alternatives"] = WayMapper.Alternatives(refusal, dish) }
+        );
     }
 
     /// <summary>Why the dish cannot be planned, without a title.</summary>
@@ -40,24 +44,27 @@ public static class PlanProblems
             code = "lectin";
         }
 
-        var given = new MessageFacts(new Dictionary<string, object?>
-        {
-            ["pulse"] = dish.Pulse.Said,
-            ["vessel"] = (dish.Cooker ?? dish.Vessel).Name,
-            ["span"] = Span(facts.Minutes),
-            ["at"] = Clock(dish, facts.EarliestTable ?? facts.LatestSoak ?? facts.At),
-            ["needed"] = facts.NeededMillilitres / 1000,
-            ["usable"] = facts.UsableMillilitres / 1000,
-        });
+        var given = new MessageFacts(
+            new Dictionary<string, object?>
+            {
+                ["pulse"] = dish.Pulse.Said,
+                ["vessel"] = (dish.Cooker ?? dish.Vessel).Name,
+                ["span"] = Span(facts.Minutes),
+                ["at"] = Clock(dish, facts.EarliestTable ?? facts.LatestSoak ?? facts.At),
+                ["needed"] = facts.NeededMillilitres / 1000,
+                ["usable"] = facts.UsableMillilitres / 1000,
+            }
+        );
         return (Said.Say($"refusal.{code}.title", given), Said.Say($"refusal.{code}.detail", given));
     }
 
-    private static string Span(double? minutes) => minutes switch
-    {
-        null => Said.SpanMore(),
-        < LongMinutes => Said.SpanMinutes(Math.Round(minutes.Value)),
-        _ => Said.SpanHours(minutes / 60),
-    };
+    private static string Span(double? minutes) =>
+        minutes switch
+        {
+            null => Said.SpanMore(),
+            < LongMinutes => Said.SpanMinutes(Math.Round(minutes.Value)),
+            _ => Said.SpanHours(minutes / 60),
+        };
 
     /// <summary>From here on a span is said in hours.</summary>
     private const double LongMinutes = 100;

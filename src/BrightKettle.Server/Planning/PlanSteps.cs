@@ -16,13 +16,23 @@ public static class PlanSteps
     }
 
     /// <summary>Of the same minute: the lid comes after what goes under it, the table last.</summary>
-    private static int Rank(StepDto step) => step switch { { Kind: "rice_bowl" } or { Kind: "salt", Facts.Name: not null } => 1, { Kind: "lock" } => 2, { Kind: "table" } => 3, _ => 0 };
+    private static int Rank(StepDto step) =>
+        step switch
+        {
+            { Kind: "rice_bowl" } or { Kind: "salt", Facts.Name: not null } => 1,
+            { Kind: "lock" } => 2,
+            { Kind: "table" } => 3,
+            _ => 0,
+        };
 
     /// <summary>Each step with the number of the action that makes it.</summary>
     public static IEnumerable<(int Action, StepDto Step)> ByAction(Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return plan.Forecast.Moments.Select(m => (m.Action, Step: Step(plan, m))).Where(s => s.Step is not null).Select(s => (s.Action, s.Step!));
+        return plan
+            .Forecast.Moments.Select(m => (m.Action, Step: Step(plan, m)))
+            .Where(s => s.Step is not null)
+            .Select(s => (s.Action, s.Step!));
     }
 
     private static StepDto? Step(Plan plan, MomentForecast m)
@@ -31,60 +41,140 @@ public static class PlanSteps
         var next = m.Action + 1 < plan.Cook.Actions.Count ? plan.Cook.Actions[m.Action + 1] : null;
         return m.StepId switch
         {
-            StepIds.SoakStarts => Make("soak", m, new(
-                Grams: plan.Dish.PulseDry.Grams,
-                Millilitres: Cold(plan, ((CookAction.Soak)action).Water),
-                Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == o.Id)),
-                Place: next is CookAction.Chill ? "fridge" : "counter")),
-            StepIds.SoakEnds when plan.Dish.Soak == SoakChoice.Quick => Make("quick_drain", m, new(Millilitres: Cold(plan, ((CookAction.AddWater)next!).Water))),
-            StepIds.SoakEnds => Make("drain", m, new(
-                Hours: Math.Round((m.Reference - plan.Forecast.Find(StepIds.SoakStarts)!.Reference).TotalHours, 1),
-                Place: plan.Cook.Actions.Skip(m.Action).Take(3).Any(a => a is CookAction.Chill) ? "fridge" : "pot")),
+            StepIds.SoakStarts => Make(
+                "soak",
+                m,
+                new(
+                    Grams: plan.Dish.PulseDry.Grams,
+                    Millilitres: Cold(plan, ((CookAction.Soak)action).Water),
+                    Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == o.Id)),
+                    Place: next is CookAction.Chill ? "fridge" : "counter"
+                )
+            ),
+            StepIds.SoakEnds when plan.Dish.Soak == SoakChoice.Quick => Make(
+                "quick_drain",
+                m,
+                new(Millilitres: Cold(plan, ((CookAction.AddWater)next!).Water))
+            ),
+            StepIds.SoakEnds => Make(
+                "drain",
+                m,
+                new(
+                    Hours: Math.Round((m.Reference - plan.Forecast.Find(StepIds.SoakStarts)!.Reference).TotalHours, 1),
+                    Place: plan.Cook.Actions.Skip(m.Action).Take(3).Any(a => a is CookAction.Chill) ? "fridge" : "pot"
+                )
+            ),
             StepIds.SoakChilled => Make("chill", m, new()),
-            StepIds.RiceSoakStarts => Make("rice_soak", m, new(Grams: plan.Dish.RiceDry.Grams, Minutes: plan.Dish.Rice!.SoakMinutes.Typical)),
-            StepIds.Light => Make("light", m, new(
-                Grams: plan.Order == JoinOrder.RiceFirst ? plan.Dish.RiceDry.Grams : Math.Round(plan.OnTheScale()),
-                Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
-                OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
-                Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.StepId is null)),
-                Ingredient: plan.Order switch { JoinOrder.RiceFirst => "rice", JoinOrder.Together => "both", _ => "pulse" },
-                Place: m.Action > 0 && plan.Cook.Actions[m.Action - 1] is CookAction.Pressurise ? "locked" : null)),
+            StepIds.RiceSoakStarts => Make(
+                "rice_soak",
+                m,
+                new(Grams: plan.Dish.RiceDry.Grams, Minutes: plan.Dish.Rice!.SoakMinutes.Typical)
+            ),
+            StepIds.Light => Make(
+                "light",
+                m,
+                new(
+                    Grams: plan.Order == JoinOrder.RiceFirst ? plan.Dish.RiceDry.Grams : Math.Round(plan.OnTheScale()),
+                    Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
+                    OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
+                    Name: Others(plan, o =>
+                        plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.StepId is null)
+                    ),
+                    Ingredient: plan.Order switch
+                    {
+                        JoinOrder.RiceFirst => "rice",
+                        JoinOrder.Together => "both",
+                        _ => "pulse",
+                    },
+                    Place: m.Action > 0 && plan.Cook.Actions[m.Action - 1] is CookAction.Pressurise ? "locked" : null
+                )
+            ),
             StepIds.QuickSoak => Make("quick_soak", m, new(Minutes: next?.Trigger.Delay?.TotalMinutes)),
-            StepIds.Lock => Make("lock", m, new(Millilitres: Cold(plan, plan.Amounts.FirstWater), Place: ClosedSet.Word(PressureHold.Up(plan.Dish.Cooker!.Cooker!)))),
-            StepIds.HoldOver => Make("hold_over", m, new(Minutes: action.Trigger.Delay?.TotalMinutes, Count: action.Trigger.After == PotEvent.Whistle ? action.Trigger.Count : null)),
+            StepIds.Lock => Make(
+                "lock",
+                m,
+                new(Millilitres: Cold(plan, plan.Amounts.FirstWater), Place: ClosedSet.Word(PressureHold.Up(plan.Dish.Cooker!.Cooker!)))
+            ),
+            StepIds.HoldOver => Make(
+                "hold_over",
+                m,
+                new(
+                    Minutes: action.Trigger.Delay?.TotalMinutes,
+                    Count: action.Trigger.After == PotEvent.Whistle ? action.Trigger.Count : null
+                )
+            ),
             StepIds.Opened => Make("opened", m, new()),
             StepIds.SlowStarts => Make("slow_starts", m, new()),
-            StepIds.Boils => Make("boil", m, new(Minutes: next is CookAction.Heat { StepId: StepIds.HardBoilOver, Trigger.Delay: { } hard } ? hard.TotalMinutes : null)),
+            StepIds.Boils => Make(
+                "boil",
+                m,
+                new(Minutes: next is CookAction.Heat { StepId: StepIds.HardBoilOver, Trigger.Delay: { } hard } ? hard.TotalMinutes : null)
+            ),
             StepIds.Ready => Look(plan, m, (CookAction.Heat)action),
-            StepIds.Join when plan.Order != JoinOrder.Together => Make("join", m, new(
-                Grams: plan.Order == JoinOrder.RiceFirst ? Math.Round(plan.OnTheScale()) : plan.Dish.RiceDry.Grams,
-                Millilitres: Math.Round(plan.Join!.NeededMillilitres / 10) * 10,
-                OverBedCentimetres: Math.Round(plan.Join.OverBedCentimetres, 1),
-                AddMillilitres: Math.Round(plan.Join.AddedMillilitres.Reference / 10) * 10,
-                Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null,
-                Ingredient: plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice")),
-            StepIds.Seal => Make("seal", m, new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.Trigger.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)),
+            StepIds.Join when plan.Order != JoinOrder.Together => Make(
+                "join",
+                m,
+                new(
+                    Grams: plan.Order == JoinOrder.RiceFirst ? Math.Round(plan.OnTheScale()) : plan.Dish.RiceDry.Grams,
+                    Millilitres: Math.Round(plan.Join!.NeededMillilitres / 10) * 10,
+                    OverBedCentimetres: Math.Round(plan.Join.OverBedCentimetres, 1),
+                    AddMillilitres: Math.Round(plan.Join.AddedMillilitres.Reference / 10) * 10,
+                    Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null,
+                    Ingredient: plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice"
+                )
+            ),
+            StepIds.Seal => Make(
+                "seal",
+                m,
+                new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.Trigger.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)
+            ),
             StepIds.HeatOff => Make("heat_off", m, new(Minutes: plan.Dish.Rice!.RestMinutes.Typical)),
             StepIds.Reheat => Make("reheat", m, new()),
             StepIds.OtherIn => OtherIn(plan, m, ((CookAction.Add)action).IngredientId),
-            StepIds.OtherSoft => Make("other_soft", m, new(EveryMinutes: action.Trigger.Look!.Again.TotalMinutes, Felt: ClosedSet.Word(Doneness.Felt(action.Trigger.Look.Doneness, null)))),
-            StepIds.Salt when plan.Dish.RiceApart is { } own && action.In == own.Vessel.Id => Make("salt", m, new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Name: own.Vessel.Name)),
-            StepIds.Salt => Make("salt", m, new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null)),
+            StepIds.OtherSoft => Make(
+                "other_soft",
+                m,
+                new(
+                    EveryMinutes: action.Trigger.Look!.Again.TotalMinutes,
+                    Felt: ClosedSet.Word(Doneness.Felt(action.Trigger.Look.Doneness, null))
+                )
+            ),
+            StepIds.Salt when plan.Dish.RiceApart is { } own && action.In == own.Vessel.Id => Make(
+                "salt",
+                m,
+                new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Name: own.Vessel.Name)
+            ),
+            StepIds.Salt => Make(
+                "salt",
+                m,
+                new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null)
+            ),
             StepIds.ExtraIn => Extra(plan, m, ((CookAction.Add)action).IngredientId, "extra_in"),
             StepIds.TakeOut => Extra(plan, m, ((CookAction.TakeOut)action).IngredientId, "take_out"),
-            StepIds.RiceLight => Make("rice_light", m, new(
-                Grams: plan.Dish.RiceDry.Grams,
-                Millilitres: Cold(plan, plan.Cook.Actions.Take(m.Action).OfType<CookAction.AddWater>().Last().Water),
-                Place: plan.Dish.RiceApart!.Vessel.Name)),
-            StepIds.RiceBowl => Make("rice_bowl", m, new(Grams: plan.Dish.RiceDry.Grams, Millilitres: Cold(plan, ((CookAction.AddWater)action).Water))),
+            StepIds.RiceLight => Make(
+                "rice_light",
+                m,
+                new(
+                    Grams: plan.Dish.RiceDry.Grams,
+                    Millilitres: Cold(plan, plan.Cook.Actions.Take(m.Action).OfType<CookAction.AddWater>().Last().Water),
+                    Place: plan.Dish.RiceApart!.Vessel.Name
+                )
+            ),
+            StepIds.RiceBowl => Make(
+                "rice_bowl",
+                m,
+                new(Grams: plan.Dish.RiceDry.Grams, Millilitres: Cold(plan, ((CookAction.AddWater)action).Water))
+            ),
             StepIds.RiceOut => Make("rice_out", m, new()),
             StepIds.RiceRested when plan.Dish.RiceApart is { Above: true } => Make("rice_covered", m, new()),
             StepIds.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].Trigger.Delay?.TotalMinutes)),
             StepIds.RiceOff => Make("rice_off", m, new(Minutes: next?.Trigger.Delay?.TotalMinutes)),
             StepIds.RiceRested => Make("rice_rested", m, new()),
-            StepIds.Finish => Make("finish", m, new(
-                Millilitres: action is CookAction.SetLiquor measure ? Hot(measure.Liquor) : null,
-                Drained: action is CookAction.Drain)),
+            StepIds.Finish => Make(
+                "finish",
+                m,
+                new(Millilitres: action is CookAction.SetLiquor measure ? Hot(measure.Liquor) : null, Drained: action is CookAction.Drain)
+            ),
             StepIds.Table => Make("table", m, new()),
             _ => null,
         };
@@ -94,13 +184,20 @@ public static class PlanSteps
     {
         var other = plan.Dish.OtherPulses.First(o => o.Id == id);
         var withRice = plan.Cook.Actions.Take(m.Action).Any(a => a.StepId == StepIds.Join);
-        return Make("other_in", m, new(Grams: Math.Round(plan.OnTheScale(other.Id)), Name: other.Pulse.Said, Place: withRice ? "rice" : "pot"));
+        return Make(
+            "other_in",
+            m,
+            new(Grams: Math.Round(plan.OnTheScale(other.Id)), Name: other.Pulse.Said, Place: withRice ? "rice" : "pot")
+        );
     }
 
     /// <summary>Further pulses that share a step, as 150 g pinto beans; null where none does.</summary>
     private static string? Others(Plan plan, Func<OtherPulse, bool> which)
     {
-        var names = plan.Dish.OtherPulses.Where(which).Select(o => FormattableString.Invariant($"{plan.OnTheScale(o.Id):0} g {o.Pulse.Said.ToLowerInvariant()}")).ToList();
+        var names = plan
+            .Dish.OtherPulses.Where(which)
+            .Select(o => FormattableString.Invariant($"{plan.OnTheScale(o.Id):0} g {o.Pulse.Said.ToLowerInvariant()}"))
+            .ToList();
         return names.Count == 0 ? null : string.Join(" and ", names);
     }
 
@@ -114,13 +211,22 @@ public static class PlanSteps
             first.ToDateTimeOffset(),
             m.Early.ToDateTimeOffset(),
             m.Late.ToDateTimeOffset(),
-            new(EveryMinutes: action.Trigger.Look!.Again.TotalMinutes, Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null));
+            new(EveryMinutes: action.Trigger.Look!.Again.TotalMinutes, Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null)
+        );
     }
 
     private static StepDto Extra(Plan plan, MomentForecast m, string id, string kind)
     {
         var extra = plan.Dish.Extras.First(x => x.Id == id);
-        return Make(kind, m, new(Grams: Math.Round(extra.Amount.Grams), Name: extra.Blanched ? $"{extra.Extra.Name}, blanched" : extra.Extra.Name, Pieces: extra.Pieces > 0 ? extra.Pieces : null));
+        return Make(
+            kind,
+            m,
+            new(
+                Grams: Math.Round(extra.Amount.Grams),
+                Name: extra.Blanched ? $"{extra.Extra.Name}, blanched" : extra.Extra.Name,
+                Pieces: extra.Pieces > 0 ? extra.Pieces : null
+            )
+        );
     }
 
     private static StepDto Make(string kind, MomentForecast m, StepFactsDto facts) =>

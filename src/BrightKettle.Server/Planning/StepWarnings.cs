@@ -1,6 +1,7 @@
 namespace BrightKettle.Server.Planning;
 
-/// <summary>Which steps ring, and how long before: the ones that must not be missed; the others are done while one is at the stove anyway.</summary>
+/// <summary>Which steps ring, and how long before: the ones that must not be missed; the others are done while one is at the stove
+/// anyway.</summary>
 public static class StepWarnings
 {
     private static readonly Dictionary<string, int> Minutes = new()

@@ -11,22 +11,27 @@ public static class StepWords
         ArgumentNullException.ThrowIfNull(step);
         ArgumentNullException.ThrowIfNull(plan);
         var f = step.Facts;
-        return Said.Say($"step.{step.Kind}.title", new MessageFacts(new Dictionary<string, object?>
-        {
-            ["grams"] = f.Grams,
-            ["millilitres"] = f.Millilitres,
-            ["minutes"] = f.Minutes,
-            ["every"] = f.EveryMinutes,
-            ["felt"] = f.Felt is { } felt ? Said.Say($"felt.pulse.{felt}") : null,
-            ["ingredient"] = f.Ingredient,
-            ["place"] = f.Place,
-            ["drained"] = f.Drained == true ? "yes" : "no",
-            ["name"] = f.Name,
-            ["count"] = f.Count,
-            ["pulse"] = Small(plan.PulseName),
-            ["rinse"] = plan.MeasureOut.RiceRinse,
-            ["order"] = plan.Order,
-        }));
+        return Said.Say(
+            $"step.{step.Kind}.title",
+            new MessageFacts(
+                new Dictionary<string, object?>
+                {
+                    ["grams"] = f.Grams,
+                    ["millilitres"] = f.Millilitres,
+                    ["minutes"] = f.Minutes,
+                    ["every"] = f.EveryMinutes,
+                    ["felt"] = f.Felt is { } felt ? Said.Say($"felt.pulse.{felt}") : null,
+                    ["ingredient"] = f.Ingredient,
+                    ["place"] = f.Place,
+                    ["drained"] = f.Drained == true ? "yes" : "no",
+                    ["name"] = f.Name,
+                    ["count"] = f.Count,
+                    ["pulse"] = Small(plan.PulseName),
+                    ["rinse"] = plan.MeasureOut.RiceRinse,
+                    ["order"] = plan.Order,
+                }
+            )
+        );
     }
 
     private static string Small(string name) => char.ToLowerInvariant(name[0]) + name[1..];

@@ -35,20 +35,27 @@ public static class WayMapper
             why?.Title,
             why?.Detail,
             way.Refusal is { } refused ? Alternatives(refused, dish) : [],
-            way.RiceAbove ? RiceBowl.Id : dish.RiceApart is { Above: false } own ? own.Vessel.Id : null,
-            ClosedSet.Word(dish.CookedFrom));
+            way.RiceAbove ? RiceBowl.Id
+                : dish.RiceApart is { Above: false } own ? own.Vessel.Id
+                : null,
+            ClosedSet.Word(dish.CookedFrom)
+        );
     }
 
     public static IReadOnlyList<AlternativeDto> Alternatives(PlanRefusal refusal, Dish dish)
     {
         ArgumentNullException.ThrowIfNull(refusal);
         ArgumentNullException.ThrowIfNull(dish);
-        return [.. refusal.Alternatives.Select(a => new AlternativeDto(
-            a.Kind,
-            a.ServeAt is { } at ? LocalTimes.Write(dish.Household.LocalOf(at)) : null,
-            a.VesselId,
-            dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId)?.Name,
-            a.Scale,
-            a.Soak is { } soak ? ClosedSet.Word(soak) : null))];
+        return
+        [
+            .. refusal.Alternatives.Select(a => new AlternativeDto(
+                a.Kind,
+                a.ServeAt is { } at ? LocalTimes.Write(dish.Household.LocalOf(at)) : null,
+                a.VesselId,
+                dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId)?.Name,
+                a.Scale,
+                a.Soak is { } soak ? ClosedSet.Word(soak) : null
+            )),
+        ];
     }
 }

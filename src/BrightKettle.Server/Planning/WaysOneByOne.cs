@@ -26,7 +26,12 @@ public static class WaysOneByOne
         var lines = Channel.CreateUnbounded<WayEventDto>();
         var judging = desk.Work.RunAsync(WorkLength.Lengthy, simulator => Judge(wanted, simulator, desk.Catalogue, lines.Writer));
         // Before the first line an error can still be an answer of its own; the lines end with the work, however it ended.
-        _ = judging.ContinueWith(ended => lines.Writer.TryComplete(ended.Exception?.InnerException), CancellationToken.None, TaskContinuationOptions.ExecuteSynchronously, TaskScheduler.Default);
+        _ = judging.ContinueWith(
+            ended => lines.Writer.TryComplete(ended.Exception?.InnerException),
+            CancellationToken.None,
+            TaskContinuationOptions.ExecuteSynchronously,
+            TaskScheduler.Default
+        );
         await lines.Reader.WaitToReadAsync(cancel);
         return TypedResults.Stream(body => Write(body, lines.Reader, json.Value.SerializerOptions, cancel), "application/x-ndjson");
     }
@@ -35,13 +40,11 @@ public static class WaysOneByOne
     {
         var finder = new WayFinder(new Planner(simulator), catalogue);
         var of = 0;
-        var all = finder.For(
-            dish,
-            found: (way, count) =>
-            {
-                of = count;
-                lines.TryWrite(new(count, WayMapper.Map(way, dish, catalogue), null, null));
-            });
+        var all = finder.For(dish, found: (way, count) =>
+        {
+            of = count;
+            lines.TryWrite(new(count, WayMapper.Map(way, dish, catalogue), null, null));
+        });
         var refused = finder.Doubled(dish) is { } refusal ? PlanProblems.Detail(refusal, dish) : null;
         return lines.TryWrite(new(of, null, [.. all.Select(w => WayMapper.Map(w, dish, catalogue))], refused));
     }

@@ -11,10 +11,21 @@ public sealed record CookChange(Guid EventId, DateTimeOffset OccurredAt, string 
 public sealed record CookMark(Guid EventId, DateTimeOffset OccurredAt, long BasedOn);
 
 /// <summary>A saved dinner in a list.</summary>
-public sealed record CookLineDto(Guid Id, string Title, string PulseName, string? RiceName, DateTimeOffset ServeAt, SavedSummaryDto Summary, bool Started, bool Finished, long Version);
+public sealed record CookLineDto(
+    Guid Id,
+    string Title,
+    string PulseName,
+    string? RiceName,
+    DateTimeOffset ServeAt,
+    SavedSummaryDto Summary,
+    bool Started,
+    bool Finished,
+    long Version
+);
 
 /// <summary>A saved dinner.</summary>
-/// <param name="ModelMoved">The equations or figures have changed since it was saved, so a new forecast may differ from the saved one.</param>
+/// <param name="ModelMoved">The equations or figures have changed since it was saved, so a new forecast may differ from the saved
+/// one.</param>
 public sealed record CookDto(
     Guid Id,
     string Title,
@@ -26,7 +37,8 @@ public sealed record CookDto(
     bool ModelMoved,
     bool Deleted,
     bool Started,
-    long Version);
+    long Version
+);
 
 /// <summary>A page of kept dinners, the latest hour first.</summary>
 /// <param name="Next">To ask for the next page with; null on the last.</param>

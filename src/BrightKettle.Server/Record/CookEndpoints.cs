@@ -35,7 +35,12 @@ public static class CookEndpoints
     /// <summary>Kept dinners, the latest hour first, a page at a time.</summary>
     /// <param name="after">The last of the page before, as that page names it; null for the first page.</param>
     /// <param name="take">1 to 200; 50 when it is not said.</param>
-    public static async Task<Results<Ok<CookPageDto>, ProblemHttpResult>> List(KettleDb db, CancellationToken cancel, Guid? after = null, int take = PageLength)
+    public static async Task<Results<Ok<CookPageDto>, ProblemHttpResult>> List(
+        KettleDb db,
+        CancellationToken cancel,
+        Guid? after = null,
+        int take = PageLength
+    )
     {
         var checks = new FieldFaults();
         take = (int)checks.Within(take, 1, LongestPage, "take");
@@ -49,7 +54,10 @@ public static class CookEndpoints
         if (after is { } id)
         {
             // The place is known by the row even when it was deleted meanwhile.
-            if (await db.Cooks.AsNoTracking().Where(c => c.Id == id).Select(c => (DateTimeOffset?)c.ServeAt).SingleOrDefaultAsync(cancel) is not { } from)
+            if (
+                await db.Cooks.AsNoTracking().Where(c => c.Id == id).Select(c => (DateTimeOffset?)c.ServeAt).SingleOrDefaultAsync(cancel)
+                is not { } from
+            )
             {
                 return KettleProblems.Missing();
             }
@@ -64,7 +72,17 @@ public static class CookEndpoints
     private static CookLineDto Line(CookRow row)
     {
         var saved = SavedDinner.Read(row);
-        return new(row.Id, row.Title, saved.PulseName, saved.RiceName, row.ServeAt, saved.Summary, row.StartedAt is not null, row.FinishedAt is not null, row.Version);
+        return new(
+            row.Id,
+            row.Title,
+            saved.PulseName,
+            saved.RiceName,
+            row.ServeAt,
+            saved.Summary,
+            row.StartedAt is not null,
+            row.FinishedAt is not null,
+            row.Version
+        );
     }
 
     public static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Get(Guid id, KettleDb db, CancellationToken cancel) =>
@@ -79,23 +97,50 @@ public static class CookEndpoints
             : KettleProblems.Missing();
 
     /// <summary>Keeps a new dinner; 409 when there is one of this id.</summary>
-    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Save(Guid id, CookChange change, KettleDb db, DishRequestReader desk, TimeProvider clock, CancellationToken cancel) =>
-        Write(id, CookProjection.Saved, change, db, desk, clock, cancel);
+    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Save(
+        Guid id,
+        CookChange change,
+        KettleDb db,
+        DishRequestReader desk,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) => Write(id, CookProjection.Saved, change, db, desk, clock, cancel);
 
     /// <summary>Changes a kept dinner that is neither deleted nor at the stove.</summary>
-    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Change(Guid id, CookChange change, KettleDb db, DishRequestReader desk, TimeProvider clock, CancellationToken cancel) =>
-        Write(id, CookProjection.Changed, change, db, desk, clock, cancel);
+    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Change(
+        Guid id,
+        CookChange change,
+        KettleDb db,
+        DishRequestReader desk,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) => Write(id, CookProjection.Changed, change, db, desk, clock, cancel);
 
     public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Delete(
-        Guid id, CookMark mark, KettleDb db, TimeProvider clock, CancellationToken cancel) =>
-        Mark(id, CookProjection.Deleted, mark, db, clock, cancel);
+        Guid id,
+        CookMark mark,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) => Mark(id, CookProjection.Deleted, mark, db, clock, cancel);
 
     public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Restore(
-        Guid id, CookMark mark, KettleDb db, TimeProvider clock, CancellationToken cancel) =>
-        Mark(id, CookProjection.Restored, mark, db, clock, cancel);
+        Guid id,
+        CookMark mark,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) => Mark(id, CookProjection.Restored, mark, db, clock, cancel);
 
     private static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Write(
-        Guid id, string kind, CookChange change, KettleDb db, DishRequestReader desk, TimeProvider clock, CancellationToken cancel)
+        Guid id,
+        string kind,
+        CookChange change,
+        KettleDb db,
+        DishRequestReader desk,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var checks = new FieldFaults();
         if (change.EventId == Guid.Empty)
@@ -108,7 +153,9 @@ public static class CookEndpoints
         // A retry of what is written already must not be planned and refused anew when its hour has passed meanwhile.
         if (await db.CookEvents.AsNoTracking().SingleOrDefaultAsync(e => e.Id == change.EventId, cancel) is { } written)
         {
-            return written.CookId == id && written.Kind == kind && change.Dish is not null && SavedDinner.Read(written).IsOf(change) ? await Get(id, db, cancel) : KettleProblems.IdTaken();
+            return written.CookId == id && written.Kind == kind && change.Dish is not null && SavedDinner.Read(written).IsOf(change)
+                ? await Get(id, db, cancel)
+                : KettleProblems.IdTaken();
         }
 
         if (await db.Cooks.AsNoTracking().AnyAsync(c => c.Id == id && c.StartedAt != null, cancel))
@@ -133,7 +180,13 @@ public static class CookEndpoints
     }
 
     private static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Mark(
-        Guid id, string kind, CookMark mark, KettleDb db, TimeProvider clock, CancellationToken cancel)
+        Guid id,
+        string kind,
+        CookMark mark,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (mark.EventId == Guid.Empty)
         {
@@ -145,24 +198,32 @@ public static class CookEndpoints
             return KettleProblems.Missing();
         }
 
-        var undone = kind == CookProjection.Restored
-            ? await db.CookEvents.AsNoTracking().Where(e => e.CookId == id && e.Kind == CookProjection.Deleted).OrderByDescending(e => e.Sequence).Select(e => (Guid?)e.Id).FirstOrDefaultAsync(cancel)
-            : null;
+        var undone =
+            kind == CookProjection.Restored
+                ? await db
+                    .CookEvents.AsNoTracking()
+                    .Where(e => e.CookId == id && e.Kind == CookProjection.Deleted)
+                    .OrderByDescending(e => e.Sequence)
+                    .Select(e => (Guid?)e.Id)
+                    .FirstOrDefaultAsync(cancel)
+                : null;
         var happened = CookEvents.Make(id, kind, mark.EventId, mark.OccurredAt, mark.BasedOn, clock, string.Empty, row.Seed, undone);
         return Answer(await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel));
     }
 
-    private static Results<Ok<CookDto>, ProblemHttpResult> Answer(Recorded recorded) => recorded is Recorded.Done done ? TypedResults.Ok(Dto(done.Cook)) : Refused(recorded);
+    private static Results<Ok<CookDto>, ProblemHttpResult> Answer(Recorded recorded) =>
+        recorded is Recorded.Done done ? TypedResults.Ok(Dto(done.Cook)) : Refused(recorded);
 
     /// <summary>Why an event of a cook was not written.</summary>
-    internal static ProblemHttpResult Refused(Recorded recorded) => recorded switch
-    {
-        Recorded.Conflict conflict => KettleProblems.Conflict("cook.conflict", Dto(conflict.Cook)),
-        Recorded.Exists exists => KettleProblems.Conflict("cook.exists", Dto(exists.Cook)),
-        Recorded.Gone gone => KettleProblems.Conflict("cook.deleted", Dto(gone.Cook)),
-        Recorded.IdTaken => KettleProblems.IdTaken(),
-        _ => KettleProblems.Missing(),
-    };
+    internal static ProblemHttpResult Refused(Recorded recorded) =>
+        recorded switch
+        {
+            Recorded.Conflict conflict => KettleProblems.Conflict("cook.conflict", Dto(conflict.Cook)),
+            Recorded.Exists exists => KettleProblems.Conflict("cook.exists", Dto(exists.Cook)),
+            Recorded.Gone gone => KettleProblems.Conflict("cook.deleted", Dto(gone.Cook)),
+            Recorded.IdTaken => KettleProblems.IdTaken(),
+            _ => KettleProblems.Missing(),
+        };
 
     private static CookDto Dto(CookRow row)
     {
@@ -178,6 +239,7 @@ public static class CookEndpoints
             row.ModelVersion != Simulator.ModelVersion || row.ParameterVersion != PulseCatalogue.ParameterVersion,
             row.Deleted,
             row.StartedAt is not null,
-            row.Version);
+            row.Version
+        );
     }
 }

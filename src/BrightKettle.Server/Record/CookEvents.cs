@@ -7,7 +7,17 @@ namespace BrightKettle.Server.Record;
 /// <summary>Makes the events that are stored.</summary>
 public static class CookEvents
 {
-    public static CookEvent Make(Guid cookId, string kind, Guid eventId, DateTimeOffset occurredAt, long? basedOn, TimeProvider clock, string payload, int seed, Guid? supersedes = null)
+    public static CookEvent Make(
+        Guid cookId,
+        string kind,
+        Guid eventId,
+        DateTimeOffset occurredAt,
+        long? basedOn,
+        TimeProvider clock,
+        string payload,
+        int seed,
+        Guid? supersedes = null
+    )
     {
         ArgumentNullException.ThrowIfNull(clock);
         return new()

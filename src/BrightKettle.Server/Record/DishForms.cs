@@ -31,7 +31,8 @@ public static class DishForms
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
             d.Others?.Select(o => new OtherPulseForm(o.PulseId, Store(o.Amount))).ToList(),
-            d.CookedFrom);
+            d.CookedFrom
+        );
     }
 
     public static DishDto Read(DishForm d)
@@ -59,7 +60,8 @@ public static class DishForms
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
             d.Others?.Select(o => new OtherPulseDto(o.PulseId, Read(o.Amount))).ToList(),
-            d.CookedFrom);
+            d.CookedFrom
+        );
     }
 
     private static AmountForm? Store(AmountDto? a) => a is null ? null : new(a.Value, a.Unit);

@@ -39,7 +39,8 @@ public sealed record SavedDinner(string Title, DishDto Dish, string PulseName, s
             d.PulseName,
             d.RiceName,
             new(s.FirstAt, s.LightAt, s.JoinAt, s.TableEarly, s.TableAt, s.TableLate, s.WithLooks),
-            CookDocument.Read(d.Cook));
+            CookDocument.Read(d.Cook)
+        );
     }
 
     /// <summary>Whether it was made from this request.</summary>
@@ -58,6 +59,7 @@ public sealed record SavedDinner(string Title, DishDto Dish, string PulseName, s
             PulseName,
             RiceName,
             new(s.FirstAt, s.LightAt, s.JoinAt, s.TableEarly, s.TableAt, s.TableLate, s.WithLooks),
-            Cook.Json()).Write();
+            Cook.Json()
+        ).Write();
     }
 }

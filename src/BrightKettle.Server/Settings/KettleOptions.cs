@@ -13,7 +13,8 @@ public sealed class KettleOptions
     /// <summary>Fill an empty database with the invented household.</summary>
     public bool Demo { get; set; }
 
-    /// <summary>For tests alone: an instant at which the clock stands until it is set anew, as 2026-11-24T18:00:00Z. Null: the machine's clock.</summary>
+    /// <summary>For tests alone: an instant at which the clock stands until it is set anew, as 2026-11-24T18:00:00Z. Null: the machine's
+    /// clock.</summary>
     public string? Clock { get; set; }
 
     /// <summary>Whether a few dinners are planned at the start, so that the first real one meets compiled code.</summary>

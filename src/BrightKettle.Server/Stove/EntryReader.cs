@@ -35,24 +35,50 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
                 Poured = d.Millilitres is null ? null : Mass.FromGrams(Within(d.Millilitres, 0, 40_000, "millilitres")),
                 Salt = d.Grams is null ? null : Mass.FromGrams(Within(d.Grams, 0, 500, "grams")),
             },
-            "seen" => Saw(new Observation.Seen(at, ClosedSet.Read<PotEvent>(d.What, "what", checks)) { VesselId = Vessel(d.VesselId, checks) }),
+            "seen" => Saw(
+                new Observation.Seen(at, ClosedSet.Read<PotEvent>(d.What, "what", checks)) { VesselId = Vessel(d.VesselId, checks) }
+            ),
             "not_yet" => Saw(new Observation.NotYet(at, ClosedSet.Read<PotEvent>(d.What, "what", checks), Vessel(d.VesselId, checks))),
             "felt" => Saw(new Observation.FeltAs(at, Seed(d.Ingredient, checks), ClosedSet.Read<FeltState>(d.State, "state", checks))),
             "chalky" => Chalky(d, at, checks) is { } chalky ? Saw(chalky) : null,
-            "liquor" => Saw(new Observation.Liquor(at, Vessel(d.VesselId, checks), Hot(Within(d.Millilitres, 0, 40_000, "millilitres")), ClosedSet.Read<LiquorBy>(d.What, "what", checks))),
+            "liquor" => Saw(
+                new Observation.Liquor(
+                    at,
+                    Vessel(d.VesselId, checks),
+                    Hot(Within(d.Millilitres, 0, 40_000, "millilitres")),
+                    ClosedSet.Read<LiquorBy>(d.What, "what", checks)
+                )
+            ),
             "over_bed" => Saw(new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))),
             "sticks" => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
-            "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level or Visits.Silent => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
+            "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level or Visits.Silent => Saw(
+                new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))
+            ),
             "vent_clear" => Saw(new Observation.VentClear(at)),
             "probed" => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
-            "water" => Extra(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")), Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius")))),
+            "water" => Extra(
+                new CookAction.AddWater(
+                    Trigger.Next,
+                    Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")),
+                    Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius"))
+                )
+            ),
             "salt" => Extra(new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
             "flame" => Extra(new CookAction.Heat(Trigger.Next, ClosedSet.Read<Flame>(d.What, "what", checks))),
             "lid" => Extra(new CookAction.Cover(Trigger.Next, ClosedSet.Read<Lid>(d.What, "what", checks))),
-            "pour_off" => Extra(new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(Hot(Within(d.Millilitres, 0, 20_000, "millilitres")))) { StepId = "poured_off" }),
+            "pour_off" => Extra(
+                new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(Hot(Within(d.Millilitres, 0, 20_000, "millilitres"))))
+                {
+                    StepId = "poured_off",
+                }
+            ),
             "went_in" => WentIn(d, at, checks),
             "came_out" => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
-            "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(d.EventId, at, read),
+            "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(
+                d.EventId,
+                at,
+                read
+            ),
             "later" when Later(d, checks) => null,
             "chose" or "put_away" or EntryValidator.StillOn => null,
             _ => checks.Refuse<Entry>("request.unknown_word", "kind"),
@@ -70,8 +96,19 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             Entry.Done e => plain with { Kind = "did", MomentId = e.MomentId, Millilitres = e.Poured?.Grams },
             Entry.Extra { Action: CookAction.Heat a } => plain with { Kind = "flame", What = ClosedSet.Word(a.Flame), VesselId = a.In },
             Entry.Extra { Action: CookAction.Cover a } => plain with { Kind = "lid", What = ClosedSet.Word(a.Lid), VesselId = a.In },
-            Entry.Saw { What: Observation.FeltAs o } => plain with { Kind = "felt", Ingredient = o.IngredientId, State = ClosedSet.Word(o.State) },
-            Entry.Saw { What: Observation.Liquor o } => plain with { Kind = "liquor", Millilitres = PotGeometry.LiquorMillilitres(o.Grams, MeasuredCelsius), What = ClosedSet.Word(o.By), VesselId = o.VesselId },
+            Entry.Saw { What: Observation.FeltAs o } => plain with
+            {
+                Kind = "felt",
+                Ingredient = o.IngredientId,
+                State = ClosedSet.Word(o.State),
+            },
+            Entry.Saw { What: Observation.Liquor o } => plain with
+            {
+                Kind = "liquor",
+                Millilitres = PotGeometry.LiquorMillilitres(o.Grams, MeasuredCelsius),
+                What = ClosedSet.Word(o.By),
+                VesselId = o.VesselId,
+            },
             _ => throw new InvalidOperationException($"No stored form for {entry.GetType().Name}."),
         };
     }
@@ -97,9 +134,23 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         }
 
         var pieces = d.Count is null ? 0 : (int)checks.Within(d.Count.Value, 0, 50, "count");
-        var grams = d.Grams is { } given ? checks.Within(given, 0.1, 5000, "grams") : Math.Max(1, pieces) * (extra.PieceGrams > 0 ? extra.PieceGrams : extra.GramsEach);
+        var grams = d.Grams is { } given
+            ? checks.Within(given, 0.1, 5000, "grams")
+            : Math.Max(1, pieces) * (extra.PieceGrams > 0 ? extra.PieceGrams : extra.GramsEach);
         // Named by its event, so that a second handful is a second ingredient.
-        return new Entry.WentIn(d.EventId, at, new ExtraIngredient($"{extra.Id}_{d.EventId:n}", Mass.FromGrams(Math.Max(0.1, grams)), extra, Temperature.FromCelsius(cook.Kitchen.Room.Celsius)) { Pieces = pieces });
+        return new Entry.WentIn(
+            d.EventId,
+            at,
+            new ExtraIngredient(
+                $"{extra.Id}_{d.EventId:n}",
+                Mass.FromGrams(Math.Max(0.1, grams)),
+                extra,
+                Temperature.FromCelsius(cook.Kitchen.Room.Celsius)
+            )
+            {
+                Pieces = pieces,
+            }
+        );
     }
 
     private Observation.ChalkyOf? Chalky(StoveEntry d, Instant at, FieldFaults checks)

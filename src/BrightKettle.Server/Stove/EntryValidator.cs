@@ -13,7 +13,13 @@ using NodaTime;
 namespace BrightKettle.Server.Stove;
 
 /// <summary>Decides of each entry whether it is stored, and says why not. A refusal of one does not touch the others.</summary>
-public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache desk, KitchenState kitchen, Simulator simulator, TimeProvider clock)
+public sealed class EntryValidator(
+    PulseCatalogue catalogue,
+    StoveStateCache desk,
+    KitchenState kitchen,
+    Simulator simulator,
+    TimeProvider clock
+)
 {
     public const int MostAtOnce = 200;
 
@@ -23,11 +29,16 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
     /// <summary>A soak may have begun days before anybody came to the page.</summary>
     private static readonly Duration LongestAgo = Duration.FromDays(4);
 
-    /// <summary>Told within this of its own time, an entry is about what is being done now, and a gate may stop it; later it is a record of what was done, and what comes after is stopped instead. Nothing is ever served with pieces inside.</summary>
+    /// <summary>Told within this of its own time, an entry is about what is being done now, and a gate may stop it; later it is a record
+    /// of what was done, and what comes after is stopped instead. Nothing is ever served with pieces inside.</summary>
     private static readonly Duration Live = Duration.FromMinutes(2);
 
     /// <param name="elsewhere">Of the ids that are told, those that belong to another evening.</param>
-    public (IReadOnlyList<CookEvent> Events, IReadOnlyList<EntryReceipt> Receipts) Read(StoredEvening stored, IReadOnlyList<StoveEntry> told, IReadOnlySet<Guid> elsewhere)
+    public (IReadOnlyList<CookEvent> Events, IReadOnlyList<EntryReceipt> Receipts) Read(
+        StoredEvening stored,
+        IReadOnlyList<StoveEntry> told,
+        IReadOnlySet<Guid> elsewhere
+    )
     {
         ArgumentNullException.ThrowIfNull(stored);
         ArgumentNullException.ThrowIfNull(told);
@@ -44,10 +55,15 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
         return (events, receipts);
     }
 
-    private static (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Refuse(string code, string? text = null) => (code, text ?? KettleProblems.Detail(code), []);
+    private static (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Refuse(string code, string? text = null) =>
+        (code, text ?? KettleProblems.Detail(code), []);
 
     /// <param name="stored">Goes on with the entry in it, so that the next one of the batch finds it.</param>
-    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) One(ref StoredEvening stored, StoveEntry entry, IReadOnlySet<Guid> elsewhere)
+    private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) One(
+        ref StoredEvening stored,
+        StoveEntry entry,
+        IReadOnlySet<Guid> elsewhere
+    )
     {
         if (entry.EventId == Guid.Empty)
         {
@@ -56,7 +72,10 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
 
         if (Known(stored, entry.EventId) is { } known)
         {
-            return known == entry || (entry.Kind == "undo" && stored.Undoings.Any(u => u.Id == entry.EventId && u.Target == entry.EventUndone)) ? (null, null, []) : Refuse("stove.id_taken");
+            return
+                known == entry || (entry.Kind == "undo" && stored.Undoings.Any(u => u.Id == entry.EventId && u.Target == entry.EventUndone))
+                ? (null, null, [])
+                : Refuse("stove.id_taken");
         }
 
         if (elsewhere.Contains(entry.EventId))
@@ -105,7 +124,9 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
     /// <summary>Whether the evening can be run, and every step that was done is one of its plan.</summary>
     private static bool MakesSense(StoredEvening stored, Instant now) =>
         EveningForecaster.Check(stored.Evening, now) is null
-        && stored.Told.All(t => t.Undone || t.Entry is not { Kind: "did", MomentId: { } moment } || stored.Evening.Find(moment) is not null);
+        && stored.Told.All(t =>
+            t.Undone || t.Entry is not { Kind: "did", MomentId: { } moment } || stored.Evening.Find(moment) is not null
+        );
 
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Told(ref StoredEvening stored, StoveEntry entry, Instant at)
     {
@@ -122,8 +143,10 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
         {
             case Entry.Done done when evening.Find(done.MomentId) is not { } found:
                 return Refuse("stove.unknown_moment");
-            case Entry.Done done when evening.Find(done.MomentId) is { State: MomentState.Waiting, Moment: var moment } && StoveGates.Before(evening, moment, at, kitchen) is { } gate
-                && (desk.Now - at < Live || gate.Code == TakeOutGate.StillIn):
+            case Entry.Done done
+                when evening.Find(done.MomentId) is { State: MomentState.Waiting, Moment: var moment }
+                    && StoveGates.Before(evening, moment, at, kitchen) is { } gate
+                    && (desk.Now - at < Live || gate.Code == TakeOutGate.StillIn):
                 return Refuse(gate.Code, StoveGates.Words(gate));
             case Entry.CameOut came when evening.ComesOut().All(i => i.IngredientId != came.IngredientId || i.Left < came.Pieces):
                 return Refuse("stove.not_inside");
@@ -132,7 +155,11 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
         }
 
         // Nothing new is learned of a pot that nobody has touched for days: it can only be closed.
-        if (entry.Kind == StillOn && desk.Now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt)) > LongestAgo)
+        if (
+            entry.Kind == StillOn
+            && desk.Now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt))
+                > LongestAgo
+        )
         {
             return Refuse("stove.too_old");
         }
@@ -140,7 +167,10 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
         if (read is not null)
         {
             var with = evening.With(read);
-            if (EveningForecaster.Check(with, Instant.Max(at, desk.Now)) is not null && EveningForecaster.Check(evening, Instant.Max(at, desk.Now)) is null)
+            if (
+                EveningForecaster.Check(with, Instant.Max(at, desk.Now)) is not null
+                && EveningForecaster.Check(evening, Instant.Max(at, desk.Now)) is null
+            )
             {
                 return Refuse("stove.impossible");
             }
@@ -183,5 +213,15 @@ public sealed class EntryValidator(PulseCatalogue catalogue, StoveStateCache des
     }
 
     private CookEvent Event(StoredEvening stored, string kind, StoveEntry entry, string payload, Guid? supersedes = null) =>
-        CookEvents.Make(stored.Row.Id, kind, entry.EventId, entry.OccurredAt, entry.BasedOn, clock, payload, stored.Planned.Seed, supersedes);
+        CookEvents.Make(
+            stored.Row.Id,
+            kind,
+            entry.EventId,
+            entry.OccurredAt,
+            entry.BasedOn,
+            clock,
+            payload,
+            stored.Planned.Seed,
+            supersedes
+        );
 }

@@ -30,7 +30,11 @@ public sealed class EveningStore(PulseCatalogue catalogue) : IDisposable
         }
 
         var from = known is not null && known.Row.Version < row.Version ? known.Row.Version : 0;
-        var events = await db.CookEvents.AsNoTracking().Where(e => e.CookId == id && e.Sequence > from && e.Sequence <= row.Version).OrderBy(e => e.Sequence).ToListAsync(cancel);
+        var events = await db
+            .CookEvents.AsNoTracking()
+            .Where(e => e.CookId == id && e.Sequence > from && e.Sequence <= row.Version)
+            .OrderBy(e => e.Sequence)
+            .ToListAsync(cancel);
         var read = from > 0 ? known!.After(row, events, catalogue) : StoredEvening.Of(row, events, catalogue);
         _evenings.Set(id, read, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = TimeSpan.FromMinutes(10) });
         return read;

@@ -24,7 +24,8 @@ public sealed record StartedCook(
     double SaltPercent,
     DateTimeOffset WantedAt,
     IReadOnlyDictionary<string, IReadOnlyList<StepDto>> Steps,
-    IReadOnlyList<string> Cautions)
+    IReadOnlyList<string> Cautions
+)
 {
     public static StartedCook Of(string title, DishDto dish, Plan plan)
     {
@@ -43,8 +44,12 @@ public sealed record StartedCook(
             plan.Dish.MeltingIsWelcome,
             plan.Dish.SaltPercent,
             plan.Dish.ServeAt.ToDateTimeOffset(),
-            PlanSteps.ByAction(plan).GroupBy(s => MomentOf(s.Action)).ToDictionary(g => g.Key, g => (IReadOnlyList<StepDto>)[.. g.Select(s => s.Step)]),
-            plan.Cautions);
+            PlanSteps
+                .ByAction(plan)
+                .GroupBy(s => MomentOf(s.Action))
+                .ToDictionary(g => g.Key, g => (IReadOnlyList<StepDto>)[.. g.Select(s => s.Step)]),
+            plan.Cautions
+        );
     }
 
     public static StartedCook Read(string payload)
@@ -63,23 +68,26 @@ public sealed record StartedCook(
             s.SaltPercent,
             s.WantedAt,
             s.Steps.ToDictionary(m => m.Key, m => (IReadOnlyList<StepDto>)[.. m.Value.Select(Read)]),
-            s.Cautions);
+            s.Cautions
+        );
     }
 
-    public string Json() => new StartForm(
-        Title,
-        DishForms.Store(Dish),
-        PlannedAt,
-        Cook.Json(),
-        PulseName,
-        RiceName,
-        Order,
-        RiceRinse,
-        MeltingIsWelcome,
-        SaltPercent,
-        WantedAt,
-        Steps.ToDictionary(m => m.Key, m => (IReadOnlyList<StepForm>)[.. m.Value.Select(Store)]),
-        Cautions).Write();
+    public string Json() =>
+        new StartForm(
+            Title,
+            DishForms.Store(Dish),
+            PlannedAt,
+            Cook.Json(),
+            PulseName,
+            RiceName,
+            Order,
+            RiceRinse,
+            MeltingIsWelcome,
+            SaltPercent,
+            WantedAt,
+            Steps.ToDictionary(m => m.Key, m => (IReadOnlyList<StepForm>)[.. m.Value.Select(Store)]),
+            Cautions
+        ).Write();
 
     private static StepForm Store(StepDto s)
     {
@@ -89,7 +97,23 @@ public sealed record StartedCook(
             s.At,
             s.Early,
             s.Late,
-            new(f.Grams, f.Millilitres, f.Minutes, f.Hours, f.EveryMinutes, f.OverBedCentimetres, f.AddMillilitres, f.Felt, f.Ingredient, f.Place, f.Drained, f.Name, f.Pieces, f.Count));
+            new(
+                f.Grams,
+                f.Millilitres,
+                f.Minutes,
+                f.Hours,
+                f.EveryMinutes,
+                f.OverBedCentimetres,
+                f.AddMillilitres,
+                f.Felt,
+                f.Ingredient,
+                f.Place,
+                f.Drained,
+                f.Name,
+                f.Pieces,
+                f.Count
+            )
+        );
     }
 
     private static StepDto Read(StepForm s)
@@ -100,6 +124,22 @@ public sealed record StartedCook(
             s.At,
             s.Early,
             s.Late,
-            new(f.Grams, f.Millilitres, f.Minutes, f.Hours, f.EveryMinutes, f.OverBedCentimetres, f.AddMillilitres, f.Felt, f.Ingredient, f.Place, f.Drained, f.Name, f.Pieces, f.Count));
+            new(
+                f.Grams,
+                f.Millilitres,
+                f.Minutes,
+                f.Hours,
+                f.EveryMinutes,
+                f.OverBedCentimetres,
+                f.AddMillilitres,
+                f.Felt,
+                f.Ingredient,
+                f.Place,
+                f.Drained,
+                f.Name,
+                f.Pieces,
+                f.Count
+            )
+        );
     }
 }

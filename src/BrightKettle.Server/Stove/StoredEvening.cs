@@ -17,7 +17,14 @@ public sealed record StoredUndoing(Guid Id, Guid Target);
 
 /// <summary>An evening as its events tell it.</summary>
 /// <param name="Undoings">In their order; each can be taken back in turn.</param>
-public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planned, IReadOnlyList<StoredEntry> Told, IReadOnlyList<StoredUndoing> Undoings, EveningState Evening)
+public sealed record StoredEvening(
+    CookRow Row,
+    StartedCook Started,
+    Cook Planned,
+    IReadOnlyList<StoredEntry> Told,
+    IReadOnlyList<StoredUndoing> Undoings,
+    EveningState Evening
+)
 {
     /// <summary>From all events of a cook that was started.</summary>
     /// <param name="events">In their order.</param>
@@ -25,7 +32,8 @@ public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planne
     {
         ArgumentNullException.ThrowIfNull(row);
         var started = StartedCook.Read(events.Last(e => e.Kind == CookProjection.Started).Payload);
-        var planned = new CookReader(catalogue, new FieldFaults()).Read(started.Cook) ?? throw new InvalidOperationException($"The cook {row.Id} was stored and cannot be read.");
+        var planned = new CookReader(catalogue, new FieldFaults()).Read(started.Cook)
+            ?? throw new InvalidOperationException($"The cook {row.Id} was stored and cannot be read.");
         return new StoredEvening(row, started, planned, [], [], new EveningState(planned, [])).After(row, events, catalogue);
     }
 
@@ -34,11 +42,19 @@ public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planne
     public StoredEvening After(CookRow row, IReadOnlyList<CookEvent> since, PulseCatalogue catalogue)
     {
         ArgumentNullException.ThrowIfNull(since);
-        List<StoredUndoing> undoings = [.. Undoings, .. since.Where(e => e is { Kind: CookProjection.Undone, Supersedes: not null }).Select(e => new StoredUndoing(e.Id, e.Supersedes!.Value))];
+        List<StoredUndoing> undoings =
+        [
+            .. Undoings,
+            .. since
+                .Where(e => e is { Kind: CookProjection.Undone, Supersedes: not null })
+                .Select(e => new StoredUndoing(e.Id, e.Supersedes!.Value)),
+        ];
         List<StoredEntry> told =
         [
             .. Told,
-            .. since.Where(e => e.Kind == CookProjection.Told).Select(e => (e, Payload: ToldPayload.Read(e.Payload)))
+            .. since
+                .Where(e => e.Kind == CookProjection.Told)
+                .Select(e => (e, Payload: ToldPayload.Read(e.Payload)))
                 .Select(p => new StoredEntry(p.e.Sequence, p.Payload.Entry, p.Payload.Course, p.e.RecordedAt, false)),
         ];
         return (this with { Row = row }).With(told, undoings, catalogue);
@@ -60,8 +76,13 @@ public sealed record StoredEvening(CookRow Row, StartedCook Started, Cook Planne
     /// <summary>An evening that nobody touched for so long after its last moment is set aside.</summary>
     private static readonly Duration Forgotten = Duration.FromHours(8);
 
-    /// <summary>From when on nobody is taken to stand at this stove any more: some hours after the hour that was wanted, or after the last thing that was told.</summary>
-    public Instant SetAsideFrom => Told.Select(t => Instant.FromDateTimeOffset(t.Entry.OccurredAt)).Append(Instant.FromDateTimeOffset(Started.WantedAt)).Append(Instant.FromDateTimeOffset(Row.StartedAt ?? Started.PlannedAt)).Max() + Forgotten;
+    /// <summary>From when on nobody is taken to stand at this stove any more: some hours after the hour that was wanted, or after the
+    /// last thing that was told.</summary>
+    public Instant SetAsideFrom =>
+        Told.Select(t => Instant.FromDateTimeOffset(t.Entry.OccurredAt))
+            .Append(Instant.FromDateTimeOffset(Started.WantedAt))
+            .Append(Instant.FromDateTimeOffset(Row.StartedAt ?? Started.PlannedAt))
+            .Max() + Forgotten;
 
     /// <summary>Two dones of one moment, the later told by somebody who did not know of the first.</summary>
     public IEnumerable<(StoredEntry Holds, StoredEntry Other)> Conflicts()

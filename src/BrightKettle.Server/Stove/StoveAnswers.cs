@@ -25,8 +25,12 @@ public static class StoveAnswers
         return new(
             answer.Code,
             answer.Caution,
-            answer.Temperature is null && answer.Code is not ("pour_off" or "reduce") ? null : answer.Amount is { } water ? Math.Round(PotGeometry.LiquorMillilitres(Math.Abs(water.Grams), 98) / 10) * 10 : null,
-            answer.Temperature is null && answer.Code is not ("pour_off" or "reduce") && answer.Amount is { } amount ? Math.Round(amount.Grams, 1) : null,
+            answer.Temperature is null && answer.Code is not ("pour_off" or "reduce") ? null
+                : answer.Amount is { } water ? Math.Round(PotGeometry.LiquorMillilitres(Math.Abs(water.Grams), 98) / 10) * 10
+                : null,
+            answer.Temperature is null && answer.Code is not ("pour_off" or "reduce") && answer.Amount is { } amount
+                ? Math.Round(amount.Grams, 1)
+                : null,
             answer.Temperature?.Celsius,
             answer.For?.TotalMinutes,
             table is null ? null : new(table.Early.ToDateTimeOffset(), table.At.ToDateTimeOffset(), table.Late.ToDateTimeOffset()),
@@ -34,7 +38,8 @@ public static class StoveAnswers
             answer.Costs is { } costs ? Whole(costs) : null,
             FeltAtTable<PulseIngredient>(answer.After.Cook, answer.After.Forecast.Reference),
             FeltAtTable<RiceIngredient>(answer.After.Cook, answer.After.Forecast.Reference),
-            Math.Round(answer.After.Forecast.ShareTender, 2));
+            Math.Round(answer.After.Forecast.ShareTender, 2)
+        );
     }
 
     /// <summary>Whole minutes, never a minus nought.</summary>
@@ -47,7 +52,11 @@ public static class StoveAnswers
         ArgumentNullException.ThrowIfNull(cook);
         ArgumentNullException.ThrowIfNull(run);
         var at = cook.Ingredients.ToList().FindIndex(i => i is T);
-        return at < 0 || run.Final[at].Vessel < 0 ? null : ClosedSet.Word(Doneness.Felt(run.Final[at].Doneness, cook.Ingredients[at] is PulseIngredient p ? p.Pulse.FallsApartAt : null));
+        return at < 0 || run.Final[at].Vessel < 0
+            ? null
+            : ClosedSet.Word(
+                Doneness.Felt(run.Final[at].Doneness, cook.Ingredients[at] is PulseIngredient p ? p.Pulse.FallsApartAt : null)
+            );
     }
 
     /// <summary>What the last entry changed: the table, the join, the bag.</summary>
@@ -69,7 +78,11 @@ public static class StoveAnswers
         Moved("table", before.Table?.At, after.Table?.At);
         foreach (var (id, pace) in after.Belief.Paces)
         {
-            if (before.Belief.Paces.TryGetValue(id, out var was) && Math.Abs(Math.Log(pace.Median / was.Median)) > LeastPaceChange && after.Evening.Cook.Ingredients[after.Evening.Cook.IndexOf(id)] is PulseIngredient)
+            if (
+                before.Belief.Paces.TryGetValue(id, out var was)
+                && Math.Abs(Math.Log(pace.Median / was.Median)) > LeastPaceChange
+                && after.Evening.Cook.Ingredients[after.Evening.Cook.IndexOf(id)] is PulseIngredient
+            )
             {
                 list.Add(new("bag", pace.Median < was.Median, null, null));
             }

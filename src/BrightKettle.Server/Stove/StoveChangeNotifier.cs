@@ -28,7 +28,8 @@ public sealed class StoveChangeNotifier(TimeProvider clock)
     /// <summary>Taken before the state is read, so that nothing that is told in between is missed.</summary>
     public Task Listen(Guid id) => _waiting.GetOrAdd(id, _ => new(TaskCreationOptions.RunContinuationsAsynchronously)).Task;
 
-    /// <summary>The end of this minute: taken before the state is read, so that a clock that is moved meanwhile is not missed either.</summary>
+    /// <summary>The end of this minute: taken before the state is read, so that a clock that is moved meanwhile is not missed
+    /// either.</summary>
     public DateTimeOffset MinuteEnds()
     {
         var now = clock.GetUtcNow();

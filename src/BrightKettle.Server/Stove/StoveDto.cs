@@ -8,17 +8,21 @@ namespace BrightKettle.Server.Stove;
 /// <param name="EventId">UUIDv7 made by the client; sent again, it changes nothing.</param>
 /// <param name="OccurredAt">When it was so, which may lie in the past.</param>
 /// <param name="BasedOn">The version that the page showed.</param>
-/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, later, came_out, sticks, checked, vent_clear, probed, chose, put_away, still_on or undo.</param>
+/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, later, came_out,
+/// sticks, checked, vent_clear, probed, chose, put_away, still_on or undo.</param>
 /// <param name="By">Which screen it was told on.</param>
 /// <param name="MomentId">For did.</param>
 /// <param name="Millilitres">For did (poured in), liquor, water and pour_off.</param>
 /// <param name="Grams">For did (salt), salt and went_in.</param>
 /// <param name="Celsius">For water and probed.</param>
 /// <param name="Centimetres">For over_bed: over the bed, negative under it.</param>
-/// <param name="What">For seen and not_yet: boils, pressure_up, whistle, pin_down or surface_dry; for liquor: jug, ruler or eye; for flame and lid: which; for chose: the code of the answer; for put_away: fridge, freezer, warm or gone; for sticks: a_little or scorched.</param>
+/// <param name="What">For seen and not_yet: boils, pressure_up, whistle, pin_down or surface_dry; for liquor: jug, ruler or eye; for
+/// flame and lid: which; for chose: the code of the answer; for put_away: fridge, freezer, warm or gone; for sticks: a_little or
+/// scorched.</param>
 /// <param name="Ingredient">For felt, chalky and came_out; for went_in an extra of the catalogue.</param>
 /// <param name="State">For felt.</param>
-/// <param name="Count">For later: after how many minutes the rest goes in. For chalky (how many still show chalk), went_in and came_out (pieces), put_away (portions).</param>
+/// <param name="Count">For later: after how many minutes the rest goes in. For chalky (how many still show chalk), went_in and came_out
+/// (pieces), put_away (portions).</param>
 /// <param name="Of">For chalky: of how many.</param>
 /// <param name="VesselId">Null for the first.</param>
 /// <param name="EventUndone">For undo.</param>
@@ -27,9 +31,31 @@ public sealed record StoveEntry(
     DateTimeOffset OccurredAt,
     long BasedOn,
     [property: OneOf(
-        "did", "seen", "not_yet", "felt", "chalky", "liquor", "over_bed", "water", "pour_off", "flame", "lid", "salt", "went_in", "later", "came_out", "sticks", "checked", "vent_clear", "probed",
-        "chose", "put_away", "still_on", "undo")]
-    string Kind,
+        "did",
+        "seen",
+        "not_yet",
+        "felt",
+        "chalky",
+        "liquor",
+        "over_bed",
+        "water",
+        "pour_off",
+        "flame",
+        "lid",
+        "salt",
+        "went_in",
+        "later",
+        "came_out",
+        "sticks",
+        "checked",
+        "vent_clear",
+        "probed",
+        "chose",
+        "put_away",
+        "still_on",
+        "undo"
+    )]
+        string Kind,
     string? By = null,
     string? MomentId = null,
     double? Millilitres = null,
@@ -42,7 +68,8 @@ public sealed record StoveEntry(
     int? Count = null,
     int? Of = null,
     string? VesselId = null,
-    Guid? EventUndone = null);
+    Guid? EventUndone = null
+);
 
 /// <summary>Entries in their order, as a page that was away sends them.</summary>
 public sealed record StoveEntries(IReadOnlyList<StoveEntry> Entries);
@@ -68,7 +95,8 @@ public sealed record StoveLine(Guid Id, string Title, DateTimeOffset StartedAt, 
 /// <param name="LateMinutes">Table after the hour that was wanted; 0 when not.</param>
 /// <param name="Told">The latest of what was told; all of it stands in the record.</param>
 /// <param name="ToldCount">How much was told in all.</param>
-/// <param name="SetAsideFrom">Since when nobody is taken to stand at this stove; null while somebody is. All else is as it was then.</param>
+/// <param name="SetAsideFrom">Since when nobody is taken to stand at this stove; null while somebody is. All else is as it was
+/// then.</param>
 public sealed record StoveDto(
     Guid Id,
     string Title,
@@ -101,12 +129,21 @@ public sealed record StoveDto(
     string? Course,
     SeriesDto? Series,
     int ToldCount,
-    DateTimeOffset? SetAsideFrom);
+    DateTimeOffset? SetAsideFrom
+);
 
 public sealed record SpanOfTimeDto(DateTimeOffset Early, DateTimeOffset At, DateTimeOffset Late);
 
 /// <param name="Colour">Number of its colour on the page.</param>
-public sealed record StoveVesselDto(string Id, string Name, int Colour, bool Pressure, bool Gas, double MillilitresPerCentimetre, double HeightCentimetres);
+public sealed record StoveVesselDto(
+    string Id,
+    string Name,
+    int Colour,
+    bool Pressure,
+    bool Gas,
+    double MillilitresPerCentimetre,
+    double HeightCentimetres
+);
 
 /// <summary>Something to do, or done.</summary>
 /// <param name="Lane">A vessel's id, or bowl: and an ingredient.</param>
@@ -128,7 +165,8 @@ public sealed record StoveMomentDto(
     Guid? DoneBy,
     JoinNowDto? Join,
     BlockDto? Blocked,
-    PutOffDto? PutOff);
+    PutOffDto? PutOff
+);
 
 /// <summary>What it costs to do it some minutes after it is due.</summary>
 /// <param name="Minutes">Put off by so many.</param>
@@ -139,7 +177,17 @@ public sealed record PutOffDto(double Minutes, double TableMinutes, string? Puls
 
 /// <summary>One action, to be worded.</summary>
 /// <param name="Name">Of the ingredient, where it has one.</param>
-public sealed record DeedDto(string Do, string? Name, double? Millilitres, double? Grams, string? Flame, string? Lid, string? To, double? Celsius, int? Pieces);
+public sealed record DeedDto(
+    string Do,
+    string? Name,
+    double? Millilitres,
+    double? Grams,
+    string? Flame,
+    string? Lid,
+    string? To,
+    double? Celsius,
+    int? Pieces
+);
 
 /// <summary>What a moment waits for.</summary>
 /// <param name="Event">boils, pressure_up, whistle, pin_down, surface_dry or null.</param>
@@ -147,7 +195,15 @@ public sealed record DeedDto(string Do, string? Name, double? Millilitres, doubl
 /// <param name="NotBefore">By the clock; null when nothing but the event decides.</param>
 /// <param name="DelayMinutes">After the event, or after what was done before; null when there is none.</param>
 /// <param name="Priced">Minutes that a look costs, where a lid has to be released first; 0 elsewhere.</param>
-public sealed record WaitDto(string? Event, int Count, int Seen, LookForDto? Look, DateTimeOffset? NotBefore, double Priced, double? DelayMinutes);
+public sealed record WaitDto(
+    string? Event,
+    int Count,
+    int Seen,
+    LookForDto? Look,
+    DateTimeOffset? NotBefore,
+    double Priced,
+    double? DelayMinutes
+);
 
 /// <param name="Kind">pulse or rice.</param>
 /// <param name="EnoughChalky">Of five, so many may still show chalk; null where counting chalk does not tell.</param>
@@ -156,20 +212,49 @@ public sealed record LookForDto(string Ingredient, string Name, string Kind, str
 /// <summary>Something to see to.</summary>
 /// <param name="Code">boil_over, still_lit, level, sticking, silent, chilli or second_half.</param>
 /// <param name="Ingredient">For second_half an extra of the catalogue, for chilli what is inside.</param>
-public sealed record VisitDto(string Code, string VesselId, string VesselName, DateTimeOffset At, string? Ingredient = null, string? Name = null, double? Grams = null);
+public sealed record VisitDto(
+    string Code,
+    string VesselId,
+    string VesselName,
+    DateTimeOffset At,
+    string? Ingredient = null,
+    string? Name = null,
+    double? Grams = null
+);
 
 /// <summary>What the second ingredient will find.</summary>
 /// <param name="NeededMillilitres">Hot.</param>
-public sealed record JoinNowDto(double NeededMillilitres, BandDto FoundMillilitres, BandDto AddMillilitres, double NeededOverBedCentimetres);
+public sealed record JoinNowDto(
+    double NeededMillilitres,
+    BandDto FoundMillilitres,
+    BandDto AddMillilitres,
+    double NeededOverBedCentimetres
+);
 
 /// <param name="Until">When the clock alone lifts it; null when it does not.</param>
 /// <param name="Name">For what is still inside: what.</param>
 /// <param name="Left">For what is still inside: how many of its pieces.</param>
-public sealed record BlockDto([property: SaidBy("caution", "title")] string Code, DateTimeOffset? Until, string? Name = null, int? Left = null, int? Pieces = null);
+public sealed record BlockDto(
+    [property: SaidBy("caution", "title")] string Code,
+    DateTimeOffset? Until,
+    string? Name = null,
+    int? Left = null,
+    int? Pieces = null
+);
 
 /// <summary>The reference pot with the pulses in it, now.</summary>
 /// <param name="BedTopMillilitres">Liquor that just fills the gaps of the bed: what stands over it comes on top.</param>
-public sealed record PotNowDto(string VesselId, double Celsius, double LiquorMillilitres, double LevelCentimetres, double OverBedCentimetres, double BedTopMillilitres, string Lid, string Flame, bool Locked);
+public sealed record PotNowDto(
+    string VesselId,
+    double Celsius,
+    double LiquorMillilitres,
+    double LevelCentimetres,
+    double OverBedCentimetres,
+    double BedTopMillilitres,
+    string Lid,
+    string Flame,
+    bool Locked
+);
 
 /// <summary>One ingredient now.</summary>
 public sealed record StoveSeedDto(string Id, string Kind, string Name, bool In, BandDto Doneness, string Felt);
@@ -202,7 +287,8 @@ public sealed record AfterDto(
     DateTimeOffset? PutAwayAt,
     string? PutAwayAs,
     int? Portions,
-    bool TooLate);
+    bool TooLate
+);
 
 /// <summary>What the last entry changed.</summary>
 /// <param name="Minutes">By which it moved; negative for earlier, null for a bag.</param>
@@ -229,7 +315,8 @@ public sealed record StoveAnswerDto(
     double? SoftLaterMinutes,
     string? PulseState,
     string? RiceState,
-    double? ShareTender);
+    double? ShareTender
+);
 
 public sealed record StoveTrouble([property: OneOf(typeof(Trouble))] string Trouble, double? Minutes = null, double? Percent = null);
 

@@ -37,13 +37,21 @@ public static class StoveEndpoints
     /// <summary>Evenings that are not closed, the latest first.</summary>
     public static async Task<Ok<IReadOnlyList<StoveLine>>> List(KettleDb db, StoveStateCache desk, CancellationToken cancel)
     {
-        var rows = await db.Cooks.AsNoTracking().Where(c => !c.Deleted && c.StartedAt != null && c.FinishedAt == null).OrderByDescending(c => c.StartedAt).Take(MostEvenings).Select(c => c.Id).ToListAsync(cancel);
+        var rows = await db
+            .Cooks.AsNoTracking()
+            .Where(c => !c.Deleted && c.StartedAt != null && c.FinishedAt == null)
+            .OrderByDescending(c => c.StartedAt)
+            .Take(MostEvenings)
+            .Select(c => c.Id)
+            .ToListAsync(cancel);
         var lines = new List<StoveLine>();
         foreach (var id in rows)
         {
             if (await desk.ReadAsync(db, id, cancel) is { Row: var row } stored)
             {
-                lines.Add(new(row.Id, row.Title, row.StartedAt!.Value, row.ServeAt, stored.Evening.ServedAt is not null, desk.IsSetAside(stored)));
+                lines.Add(
+                    new(row.Id, row.Title, row.StartedAt!.Value, row.ServeAt, stored.Evening.ServedAt is not null, desk.IsSetAside(stored))
+                );
             }
         }
 
@@ -52,7 +60,15 @@ public static class StoveEndpoints
 
     /// <summary>Takes a kept dinner to the stove, as it was planned when it was kept; started twice, it is started once.</summary>
     public static async Task<Results<Ok<StoveDto>, ProblemHttpResult>> Start(
-        Guid id, StoveStart start, KettleDb db, DishRequestReader plans, StoveStateCache desk, StoveChangeNotifier bell, TimeProvider clock, CancellationToken cancel)
+        Guid id,
+        StoveStart start,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        StoveChangeNotifier bell,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (start.EventId == Guid.Empty)
         {
@@ -80,7 +96,16 @@ public static class StoveEndpoints
             }
 
             var plan = ((PlanAnswer.Planned)answer).Plan;
-            var happened = CookEvents.Make(id, CookProjection.Started, start.EventId, start.OccurredAt, start.BasedOn, clock, StartedCook.Of(row.Title, saved.Dish, plan).Json(), dish.Seed);
+            var happened = CookEvents.Make(
+                id,
+                CookProjection.Started,
+                start.EventId,
+                start.OccurredAt,
+                start.BasedOn,
+                clock,
+                StartedCook.Of(row.Title, saved.Dish, plan).Json(),
+                dish.Seed
+            );
             var recorded = await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel);
             // Somebody else started it meanwhile: it is started.
             if (recorded is not Recorded.Done and not Recorded.Conflict { Cook.StartedAt: not null })
@@ -94,12 +119,27 @@ public static class StoveEndpoints
         return await Get(id, db, plans, desk, cancel);
     }
 
-    public static async Task<Results<Ok<StoveDto>, ProblemHttpResult>> Get(Guid id, KettleDb db, DishRequestReader plans, StoveStateCache desk, CancellationToken cancel) =>
-        await desk.StateAsync(db, id, plans.Work, cancel) is { } state ? TypedResults.Ok(state) : KettleProblems.Missing("stove.missing");
+    public static async Task<Results<Ok<StoveDto>, ProblemHttpResult>> Get(
+        Guid id,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        CancellationToken cancel
+    ) => await desk.StateAsync(db, id, plans.Work, cancel) is { } state ? TypedResults.Ok(state) : KettleProblems.Missing("stove.missing");
 
-    /// <summary>The state as it changes, and each minute. Ids are the stored sequences; a page that comes back gets the state as it is now.</summary>
+    /// <summary>The state as it changes, and each minute. Ids are the stored sequences; a page that comes back gets the state as it is
+    /// now.</summary>
     public static async Task<Results<ServerSentEventsResult<StoveDto>, ProblemHttpResult>> Follow(
-        Guid id, IServiceScopeFactory scopes, KettleDb db, DishRequestReader plans, StoveStateCache desk, StoveChangeNotifier bell, OpenStreams streams, IHostApplicationLifetime life, CancellationToken cancel)
+        Guid id,
+        IServiceScopeFactory scopes,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        StoveChangeNotifier bell,
+        OpenStreams streams,
+        IHostApplicationLifetime life,
+        CancellationToken cancel
+    )
     {
         if (await desk.StateAsync(db, id, plans.Work, cancel) is null)
         {
@@ -111,7 +151,14 @@ public static class StoveEndpoints
             : KettleProblems.Busy("stream.too_many");
     }
 
-    private static async IAsyncEnumerable<SseItem<StoveDto>> States(Guid id, IServiceScopeFactory scopes, RequestWork work, StoveStateCache desk, StoveChangeNotifier bell, StreamPlace stream)
+    private static async IAsyncEnumerable<SseItem<StoveDto>> States(
+        Guid id,
+        IServiceScopeFactory scopes,
+        RequestWork work,
+        StoveStateCache desk,
+        StoveChangeNotifier bell,
+        StreamPlace stream
+    )
     {
         using var open = stream;
         while (!stream.Ended.IsCancellationRequested)
@@ -133,7 +180,11 @@ public static class StoveEndpoints
                 yield break;
             }
 
-            yield return new SseItem<StoveDto>(state, "state") { EventId = state.Version.ToString(System.Globalization.CultureInfo.InvariantCulture), ReconnectionInterval = TimeSpan.FromSeconds(2) };
+            yield return new SseItem<StoveDto>(state, "state")
+            {
+                EventId = state.Version.ToString(System.Globalization.CultureInfo.InvariantCulture),
+                ReconnectionInterval = TimeSpan.FromSeconds(2),
+            };
             try
             {
                 await bell.WaitAsync(heard, minuteEnds, stream.Ended);
@@ -147,7 +198,15 @@ public static class StoveEndpoints
 
     /// <summary>Entries in their order; each is stored or refused by itself, and what is confirmed is on the disk.</summary>
     public static async Task<Results<Ok<StoveReceipt>, ProblemHttpResult>> Tell(
-        Guid id, StoveEntries told, KettleDb db, DishRequestReader plans, StoveStateCache desk, StoveChangeNotifier bell, TimeProvider clock, CancellationToken cancel)
+        Guid id,
+        StoveEntries told,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        StoveChangeNotifier bell,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (told.Entries is not { Count: > 0 and <= EntryValidator.MostAtOnce } || told.Entries.Any(e => e is null))
         {
@@ -161,8 +220,16 @@ public static class StoveEndpoints
 
         var kitchen = await plans.KitchenAsync(cancel);
         var ids = told.Entries.Select(e => e.EventId).Distinct().ToList();
-        var elsewhere = (await db.CookEvents.AsNoTracking().Where(e => ids.Contains(e.Id) && (e.CookId != id || (e.Kind != CookProjection.Told && e.Kind != CookProjection.Undone))).Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
-        var (events, receipts) = await plans.Work.RunAsync(WorkLength.Quick, simulator => new EntryValidator(plans.Catalogue, desk, kitchen, simulator, clock).Read(stored, told.Entries, elsewhere));
+        var elsewhere = (
+            await db
+                .CookEvents.AsNoTracking()
+                .Where(e => ids.Contains(e.Id) && (e.CookId != id || (e.Kind != CookProjection.Told && e.Kind != CookProjection.Undone)))
+                .Select(e => e.Id)
+                .ToListAsync(cancel)
+        ).ToHashSet();
+        var (events, receipts) = await plans.Work.RunAsync(WorkLength.Quick, simulator =>
+            new EntryValidator(plans.Catalogue, desk, kitchen, simulator, clock).Read(stored, told.Entries, elsewhere)
+        );
         var version = stored.Row.Version;
         if (events.Count > 0)
         {
@@ -171,7 +238,18 @@ public static class StoveEndpoints
                 return KettleProblems.Missing("stove.missing");
             }
 
-            receipts = [.. receipts.Select(r => written.Taken.Contains(r.EventId) ? r with { Code = "stove.id_taken", Text = KettleProblems.Detail("stove.id_taken") } : r)];
+            receipts =
+            [
+                .. receipts.Select(r =>
+                    written.Taken.Contains(r.EventId)
+                        ? r with
+                        {
+                            Code = "stove.id_taken",
+                            Text = KettleProblems.Detail("stove.id_taken"),
+                        }
+                        : r
+                ),
+            ];
             version = written.Cook.Version;
             bell.Ring(id);
         }
@@ -180,22 +258,43 @@ public static class StoveEndpoints
     }
 
     /// <summary>All that was told, as it is stored, with nothing worked out from it.</summary>
-    public static async Task<Results<Ok<IReadOnlyList<ToldDto>>, ProblemHttpResult>> Record(Guid id, KettleDb db, StoveStateCache desk, CancellationToken cancel) =>
+    public static async Task<Results<Ok<IReadOnlyList<ToldDto>>, ProblemHttpResult>> Record(
+        Guid id,
+        KettleDb db,
+        StoveStateCache desk,
+        CancellationToken cancel
+    ) =>
         await desk.ReadAsync(db, id, cancel) is { } stored
             ? TypedResults.Ok<IReadOnlyList<ToldDto>>([.. stored.Told.Select(t => new ToldDto(t.Entry, t.RecordedAt, t.Undone, null))])
             : KettleProblems.Missing("stove.missing");
 
     /// <summary>What can be done when the table is in danger, the quickest first.</summary>
-    public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Late(Guid id, KettleDb db, DishRequestReader plans, StoveStateCache desk, CancellationToken cancel) =>
-        Answer(id, null, null, null, db, plans, desk, cancel);
+    public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Late(
+        Guid id,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        CancellationToken cancel
+    ) => Answer(id, null, null, null, db, plans, desk, cancel);
 
     /// <summary>What a look under a lid that is locked, or is to be locked next, costs; empty where no lid is in the way.</summary>
-    public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Look(Guid id, KettleDb db, DishRequestReader plans, StoveStateCache desk, CancellationToken cancel) =>
-        Answer(id, StoveStateCache.Look, null, null, db, plans, desk, cancel);
+    public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Look(
+        Guid id,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        CancellationToken cancel
+    ) => Answer(id, StoveStateCache.Look, null, null, db, plans, desk, cancel);
 
     /// <summary>What can be done about what is seen, the best first.</summary>
     public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Help(
-        Guid id, StoveTrouble seen, KettleDb db, DishRequestReader plans, StoveStateCache desk, CancellationToken cancel)
+        Guid id,
+        StoveTrouble seen,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        CancellationToken cancel
+    )
     {
         var checks = new FieldFaults();
         if (ClosedSet.Find<Trouble>(seen.Trouble) is null)
@@ -219,7 +318,15 @@ public static class StoveEndpoints
     }
 
     private static async Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Answer(
-        Guid id, string? about, double? minutes, double? percent, KettleDb db, DishRequestReader plans, StoveStateCache desk, CancellationToken cancel)
+        Guid id,
+        string? about,
+        double? minutes,
+        double? percent,
+        KettleDb db,
+        DishRequestReader plans,
+        StoveStateCache desk,
+        CancellationToken cancel
+    )
     {
         if (await desk.ReadAsync(db, id, cancel) is not { } stored)
         {
@@ -233,13 +340,21 @@ public static class StoveEndpoints
         }
 
         var kitchen = await plans.KitchenAsync(cancel);
-        var (now, answers) = await plans.Work.RunAsync(WorkLength.Quick, simulator => desk.Answers(stored, kitchen, about, minutes, percent, simulator));
+        var (now, answers) = await plans.Work.RunAsync(WorkLength.Quick, simulator =>
+            desk.Answers(stored, kitchen, about, minutes, percent, simulator)
+        );
         return TypedResults.Ok(new StoveAnswersDto(stored.Row.Version, [.. answers.Select(a => StoveAnswers.For(a, now))]));
     }
 
     /// <summary>Closes the evening; what was told stays.</summary>
     public static async Task<Results<Ok<StoveReceipt>, ProblemHttpResult>> Finish(
-        Guid id, CookMark mark, KettleDb db, StoveChangeNotifier bell, TimeProvider clock, CancellationToken cancel)
+        Guid id,
+        CookMark mark,
+        KettleDb db,
+        StoveChangeNotifier bell,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (mark.EventId == Guid.Empty)
         {

@@ -38,13 +38,19 @@ public static class StoveGates
         var house = GateHouse.Of(kitchen.Household);
         var required = LectinGate.RequiredBoil(cook.Kitchen.Altitude, house.Cautious);
         var seen = evening.WithoutBrokenBoils(cook.Kitchen.Vessel.Id, required);
-        var finding = Enumerable.Range(from, moment.Actions.Count).Select(i => Gates.Before(cook, i, seen, now, house)).FirstOrDefault(f => f is { Blocks: true });
+        var finding = Enumerable
+            .Range(from, moment.Actions.Count)
+            .Select(i => Gates.Before(cook, i, seen, now, house))
+            .FirstOrDefault(f => f is { Blocks: true });
         if (finding is null)
         {
             return null;
         }
 
-        var until = finding.IngredientId is { } id && finding.Code.StartsWith("lectin", StringComparison.Ordinal) ? LectinGate.ClearsAt(cook, id, seen, house.Cautious) : null;
+        var until =
+            finding.IngredientId is { } id && finding.Code.StartsWith("lectin", StringComparison.Ordinal)
+                ? LectinGate.ClearsAt(cook, id, seen, house.Cautious)
+                : null;
         return new(finding.Code, until?.ToDateTimeOffset());
     }
 }

@@ -36,7 +36,13 @@ public static class StoveMapper
     /// <summary>Minutes that a look under a locked lid costs: release and coming up again (10 to 20, confidence C).</summary>
     private const double LookUnderPressure = 15;
 
-    public static StoveDto Map(StoredEvening stored, EveningForecast standing, IReadOnlyList<StoveChangeDto> changes, KitchenState kitchen, EveningForecaster watch)
+    public static StoveDto Map(
+        StoredEvening stored,
+        EveningForecast standing,
+        IReadOnlyList<StoveChangeDto> changes,
+        KitchenState kitchen,
+        EveningForecaster watch
+    )
     {
         ArgumentNullException.ThrowIfNull(stored);
         ArgumentNullException.ThrowIfNull(standing);
@@ -46,7 +52,8 @@ public static class StoveMapper
         var evening = standing.Evening;
         var served = evening.ServedAt;
         var moments = Moments(stored, standing, kitchen, watch);
-        var late = standing.Table is { } table && served is null ? (table.At - Instant.FromDateTimeOffset(started.WantedAt)).TotalMinutes : 0;
+        var late =
+            standing.Table is { } table && served is null ? (table.At - Instant.FromDateTimeOffset(started.WantedAt)).TotalMinutes : 0;
         return new(
             stored.Row.Id,
             stored.Row.Title,
@@ -63,7 +70,13 @@ public static class StoveMapper
             Math.Max(0, Math.Round(late)),
             Vessels(evening, started.Dish, kitchen),
             moments,
-            served is null ? moments.Where(m => m.State == "waiting").OrderBy(m => m.Due?.At ?? DateTimeOffset.MaxValue).Select(m => m.Id).FirstOrDefault() : null,
+            served is null
+                ? moments
+                    .Where(m => m.State == "waiting")
+                    .OrderBy(m => m.Due?.At ?? DateTimeOffset.MaxValue)
+                    .Select(m => m.Id)
+                    .FirstOrDefault()
+                : null,
             Pot(standing),
             Seeds(standing),
             [.. evening.ComesOut().Select(i => new InsideDto(i.IngredientId, i.Name, i.Pieces, i.Out))],
@@ -71,7 +84,16 @@ public static class StoveMapper
             stored.Told.Where(t => t is { Undone: false, Entry.Kind: "water" }).Sum(t => t.Entry.Millilitres ?? 0),
             changes,
             Learned(standing),
-            [.. stored.Told.TakeLast(MostTold).Select(e => new ToldDto(e.Entry, e.RecordedAt, e.Undone, e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null))],
+            [
+                .. stored
+                    .Told.TakeLast(MostTold)
+                    .Select(e => new ToldDto(
+                        e.Entry,
+                        e.RecordedAt,
+                        e.Undone,
+                        e.Entry.MomentId is { } m && started.Steps.TryGetValue(m, out var steps) ? MainStep(steps) : null
+                    )),
+            ],
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
             VisitsOf(stored, standing, kitchen),
             [.. started.Cautions.Select(CautionDto.Of)],
@@ -79,7 +101,8 @@ public static class StoveMapper
             evening.Course,
             standing.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(standing.Forecast, [], []).Series : null,
             stored.Told.Count,
-            SetAsideFrom: null);
+            SetAsideFrom: null
+        );
     }
 
     private static List<VisitDto> VisitsOf(StoredEvening stored, EveningForecast standing, KitchenState kitchen)
@@ -88,29 +111,62 @@ public static class StoveMapper
         var gas = Vessels(evening, stored.Started.Dish, kitchen).Where(v => v.Gas).Select(v => v.Id).ToHashSet();
         var told = stored.Told.Where(t => !t.Undone).Select(t => t.Entry).ToList();
         // The rest of something of which a part went in, until it has gone in too.
-        var halves = told.Where(e => e.Kind == "later" && evening.ServedAt is null && !told.Any(x => x.Kind == "went_in" && x.Ingredient == e.Ingredient && x.OccurredAt > e.OccurredAt));
+        var halves = told.Where(e =>
+            e.Kind == "later"
+            && evening.ServedAt is null
+            && !told.Any(x => x.Kind == "went_in" && x.Ingredient == e.Ingredient && x.OccurredAt > e.OccurredAt)
+        );
         return
         [
-            .. Visits.Of(standing, gas).Select(v => new VisitDto(v.Code, v.VesselId, evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name, v.At.ToDateTimeOffset(), v.IngredientId)),
-            .. halves.Select(e => new VisitDto("second_half", evening.Cook.Kitchen.Vessel.Id, evening.Cook.Kitchen.Vessel.Name, e.OccurredAt.AddMinutes(e.Count ?? 0), e.Ingredient, PulseCatalogue.Shipped.FindExtra(e.Ingredient ?? string.Empty)?.Name, e.Grams)),
+            .. Visits
+                .Of(standing, gas)
+                .Select(v => new VisitDto(
+                    v.Code,
+                    v.VesselId,
+                    evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name,
+                    v.At.ToDateTimeOffset(),
+                    v.IngredientId
+                )),
+            .. halves.Select(e => new VisitDto(
+                "second_half",
+                evening.Cook.Kitchen.Vessel.Id,
+                evening.Cook.Kitchen.Vessel.Name,
+                e.OccurredAt.AddMinutes(e.Count ?? 0),
+                e.Ingredient,
+                PulseCatalogue.Shipped.FindExtra(e.Ingredient ?? string.Empty)?.Name,
+                e.Grams
+            )),
         ];
     }
 
-    private static SpanOfTimeDto Span(DueForecast due) => new(due.Early.ToDateTimeOffset(), due.At.ToDateTimeOffset(), due.Late.ToDateTimeOffset());
+    private static SpanOfTimeDto Span(DueForecast due) =>
+        new(due.Early.ToDateTimeOffset(), due.At.ToDateTimeOffset(), due.Late.ToDateTimeOffset());
 
     private static List<StoveVesselDto> Vessels(EveningState evening, DishDto dish, KitchenState kitchen) =>
-    [
-        .. Enumerable.Range(0, evening.Cook.Kitchen.VesselCount).Select(v => evening.Cook.Kitchen[v]).Select((v, i) => new StoveVesselDto(
-            v.Vessel.Id,
-            v.Vessel.Name,
-            i,
-            v.Vessel.Cooker is { UnderPressure: true },
-            v.Vessel.Cooker is null or { Stovetop: true } && kitchen.IsGas(dish.BurnerId),
-            Math.Round(v.Vessel.AreaSquareCentimetres / 10) * 10,
-            Math.Round(v.Vessel.HeightCentimetres, 1))),
-    ];
+        [
+            .. Enumerable
+                .Range(0, evening.Cook.Kitchen.VesselCount)
+                .Select(v => evening.Cook.Kitchen[v])
+                .Select(
+                    (v, i) =>
+                        new StoveVesselDto(
+                            v.Vessel.Id,
+                            v.Vessel.Name,
+                            i,
+                            v.Vessel.Cooker is { UnderPressure: true },
+                            v.Vessel.Cooker is null or { Stovetop: true } && kitchen.IsGas(dish.BurnerId),
+                            Math.Round(v.Vessel.AreaSquareCentimetres / 10) * 10,
+                            Math.Round(v.Vessel.HeightCentimetres, 1)
+                        )
+                ),
+        ];
 
-    private static List<StoveMomentDto> Moments(StoredEvening stored, EveningForecast standing, KitchenState kitchen, EveningForecaster watch)
+    private static List<StoveMomentDto> Moments(
+        StoredEvening stored,
+        EveningForecast standing,
+        KitchenState kitchen,
+        EveningForecaster watch
+    )
     {
         var evening = standing.Evening;
         var first = new HashSet<string>();
@@ -124,22 +180,31 @@ public static class StoveMapper
             var steps = stored.Started.Steps.TryGetValue(moment.Id, out var known) ? known : [];
             var main = MainStep(steps) ?? Unplanned(evening, moment, status.DoneAt ?? due?.At ?? standing.Now);
             var vessel = moment.InBowl ? -1 : evening.Cook.Kitchen.IndexOf(moment.Lane);
-            list.Add(new(
-                moment.Id,
-                moment.Lane,
-                vessel >= 0 ? evening.Cook.Kitchen[vessel].Vessel.Name : null,
-                vessel,
-                ClosedSet.Word(status.State),
-                main,
-                [.. steps.Where(s => s != main)],
-                [.. moment.Actions.Select(a => Deed(a, evening.Cook)).OfType<DeedDto>()],
-                Waits(standing, moment, leads),
-                due is null || !waiting ? null : Span(due),
-                status.DoneAt?.ToDateTimeOffset(),
-                status.DoneBy,
-                waiting && due is not null && moment.Actions.OfType<CookAction.SetLiquor>().FirstOrDefault(a => a.StepId == StepIds.SetLiquor) is { } measure ? Join(standing, measure, due) : null,
-                leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve)) ? StoveGates.Before(evening, moment, standing.Now, kitchen) : null,
-                waiting && due is not null && (leads || due.At - standing.Now < Soon) ? PutOffOf(standing, moment, watch) : null));
+            list.Add(
+                new(
+                    moment.Id,
+                    moment.Lane,
+                    vessel >= 0 ? evening.Cook.Kitchen[vessel].Vessel.Name : null,
+                    vessel,
+                    ClosedSet.Word(status.State),
+                    main,
+                    [.. steps.Where(s => s != main)],
+                    [.. moment.Actions.Select(a => Deed(a, evening.Cook)).OfType<DeedDto>()],
+                    Waits(standing, moment, leads),
+                    due is null || !waiting ? null : Span(due),
+                    status.DoneAt?.ToDateTimeOffset(),
+                    status.DoneBy,
+                    waiting
+                    && due is not null
+                    && moment.Actions.OfType<CookAction.SetLiquor>().FirstOrDefault(a => a.StepId == StepIds.SetLiquor) is { } measure
+                        ? Join(standing, measure, due)
+                        : null,
+                    leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve))
+                        ? StoveGates.Before(evening, moment, standing.Now, kitchen)
+                        : null,
+                    waiting && due is not null && (leads || due.At - standing.Now < Soon) ? PutOffOf(standing, moment, watch) : null
+                )
+            );
         }
 
         return [.. list.OrderBy(m => m.DoneAt ?? m.Due?.At ?? DateTimeOffset.MaxValue)];
@@ -155,17 +220,37 @@ public static class StoveMapper
 
         string? Changed<T>()
             where T : Ingredient =>
-            StoveAnswers.FeltAtTable<T>(standing.Cook, later.Run) is { } then && then != StoveAnswers.FeltAtTable<T>(standing.Cook, standing.Forecast.Reference) ? then : null;
-        return new(Snooze.TotalMinutes, Math.Max(0, Math.Round(later.Table.TotalMinutes)), Changed<PulseIngredient>(), Changed<RiceIngredient>());
+            StoveAnswers.FeltAtTable<T>(standing.Cook, later.Run) is { } then
+            && then != StoveAnswers.FeltAtTable<T>(standing.Cook, standing.Forecast.Reference)
+                ? then
+                : null;
+        return new(
+            Snooze.TotalMinutes,
+            Math.Max(0, Math.Round(later.Table.TotalMinutes)),
+            Changed<PulseIngredient>(),
+            Changed<RiceIngredient>()
+        );
     }
 
     /// <summary>Moments that a plan does not list but a cook stands by; null for those that their deeds tell well enough.</summary>
     private static StepDto? Unplanned(EveningState evening, Moment moment, Instant at)
     {
-        var then = evening.Moments.Select(m => m.Moment).SkipWhile(m => m.Id != moment.Id).Skip(1).FirstOrDefault(m => m.Lane == moment.Lane);
-        StepDto Make(string kind, string? flame = null) => new(kind, at.ToDateTimeOffset(), at.ToDateTimeOffset(), at.ToDateTimeOffset(), new(Minutes: then?.Trigger.Delay?.TotalMinutes, Place: flame, Count: Counted(then)));
+        var then = evening
+            .Moments.Select(m => m.Moment)
+            .SkipWhile(m => m.Id != moment.Id)
+            .Skip(1)
+            .FirstOrDefault(m => m.Lane == moment.Lane);
+        StepDto Make(string kind, string? flame = null) =>
+            new(
+                kind,
+                at.ToDateTimeOffset(),
+                at.ToDateTimeOffset(),
+                at.ToDateTimeOffset(),
+                new(Minutes: then?.Trigger.Delay?.TotalMinutes, Place: flame, Count: Counted(then))
+            );
         return moment.Trigger.After == PotEvent.PressureUp ? Make("pressure_up")
-            : moment.Trigger is { After: PotEvent.Whistle, Count: 1 } && !moment.Has(StepIds.HoldOver) ? Make("first_whistle", Medium(moment))
+            : moment.Trigger is { After: PotEvent.Whistle, Count: 1 } && !moment.Has(StepIds.HoldOver)
+                ? Make("first_whistle", Medium(moment))
             : moment.Has(StepIds.HardBoilOver) ? Make("hard_over")
             : moment.Has(StepIds.Boils) ? Make("boil")
             : null;
@@ -185,7 +270,16 @@ public static class StoveMapper
         var when = moment.Trigger;
         var at = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == moment.Id, -1);
         var now = at >= 0 ? standing.Cook.Actions[at].Trigger : when;
-        var look = when.Look is { } l ? new LookForDto(l.IngredientId, Name(evening.Cook, l.IngredientId), Kind(evening.Cook, l.IngredientId), ClosedSet.Word(Doneness.Felt(l.Doneness, null)), l.Again.TotalMinutes, EnoughChalky(evening.Cook, l)) : null;
+        var look = when.Look is { } l
+            ? new LookForDto(
+                l.IngredientId,
+                Name(evening.Cook, l.IngredientId),
+                Kind(evening.Cook, l.IngredientId),
+                ClosedSet.Word(Doneness.Felt(l.Doneness, null)),
+                l.Again.TotalMinutes,
+                EnoughChalky(evening.Cook, l)
+            )
+            : null;
         var locked = when.After is PotEvent.PressureUp or PotEvent.Whistle or PotEvent.PinDown || moment.Has(StepIds.HoldOver);
         return new(
             now.After is { } what && leads ? ClosedSet.Word(what) : null,
@@ -194,7 +288,8 @@ public static class StoveMapper
             look,
             leads && now.NotBefore is { } clock && clock > standing.Now ? clock.ToDateTimeOffset() : null,
             locked ? LookUnderPressure : 0,
-            when.Delay?.TotalMinutes);
+            when.Delay?.TotalMinutes
+        );
     }
 
     /// <summary>Below this doneness nearly all of five show chalk, so that counting tells nothing.</summary>
@@ -203,8 +298,12 @@ public static class StoveMapper
     private static int? EnoughChalky(Cook cook, Look look)
     {
         // With a lectin, soft is what the gate asks for: no chalk is not yet nothing firm.
-        var firmMatters = look.Doneness >= Doneness.Tender && cook.Ingredients[cook.IndexOf(look.IngredientId)] is PulseIngredient { Pulse.LectinRisk: not LectinRisk.Low };
-        return look.Doneness < ChalkTells || firmMatters ? null : (int)Math.Round(Doneness.ChalkyOfFive(look.Doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
+        var firmMatters =
+            look.Doneness >= Doneness.Tender
+            && cook.Ingredients[cook.IndexOf(look.IngredientId)] is PulseIngredient { Pulse.LectinRisk: not LectinRisk.Low };
+        return look.Doneness < ChalkTells || firmMatters
+            ? null
+            : (int)Math.Round(Doneness.ChalkyOfFive(look.Doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
     }
 
     private static JoinNowDto Join(EveningForecast standing, CookAction.SetLiquor measure, DueForecast due)
@@ -221,9 +320,19 @@ public static class StoveMapper
 
     private static DeedDto? Deed(CookAction action, Cook cook)
     {
-        DeedDto Make(string name, string? ingredient = null, double? millilitres = null, double? grams = null, string? flame = null, string? lid = null, string? to = null, double? celsius = null, int? pieces = null) =>
-            new(name, ingredient is null ? null : Name(cook, ingredient), millilitres, grams, flame, lid, to, celsius, pieces);
-        double Cold(Mass water, double celsius) => Math.Round(Volume.OfWater(water, Temperature.FromCelsius(celsius)).Millilitres / 10) * 10;
+        DeedDto Make(
+            string name,
+            string? ingredient = null,
+            double? millilitres = null,
+            double? grams = null,
+            string? flame = null,
+            string? lid = null,
+            string? to = null,
+            double? celsius = null,
+            int? pieces = null
+        ) => new(name, ingredient is null ? null : Name(cook, ingredient), millilitres, grams, flame, lid, to, celsius, pieces);
+        double Cold(Mass water, double celsius) =>
+            Math.Round(Volume.OfWater(water, Temperature.FromCelsius(celsius)).Millilitres / 10) * 10;
         return action switch
         {
             CookAction.Soak a => Make("soak", a.IngredientId, Cold(a.Water, 20), cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry.Grams),
@@ -231,8 +340,24 @@ public static class StoveMapper
             CookAction.Drain => Make("drain_pot"),
             CookAction.Chill a => Make("chill", a.IngredientId),
             CookAction.Rinse a => Make("rinse", a.IngredientId),
-            CookAction.Add a => Make("add", a.IngredientId, grams: Math.Round((cook.Ingredients[cook.IndexOf(a.IngredientId)] is PulseIngredient p ? p.OnTheScale : cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry).Grams, 1), pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
-            CookAction.TakeOut a => Make("take_out", a.IngredientId, pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null),
+            CookAction.Add a => Make(
+                "add",
+                a.IngredientId,
+                grams: Math.Round(
+                    (
+                        cook.Ingredients[cook.IndexOf(a.IngredientId)] is PulseIngredient p
+                            ? p.OnTheScale
+                            : cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry
+                    ).Grams,
+                    1
+                ),
+                pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null
+            ),
+            CookAction.TakeOut a => Make(
+                "take_out",
+                a.IngredientId,
+                pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null
+            ),
             CookAction.AddWater a => Make("water", millilitres: Cold(a.Water, a.Temperature.Celsius), celsius: a.Temperature.Celsius),
             CookAction.AddSalt a => Make("salt", grams: Math.Round(a.Salt.Grams)),
             CookAction.SetLiquor a => Make("measure", millilitres: Round(Millilitres(a.Liquor.Grams))),
@@ -250,29 +375,40 @@ public static class StoveMapper
         };
     }
 
-    private static string Name(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] switch
-    {
-        PulseIngredient p => p.Pulse.Said,
-        RiceIngredient r => r.Rice.Said,
-        ExtraIngredient x => x.Extra.Name,
-        var other => other.Id,
-    };
+    private static string Name(Cook cook, string id) =>
+        cook.Ingredients[cook.IndexOf(id)] switch
+        {
+            PulseIngredient p => p.Pulse.Said,
+            RiceIngredient r => r.Rice.Said,
+            ExtraIngredient x => x.Extra.Name,
+            var other => other.Id,
+        };
 
     private static string Kind(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] is RiceIngredient ? "rice" : "pulse";
 
     private static PotNowDto? Pot(EveningForecast standing)
     {
         var pot = Conditions.Of(standing.Evening);
-        return standing.Pot is not { } now || (!pot.PulsesIn && !pot.RiceIn) ? null : new(
-            pot.VesselId,
-            Math.Round(now.Celsius),
-            Round(now.LiquorMillilitres),
-            Math.Round(now.LevelCentimetres, 1),
-            Math.Round(now.LevelCentimetres - now.BedCentimetres.Sum(), 1),
-            Round(PotGeometry.BedTopMillilitres(now.BedCentimetres.Sum(), now.LevelCentimetres, now.LiquorMillilitres, standing.Cook.Kitchen[standing.Cook.Kitchen.IndexOf(pot.VesselId)].Vessel.AreaSquareCentimetres)),
-            ClosedSet.Word(pot.Lid),
-            ClosedSet.Word(pot.Flame),
-            pot.Locked);
+        return standing.Pot is not { } now || (!pot.PulsesIn && !pot.RiceIn)
+            ? null
+            : new(
+                pot.VesselId,
+                Math.Round(now.Celsius),
+                Round(now.LiquorMillilitres),
+                Math.Round(now.LevelCentimetres, 1),
+                Math.Round(now.LevelCentimetres - now.BedCentimetres.Sum(), 1),
+                Round(
+                    PotGeometry.BedTopMillilitres(
+                        now.BedCentimetres.Sum(),
+                        now.LevelCentimetres,
+                        now.LiquorMillilitres,
+                        standing.Cook.Kitchen[standing.Cook.Kitchen.IndexOf(pot.VesselId)].Vessel.AreaSquareCentimetres
+                    )
+                ),
+                ClosedSet.Word(pot.Lid),
+                ClosedSet.Word(pot.Flame),
+                pot.Locked
+            );
     }
 
     private static List<StoveSeedDto> Seeds(EveningForecast standing)
@@ -282,13 +418,23 @@ public static class StoveMapper
         var into = standing.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
         return
         [
-            .. cook.Ingredients.Select((i, k) => (i, k)).Where(p => p.i is PulseIngredient or RiceIngredient).Select(p =>
-            {
-                var middle = standing.Pot?.Doneness[p.k] ?? 0;
-                var band = point is null ? new Band(middle, middle, middle) : point.Doneness[p.k];
-                var apart = p.i is PulseIngredient x ? x.Pulse.FallsApartAt : null;
-                return new StoveSeedDto(p.i.Id, Kind(cook, p.i.Id), Name(cook, p.i.Id), into.Contains(p.i.Id), ForecastMapper.Band(band), ClosedSet.Word(Doneness.Felt(band.Reference, apart)));
-            }),
+            .. cook
+                .Ingredients.Select((i, k) => (i, k))
+                .Where(p => p.i is PulseIngredient or RiceIngredient)
+                .Select(p =>
+                {
+                    var middle = standing.Pot?.Doneness[p.k] ?? 0;
+                    var band = point is null ? new Band(middle, middle, middle) : point.Doneness[p.k];
+                    var apart = p.i is PulseIngredient x ? x.Pulse.FallsApartAt : null;
+                    return new StoveSeedDto(
+                        p.i.Id,
+                        Kind(cook, p.i.Id),
+                        Name(cook, p.i.Id),
+                        into.Contains(p.i.Id),
+                        ForecastMapper.Band(band),
+                        ClosedSet.Word(Doneness.Felt(band.Reference, apart))
+                    );
+                }),
         ];
     }
 
@@ -320,7 +466,12 @@ public static class StoveMapper
         var rice = standing.Cook.Ingredients.Any(i => i is RiceIngredient);
         var edible = SaltSheet.Of(standing.Cook, run, stored.Started.SaltPercent).EdibleGrams;
         var put = stored.Told.LastOrDefault(t => !t.Undone && t.Entry.Kind == "put_away");
-        var hot = standing.Evening.Seen.OfType<Observation.Probed>().Where(o => o.At >= served && o.Celsius >= rule.HotCelsius).Select(o => o.At).DefaultIfEmpty(served).Max();
+        var hot = standing
+            .Evening.Seen.OfType<Observation.Probed>()
+            .Where(o => o.At >= served && o.Celsius >= rule.HotCelsius)
+            .Select(o => o.At)
+            .DefaultIfEmpty(served)
+            .Max();
         var by = rule.ChillBy(hot, kitchen.Household.Room.Celsius);
         var away = put is null ? (Instant?)null : Instant.FromDateTimeOffset(put.Entry.OccurredAt);
         return new(
@@ -336,6 +487,7 @@ public static class StoveMapper
             put?.Entry.OccurredAt,
             put?.Entry.What,
             put?.Entry.Count,
-            (away ?? standing.Now) > by && put?.Entry.What is not ("gone" or "warm"));
+            (away ?? standing.Now) > by && put?.Entry.What is not ("gone" or "warm")
+        );
     }
 }

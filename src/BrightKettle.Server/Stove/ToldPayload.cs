@@ -12,15 +12,53 @@ public sealed record ToldPayload(StoveEntry Entry, CourseDocument? Course = null
         var told = ToldForm.Read(payload);
         var e = told.Entry;
         return new(
-            new(e.EventId, e.OccurredAt, e.BasedOn, e.Kind, e.By, e.MomentId, e.Millilitres, e.Grams, e.Celsius, e.Centimetres, e.What, e.Ingredient, e.State, e.Count, e.Of, e.VesselId, e.EventUndone),
-            told.Course is { } course ? CourseDocument.Read(course) : null);
+            new(
+                e.EventId,
+                e.OccurredAt,
+                e.BasedOn,
+                e.Kind,
+                e.By,
+                e.MomentId,
+                e.Millilitres,
+                e.Grams,
+                e.Celsius,
+                e.Centimetres,
+                e.What,
+                e.Ingredient,
+                e.State,
+                e.Count,
+                e.Of,
+                e.VesselId,
+                e.EventUndone
+            ),
+            told.Course is { } course ? CourseDocument.Read(course) : null
+        );
     }
 
     public string Json()
     {
         var e = Entry;
         return new ToldForm(
-            new(e.EventId, e.OccurredAt, e.BasedOn, e.Kind, e.By, e.MomentId, e.Millilitres, e.Grams, e.Celsius, e.Centimetres, e.What, e.Ingredient, e.State, e.Count, e.Of, e.VesselId, e.EventUndone),
-            Course?.Json()).Write();
+            new(
+                e.EventId,
+                e.OccurredAt,
+                e.BasedOn,
+                e.Kind,
+                e.By,
+                e.MomentId,
+                e.Millilitres,
+                e.Grams,
+                e.Celsius,
+                e.Centimetres,
+                e.What,
+                e.Ingredient,
+                e.State,
+                e.Count,
+                e.Of,
+                e.VesselId,
+                e.EventUndone
+            ),
+            Course?.Json()
+        ).Write();
     }
 }

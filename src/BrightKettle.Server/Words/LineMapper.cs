@@ -31,7 +31,13 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         if (Pulse(wish, left) is { } pulse)
         {
             var others = wish.PulseIds.Where(id => id != pulse.Id).Take(3).ToList();
-            dish = dish with { PulseId = pulse.Id, Pulse = null, Soak = Soaks(pulse, wish, dish), Others = [.. others.Select(id => new OtherPulseDto(id))] };
+            dish = dish with
+            {
+                PulseId = pulse.Id,
+                Pulse = null,
+                Soak = Soaks(pulse, wish, dish),
+                Others = [.. others.Select(id => new OtherPulseDto(id))],
+            };
             understood.Add(string.Join(" and ", others.Select(id => catalogue.FindPulse(id)!.Said).Prepend(pulse.Said)));
         }
 
@@ -68,7 +74,8 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return new(Time(wish, dish, understood), understood, left);
     }
 
-    /// <summary>The pulse by its name; failing that, by a slip of spelling among the words that are left. Of several, the one that takes longest leads.</summary>
+    /// <summary>The pulse by its name; failing that, by a slip of spelling among the words that are left. Of several, the one that takes
+    /// longest leads.</summary>
     private Pulse? Pulse(DishWish wish, List<string> left)
     {
         if (wish.PulseIds.Count > 0)
@@ -78,7 +85,10 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 
         foreach (var word in left.Where(w => w.Length >= 5))
         {
-            if (NameSearch.Find(word, catalogue.Pulses.Select(p => (p.Id, p.Name, (IReadOnlyList<string>)[p.Said, .. p.Aliases]))) is [var found, ..])
+            if (
+                NameSearch.Find(word, catalogue.Pulses.Select(p => (p.Id, p.Name, (IReadOnlyList<string>)[p.Said, .. p.Aliases])))
+                is [var found, ..]
+            )
             {
                 left.Remove(word);
                 return catalogue.FindPulse(found.Id);
@@ -88,7 +98,8 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return null;
     }
 
-    private static string Soaks(Pulse pulse, DishWish wish, DishDto dish) => wish.Soak is null && pulse.SoakHours.High <= 0 ? ClosedSet.Word(SoakChoice.None) : dish.Soak;
+    private static string Soaks(Pulse pulse, DishWish wish, DishDto dish) =>
+        wish.Soak is null && pulse.SoakHours.High <= 0 ? ClosedSet.Word(SoakChoice.None) : dish.Soak;
 
     private DishDto Method(DishWish wish, DishDto dish, List<string> understood)
     {
@@ -102,7 +113,13 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = slow.Id };
             case Core.Planning.Method.Cooked:
                 understood.Add(Said.LineCooked(ClosedSet.Word(wish.CookedFrom)));
-                return dish with { CookedFrom = ClosedSet.Word(wish.CookedFrom), Method = ClosedSet.Word(wish.Method.Value), CookerId = null, Soak = ClosedSet.Word(SoakChoice.None) };
+                return dish with
+                {
+                    CookedFrom = ClosedSet.Word(wish.CookedFrom),
+                    Method = ClosedSet.Word(wish.Method.Value),
+                    CookerId = null,
+                    Soak = ClosedSet.Word(SoakChoice.None),
+                };
             case Core.Planning.Method.OpenPot:
                 understood.Add(Said.LineOpenPot());
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = null };

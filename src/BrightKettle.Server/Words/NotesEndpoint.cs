@@ -16,13 +16,19 @@ using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Words;
 
-/// <summary>Somebody's notes: understood, asked back, doubted, and, once all is answered, forecast as they stand and planned anew.</summary>
+/// <summary>Somebody's notes: understood, asked back, doubted, and, once all is answered, forecast as they stand and planned
+/// anew.</summary>
 public static class NotesEndpoint
 {
     private const int MostLetters = 40_000;
 
     public static async Task<Results<Ok<NotesDto>, ProblemHttpResult>> Read(
-        NotesRequest request, DishRequestReader desk, NotesReader reader, NotesCheck check, CancellationToken cancel)
+        NotesRequest request,
+        DishRequestReader desk,
+        NotesReader reader,
+        NotesCheck check,
+        CancellationToken cancel
+    )
     {
         var catalogue = desk.Catalogue;
         if (string.IsNullOrWhiteSpace(request.Text) || request.Dish is null)
@@ -38,7 +44,8 @@ public static class NotesEndpoint
         var checks = new FieldFaults();
         var answers = Answers(request.Answers ?? new(), catalogue, checks);
         var kitchen = await desk.KitchenAsync(cancel);
-        var vessel = kitchen.Vessels.FirstOrDefault(v => v.Id == request.Dish.VesselId) ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "dish.vesselId");
+        var vessel = kitchen.Vessels.FirstOrDefault(v => v.Id == request.Dish.VesselId)
+            ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "dish.vesselId");
         if (checks.Any || vessel is null)
         {
             return KettleProblems.Invalid(checks);
@@ -47,20 +54,35 @@ public static class NotesEndpoint
         var notes = NotesCook.Answered(RecipeReader.Read(request.Text, reader, kitchen.Row.CupMillilitres), answers, catalogue);
         var questions = check.Questions(notes).Where(q => !IsAnswered(q.Code, answers)).ToList();
         var complete = questions.Count == 0;
-        return TypedResults.Ok(new NotesDto(
-            notes.Title,
-            notes.People,
-            [.. notes.Amounts.Select(a => new NoteAmountDto(a.Line, a.Kind, a.Id, a.Name, a.Grams is { } g ? Math.Round(g) : null, a.Cooked))],
-            [.. notes.Steps.Select(s => new NoteStepDto(s.Line, s.Act, s.Minutes?.Low, s.Minutes?.High, s.Whistles))],
-            [.. questions.Select(Question)],
-            [.. check.Doubts(notes).Select(d => new NoteDoubtDto(d.Code, WordSentences.Doubt(d)))],
-            complete && Cook(notes, answers, catalogue, kitchen, vessel, desk.Now) is { } cook ? await GivesAsync(cook, kitchen, desk.Work) : null,
-            complete ? Dish(notes, request.Dish, kitchen) : null));
+        return TypedResults.Ok(
+            new NotesDto(
+                notes.Title,
+                notes.People,
+                [
+                    .. notes.Amounts.Select(a => new NoteAmountDto(
+                        a.Line,
+                        a.Kind,
+                        a.Id,
+                        a.Name,
+                        a.Grams is { } g ? Math.Round(g) : null,
+                        a.Cooked
+                    )),
+                ],
+                [.. notes.Steps.Select(s => new NoteStepDto(s.Line, s.Act, s.Minutes?.Low, s.Minutes?.High, s.Whistles))],
+                [.. questions.Select(Question)],
+                [.. check.Doubts(notes).Select(d => new NoteDoubtDto(d.Code, WordSentences.Doubt(d)))],
+                complete && Cook(notes, answers, catalogue, kitchen, vessel, desk.Now) is { } cook
+                    ? await GivesAsync(cook, kitchen, desk.Work)
+                    : null,
+                complete ? Dish(notes, request.Dish, kitchen) : null
+            )
+        );
     }
 
     private static NoteAnswers Answers(NoteAnswersDto dto, PulseCatalogue catalogue, FieldFaults checks)
     {
-        double? Within(double? value, double low, double high, string field) => value is { } v ? checks.Within(v, low, high, $"answers.{field}") : null;
+        double? Within(double? value, double low, double high, string field) =>
+            value is { } v ? checks.Within(v, low, high, $"answers.{field}") : null;
         string? OneOf(string? word, string field, params string[] words)
         {
             if (word is null || words.Contains(word))
@@ -87,18 +109,20 @@ public static class NotesEndpoint
             OneOf(dto.Lid, "lid", "on", "ajar", "open"),
             OneOf(dto.ClockStart, "clockStart", "boil", "heat_on", "pressure_up"),
             OneOf(dto.Release, "release", "natural", "quick"),
-            Within(dto.SaltGrams, 0, 500, "saltGrams"));
+            Within(dto.SaltGrams, 0, 500, "saltGrams")
+        );
     }
 
     /// <summary>Facts that the notes themselves never carry, once somebody gave them.</summary>
-    private static bool IsAnswered(string code, NoteAnswers answers) => code switch
-    {
-        "lid" => answers.Lid is not null,
-        "clock_start" => answers.ClockStart is not null,
-        "release" => answers.Release is not null,
-        "salt" => answers.SaltGrams is not null,
-        _ => false,
-    };
+    private static bool IsAnswered(string code, NoteAnswers answers) =>
+        code switch
+        {
+            "lid" => answers.Lid is not null,
+            "clock_start" => answers.ClockStart is not null,
+            "release" => answers.Release is not null,
+            "salt" => answers.SaltGrams is not null,
+            _ => false,
+        };
 
     private static NoteQuestionDto Question(NoteQuestion q)
     {
@@ -110,28 +134,38 @@ public static class NotesEndpoint
     private static Cook? Cook(Notes notes, NoteAnswers answers, PulseCatalogue catalogue, KitchenState kitchen, Vessel vessel, Instant now)
     {
         var act = notes.Cooking?.Act;
-        var cooker = act is "pressure" or "whistles"
-            ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is { UnderPressure: true } c && (act == "pressure" || c.Kind == CookerKind.Weight))
-            : act == "slow" ? kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Slow) : vessel;
+        var cooker =
+            act is "pressure" or "whistles"
+                ? kitchen.Vessels.FirstOrDefault(v =>
+                    v.Cooker is { UnderPressure: true } c && (act == "pressure" || c.Kind == CookerKind.Weight)
+                )
+            : act == "slow" ? kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Slow)
+            : vessel;
         if (cooker is null)
         {
             return null;
         }
 
         var home = kitchen.Household;
-        var place = new CookKitchen(cooker, kitchen.Burners[0], home.Altitude, home.Room) { HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre };
+        var place = new CookKitchen(cooker, kitchen.Burners[0], home.Altitude, home.Room)
+        {
+            HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre,
+        };
         return NotesCook.Of(notes, answers, catalogue, place, now) is { } cook && CookRules.Check(cook) is null ? cook : null;
     }
 
     private static async Task<NotesGiveDto> GivesAsync(Cook cook, KitchenState kitchen, RequestWork work)
     {
-        var forecast = await work.RunAsync(WorkLength.Lengthy, simulator => new Forecaster(simulator).Run(cook, meltingIsWelcome: true, picture: false));
+        var forecast = await work.RunAsync(WorkLength.Lengthy, simulator =>
+            new Forecaster(simulator).Run(cook, meltingIsWelcome: true, picture: false)
+        );
         var gates = Gates.Judge(cook, GateHouse.Of(kitchen.Household) with { Attended = null }, forecast.Reference);
         return new(
             Told(cook, forecast),
             forecast.ShareTender,
             [.. gates.Where(g => g.Blocks).Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
-            CookWriter.Write(cook));
+            CookWriter.Write(cook)
+        );
     }
 
     private static string Told(Cook cook, Forecast forecast)
@@ -143,12 +177,16 @@ public static class NotesEndpoint
 
         var pulse = (PulseIngredient)cook.Ingredients[0];
         var final = forecast.Reference.Final;
-        var rice = cook.Ingredients.Count > 1 && cook.Ingredients[1] is RiceIngredient ? WordSentences.FeltRice(Doneness.Felt(final[1].Doneness, null)) : null;
+        var rice =
+            cook.Ingredients.Count > 1 && cook.Ingredients[1] is RiceIngredient
+                ? WordSentences.FeltRice(Doneness.Felt(final[1].Doneness, null))
+                : null;
         return Said.NotesGives(
             WordSentences.Felt(Doneness.Felt(final[0].Doneness, pulse.Pulse.FallsApartAt)),
             rice,
             Math.Round(PotGeometry.LiquorMillilitres(forecast.Reference.FinalLiquor, 90) / 10) * 10,
-            Math.Round(forecast.ShareTender * 10));
+            Math.Round(forecast.ShareTender * 10)
+        );
     }
 
     /// <summary>What the planner is asked: the notes' amounts and method, in this kitchen.</summary>
@@ -160,8 +198,14 @@ public static class NotesEndpoint
         }
 
         var act = notes.Cooking?.Act;
-        var method = line.Cooked ? Method.Cooked : act is "pressure" or "whistles" ? Method.Pressure : act == "slow" ? Method.SlowCooker : Method.OpenPot;
-        var cooker = method is Method.Pressure or Method.SlowCooker ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is { } c && c.UnderPressure == (method == Method.Pressure)) : null;
+        var method =
+            line.Cooked ? Method.Cooked
+            : act is "pressure" or "whistles" ? Method.Pressure
+            : act == "slow" ? Method.SlowCooker
+            : Method.OpenPot;
+        var cooker = method is Method.Pressure or Method.SlowCooker
+            ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is { } c && c.UnderPressure == (method == Method.Pressure))
+            : null;
         return dish with
         {
             PulseId = pulse,
@@ -169,10 +213,22 @@ public static class NotesEndpoint
             RiceId = notes.Rice?.Id,
             Rice = notes.Rice is { Grams: { } rice } ? new(Math.Round(rice), "g") : null,
             People = notes.People ?? dish.People,
-            Soak = ClosedSet.Word(line.Cooked ? SoakChoice.None : notes.Has("quick_soak") ? SoakChoice.Quick : notes.Has("soak") ? SoakChoice.Overnight : SoakChoice.None),
+            Soak = ClosedSet.Word(
+                line.Cooked ? SoakChoice.None
+                : notes.Has("quick_soak") ? SoakChoice.Quick
+                : notes.Has("soak") ? SoakChoice.Overnight
+                : SoakChoice.None
+            ),
             Method = ClosedSet.Word(cooker is null && method is Method.Pressure or Method.SlowCooker ? Method.OpenPot : method),
             CookerId = cooker?.Id,
-            Extras = [.. notes.Amounts.Where(a => a is { Kind: "extra", Id: not null }).DistinctBy(a => a.Id).Take(12).Select(a => new ExtraWishDto(a.Id!, a.Grams is > 0.1 and < 5000 ? new(Math.Round(a.Grams.Value, 1), "g") : null))],
+            Extras =
+            [
+                .. notes
+                    .Amounts.Where(a => a is { Kind: "extra", Id: not null })
+                    .DistinctBy(a => a.Id)
+                    .Take(12)
+                    .Select(a => new ExtraWishDto(a.Id!, a.Grams is > 0.1 and < 5000 ? new(Math.Round(a.Grams.Value, 1), "g") : null)),
+            ],
             Pull = null,
         };
     }

@@ -34,7 +34,8 @@ public sealed record NoteAnswersDto(
     [property: OneOf("on", "ajar", "open")] string? Lid = null,
     [property: OneOf("boil", "heat_on", "pressure_up")] string? ClockStart = null,
     [property: OneOf("natural", "quick")] string? Release = null,
-    double? SaltGrams = null);
+    double? SaltGrams = null
+);
 
 /// <summary>Notes as they were understood, with what is still to be asked.</summary>
 /// <param name="Questions">Exactly the facts that are missing.</param>
@@ -49,7 +50,8 @@ public sealed record NotesDto(
     IReadOnlyList<NoteQuestionDto> Questions,
     IReadOnlyList<NoteDoubtDto> Doubts,
     NotesGiveDto? Gives,
-    DishDto? Dish);
+    DishDto? Dish
+);
 
 public sealed record NoteAmountDto(string Line, string Kind, string? Id, string Name, double? Grams, bool Cooked);
 

@@ -18,7 +18,12 @@ public static class WordsEndpoints
     }
 
     /// <summary>A vague word in, figures for this pot and this bag out; an empty list when it means nothing here.</summary>
-    public static async Task<Results<Ok<IReadOnlyList<WordAnswerDto>>, ProblemHttpResult>> Words(WordsRequest request, DishRequestReader desk, CatalogueNames names, CancellationToken cancel)
+    public static async Task<Results<Ok<IReadOnlyList<WordAnswerDto>>, ProblemHttpResult>> Words(
+        WordsRequest request,
+        DishRequestReader desk,
+        CatalogueNames names,
+        CancellationToken cancel
+    )
     {
         if (request.Phrase is null)
         {
@@ -40,22 +45,36 @@ public static class WordsEndpoints
             kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Weight),
             kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Slow),
             kitchen.Row.CupMillilitres,
-            kitchen.Household.Room.Celsius);
-        var answers = await desk.Work.RunAsync(WorkLength.Quick, simulator => new VagueWords(desk.Catalogue, names, simulator).Answer(request.Phrase, against));
-        return TypedResults.Ok<IReadOnlyList<WordAnswerDto>>(
-            [.. answers.Select(a => new WordAnswerDto(a.Code, WordSentences.For(a), a.Low, a.Typical, a.High, a.Unit, a.Confidence))]);
+            kitchen.Household.Room.Celsius
+        );
+        var answers = await desk.Work.RunAsync(WorkLength.Quick, simulator =>
+            new VagueWords(desk.Catalogue, names, simulator).Answer(request.Phrase, against)
+        );
+        return TypedResults.Ok<IReadOnlyList<WordAnswerDto>>([
+            .. answers.Select(a => new WordAnswerDto(a.Code, WordSentences.For(a), a.Low, a.Typical, a.High, a.Unit, a.Confidence)),
+        ]);
     }
 
     private const int LongestLine = 400;
 
     /// <summary>A dinner in one line; what it does not say stays as it is.</summary>
-    public static async Task<Results<Ok<LineAnswerDto>, ProblemHttpResult>> Line(LineRequest request, DishRequestReader desk, DishLine lines, CancellationToken cancel)
+    public static async Task<Results<Ok<LineAnswerDto>, ProblemHttpResult>> Line(
+        LineRequest request,
+        DishRequestReader desk,
+        DishLine lines,
+        CancellationToken cancel
+    )
     {
         if (request.Line is null || request.Dish is null || request.Line.Length > LongestLine)
         {
-            return KettleProblems.Invalid(request.Line is { Length: > LongestLine } ? "words.too_long" : "request.missing", request.Dish is null ? "dish" : "line");
+            return KettleProblems.Invalid(
+                request.Line is { Length: > LongestLine } ? "words.too_long" : "request.missing",
+                request.Dish is null ? "dish" : "line"
+            );
         }
 
-        return TypedResults.Ok(new LineMapper(desk.Catalogue, await desk.KitchenAsync(cancel), desk.Now).Map(lines.Read(request.Line), request.Dish));
+        return TypedResults.Ok(
+            new LineMapper(desk.Catalogue, await desk.KitchenAsync(cancel), desk.Now).Map(lines.Read(request.Line), request.Dish)
+        );
     }
 }

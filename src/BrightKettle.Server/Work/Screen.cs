@@ -2,7 +2,8 @@ using System.Net;
 
 namespace BrightKettle.Server.Work;
 
-/// <summary>Which screen a request comes from: a paired device, or the machine on which the kettle runs. Work and streams are shared out by it.</summary>
+/// <summary>Which screen a request comes from: a paired device, or the machine on which the kettle runs. Work and streams are shared out
+/// by it.</summary>
 public static class Screen
 {
     private const string DeviceKey = "kettle.device";

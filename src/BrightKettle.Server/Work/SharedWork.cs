@@ -3,7 +3,8 @@ using Microsoft.Extensions.Caching.Memory;
 
 namespace BrightKettle.Server.Work;
 
-/// <summary>Answers that several screens ask for: each is computed once, whoever asks while it is computed waits for the same, and it is kept for a while. Nothing depends on what is kept but speed.</summary>
+/// <summary>Answers that several screens ask for: each is computed once, whoever asks while it is computed waits for the same, and it is
+/// kept for a while. Nothing depends on what is kept but speed.</summary>
 /// <param name="most">Answers that are kept.</param>
 /// <param name="keep">How long an answer is kept that nobody asks for.</param>
 public sealed class SharedWork<TKey, TValue>(WorkScheduler queue, int most, TimeSpan keep) : IDisposable

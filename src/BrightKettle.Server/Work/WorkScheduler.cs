@@ -15,7 +15,8 @@ public enum WorkLength
 /// <summary>More is waiting than can be computed in time.</summary>
 public sealed class TooBusyException() : Exception("Too many requests wait to be computed.");
 
-/// <summary>Computes on threads of its own, so that pages which compute nothing are answered at once. Screens take turns; long work leaves a place for quick work.</summary>
+/// <summary>Computes on threads of its own, so that pages which compute nothing are answered at once. Screens take turns; long work
+/// leaves a place for quick work.</summary>
 public sealed class WorkScheduler : IDisposable
 {
     private readonly Lock _lock = new();
@@ -56,23 +57,30 @@ public sealed class WorkScheduler : IDisposable
         ArgumentNullException.ThrowIfNull(work);
         caller.ThrowIfCancellationRequested();
         var done = new TaskCompletionSource<T>(TaskCreationOptions.RunContinuationsAsynchronously);
-        Enqueue(who, new(length, simulator =>
-        {
-            try
-            {
-                done.TrySetResult(work(simulator));
-            }
-            catch (OperationCanceledException called)
-            {
-                done.TrySetCanceled(called.CancellationToken);
-            }
+        Enqueue(
+            who,
+            new(
+                length,
+                simulator =>
+                {
+                    try
+                    {
+                        done.TrySetResult(work(simulator));
+                    }
+                    catch (OperationCanceledException called)
+                    {
+                        done.TrySetCanceled(called.CancellationToken);
+                    }
 #pragma warning disable CA1031 // Whatever happened is thrown where the answer is awaited.
-            catch (Exception thrown)
+                    catch (Exception thrown)
 #pragma warning restore CA1031
-            {
-                done.TrySetException(thrown);
-            }
-        }, caller));
+                    {
+                        done.TrySetException(thrown);
+                    }
+                },
+                caller
+            )
+        );
         await using var left = caller.Register(() => done.TrySetCanceled(caller));
         return await done.Task;
     }

@@ -10,18 +10,27 @@ namespace BrightKettle.Core.Tests.Cooking;
 /// <summary>Pressure, slow cookers and residual heat against the tables of section 6 to 8 of the reference.</summary>
 public class CookerTests
 {
-    private static PotRun Electric(double dryGrams, double waterGrams, double litres = 6, double waterCelsius = 20, double holdMinutes = 10) => Cook(
-        Cooker(CookerKind.Electric, litres),
-        [Pulse("navy", dryGrams)],
-        [
-            Add("p"),
-            Water(waterGrams, waterCelsius),
-            new CookAction.Pressurise(Trigger.Next),
-            Heat(Flame.Full),
-            Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes))),
-            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
-            Serve(Trigger.Once(PotEvent.PinDown)),
-        ]).Run();
+    private static PotRun Electric(
+        double dryGrams,
+        double waterGrams,
+        double litres = 6,
+        double waterCelsius = 20,
+        double holdMinutes = 10
+    ) =>
+        Cook(
+                Cooker(CookerKind.Electric, litres),
+                [Pulse("navy", dryGrams)],
+                [
+                    Add("p"),
+                    Water(waterGrams, waterCelsius),
+                    new CookAction.Pressurise(Trigger.Next),
+                    Heat(Flame.Full),
+                    Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(holdMinutes))),
+                    new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                    Serve(Trigger.Once(PotEvent.PinDown)),
+                ]
+            )
+            .Run();
 
     [Theory]
     [InlineData(5, 1.2, 13, 16)]
@@ -65,18 +74,21 @@ public class CookerTests
     [Fact]
     public void A_quick_release_flashes_two_to_five_percent_off_and_falls_to_the_boil()
     {
-        PotRun Release(ReleaseKind kind) => Cook(
-            Cooker(CookerKind.Electric),
-            [Pulse("navy", 500)],
-            [
-                Add("p"),
-                Water(2000),
-                new CookAction.Pressurise(Trigger.Next),
-                Heat(Flame.Full),
-                Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(5))),
-                new CookAction.Release(Trigger.Next, kind),
-                kind == ReleaseKind.Natural ? Serve(Trigger.Once(PotEvent.PinDown)) : Serve(),
-            ]).Run();
+        PotRun Release(ReleaseKind kind) =>
+            Cook(
+                    Cooker(CookerKind.Electric),
+                    [Pulse("navy", 500)],
+                    [
+                        Add("p"),
+                        Water(2000),
+                        new CookAction.Pressurise(Trigger.Next),
+                        Heat(Flame.Full),
+                        Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(5))),
+                        new CookAction.Release(Trigger.Next, kind),
+                        kind == ReleaseKind.Natural ? Serve(Trigger.Once(PotEvent.PinDown)) : Serve(),
+                    ]
+                )
+                .Run();
         var (quick, natural) = (Release(ReleaseKind.Quick), Release(ReleaseKind.Natural));
         Assert.InRange((quick.Vessels[0].SteamGrams - natural.Vessels[0].SteamGrams) / 2500, 0.018, 0.05);
         Assert.Equal(100, quick.Vessels[0].Celsius, 0.5);
@@ -88,50 +100,69 @@ public class CookerTests
     public void A_partial_release_lies_between_a_quick_and_a_natural_one()
     {
         // Ten minutes by itself, then the valve.
-        PotRun Release(params CookAction[] release) => Cook(
-            Cooker(CookerKind.Electric),
-            [Pulse("navy", 500)],
-            [Add("p"), Water(2000), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(5))), .. release]).Run();
+        PotRun Release(params CookAction[] release) =>
+            Cook(
+                    Cooker(CookerKind.Electric),
+                    [Pulse("navy", 500)],
+                    [
+                        Add("p"),
+                        Water(2000),
+                        new CookAction.Pressurise(Trigger.Next),
+                        Heat(Flame.Full),
+                        Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(5))),
+                        .. release,
+                    ]
+                )
+                .Run();
         var natural = Release(new CookAction.Release(Trigger.Next, ReleaseKind.Natural), Serve(Trigger.Once(PotEvent.PinDown)));
-        var partial = Release(new CookAction.Release(Trigger.Next, ReleaseKind.Natural), new CookAction.Release(After(10), ReleaseKind.Quick), Serve());
+        var partial = Release(
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            new CookAction.Release(After(10), ReleaseKind.Quick),
+            Serve()
+        );
         var quick = Release(new CookAction.Release(Trigger.Next, ReleaseKind.Quick), Serve());
         Assert.InRange(partial.Final[0].Doneness, quick.Final[0].Doneness + 3, natural.Final[0].Doneness - 1);
         Assert.InRange(partial.Vessels[0].SteamGrams, natural.Vessels[0].SteamGrams + 5, quick.Vessels[0].SteamGrams - 5);
         Assert.InRange((partial.EndSeconds - quick.EndSeconds) / 60, 9.9, 10.1);
     }
 
-    private static PotRun Whistles(int count, Flame after = Flame.Gentle, double watts = 1300, double? net = null) => Cook(
-        Cooker(CookerKind.Weight, 5),
-        [Pulse("toor_split", 200)],
-        [
-            Add("p"),
-            Water(900),
-            new CookAction.Pressurise(Trigger.Next),
-            Heat(Flame.Full),
-            new CookAction.Heat(Trigger.Once(PotEvent.Whistle), after) { Net = net is { } w ? Power.FromWatts(w) : null },
-            Heat(Flame.Off, Trigger.Once(PotEvent.Whistle) with { Count = count }),
-            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
-            Serve(Trigger.Once(PotEvent.PinDown)),
-        ],
-        watts: watts).Run();
+    private static PotRun Whistles(int count, Flame after = Flame.Gentle, double watts = 1300, double? net = null) =>
+        Cook(
+                Cooker(CookerKind.Weight, 5),
+                [Pulse("toor_split", 200)],
+                [
+                    Add("p"),
+                    Water(900),
+                    new CookAction.Pressurise(Trigger.Next),
+                    Heat(Flame.Full),
+                    new CookAction.Heat(Trigger.Once(PotEvent.Whistle), after) { Net = net is { } w ? Power.FromWatts(w) : null },
+                    Heat(Flame.Off, Trigger.Once(PotEvent.Whistle) with { Count = count }),
+                    new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                    Serve(Trigger.Once(PotEvent.PinDown)),
+                ],
+                watts: watts
+            )
+            .Run();
 
     [Fact]
     public void A_cooker_that_is_opened_at_the_boil_and_kept_on_the_flame_boils()
     {
         var run = Cook(
-            Cooker(CookerKind.Spring, 6),
-            [Pulse("navy", 200)],
-            [
-                Add("p"),
-                Water(1500),
-                new CookAction.Pressurise(Trigger.Next),
-                Heat(Flame.Full),
-                Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(3))),
-                new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
-                Heat(Flame.Lively, Trigger.Once(PotEvent.PinDown)),
-                Heat(Flame.Off, Trigger.Once(PotEvent.Boils)),
-                Serve(Trigger.Next),
-            ]).Run();
+                Cooker(CookerKind.Spring, 6),
+                [Pulse("navy", 200)],
+                [
+                    Add("p"),
+                    Water(1500),
+                    new CookAction.Pressurise(Trigger.Next),
+                    Heat(Flame.Full),
+                    Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(3))),
+                    new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                    Heat(Flame.Lively, Trigger.Once(PotEvent.PinDown)),
+                    Heat(Flame.Off, Trigger.Once(PotEvent.Boils)),
+                    Serve(Trigger.Next),
+                ]
+            )
+            .Run();
         Assert.Null(run.StalledAt);
         Assert.InRange(run.Nth(PotEvent.Boils, 2)!.Value - run.Nth(PotEvent.PinDown)!.Value, 0, 120);
     }
@@ -158,28 +189,43 @@ public class CookerTests
     [Fact]
     public void A_spring_valve_on_its_first_ring_is_cooler_than_on_its_second()
     {
-        double Hold(bool high) => Cook(
-            Cooker(CookerKind.Spring),
-            [Pulse("navy", 300)],
-            [
-                Add("p"),
-                Water(1200),
-                new CookAction.Pressurise(Trigger.Next, high),
-                Heat(Flame.Full),
-                Heat(Flame.Gentle, Trigger.Once(PotEvent.PressureUp)),
-                Heat(Flame.Off, After(8)),
-                new CookAction.Release(Trigger.Next, ReleaseKind.Quick),
-                Serve(),
-            ]).Run().At(5).Celsius;
+        double Hold(bool high) =>
+            Cook(
+                    Cooker(CookerKind.Spring),
+                    [Pulse("navy", 300)],
+                    [
+                        Add("p"),
+                        Water(1200),
+                        new CookAction.Pressurise(Trigger.Next, high),
+                        Heat(Flame.Full),
+                        Heat(Flame.Gentle, Trigger.Once(PotEvent.PressureUp)),
+                        Heat(Flame.Off, After(8)),
+                        new CookAction.Release(Trigger.Next, ReleaseKind.Quick),
+                        Serve(),
+                    ]
+                )
+                .Run()
+                .At(5)
+                .Celsius;
         // 40 to 60 kPa: 109.6 to 113.6 °C; 80 to 100 kPa: 117.2 to 120.5.
         Assert.InRange(Hold(false), 109, 114);
         Assert.InRange(Hold(true), 117, 121);
     }
 
-    private static PotRun Slow(Flame setting, double waterCelsius, double hours, double waterGrams = 3600, double litres = 6) => Cook(
-        Cooker(CookerKind.Slow, litres),
-        [Pulse("navy", 400)],
-        [.. Soak(10, 400), Add("p"), Water(waterGrams, waterCelsius), Lid(Core.Cooking.Lid.On), Heat(setting), Serve(Trigger.Later(Duration.FromHours(hours)))]).Run(new RunOptions(Sample: true));
+    private static PotRun Slow(Flame setting, double waterCelsius, double hours, double waterGrams = 3600, double litres = 6) =>
+        Cook(
+                Cooker(CookerKind.Slow, litres),
+                [Pulse("navy", 400)],
+                [
+                    .. Soak(10, 400),
+                    Add("p"),
+                    Water(waterGrams, waterCelsius),
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(setting),
+                    Serve(Trigger.Later(Duration.FromHours(hours))),
+                ]
+            )
+            .Run(new RunOptions(Sample: true));
 
     private static double HoursTo(PotRun run, double celsius)
     {
@@ -206,19 +252,39 @@ public class CookerTests
     public void Warm_keeps_it_at_65_to_77_degrees()
     {
         var run = Cook(
-            Cooker(CookerKind.Slow),
-            [Pulse("navy", 400)],
-            [.. Soak(10, 400), Add("p"), Water(3000, 95), Lid(Core.Cooking.Lid.On), Heat(Flame.Warm), Serve(Trigger.Later(Duration.FromHours(6)))]).Run();
+                Cooker(CookerKind.Slow),
+                [Pulse("navy", 400)],
+                [
+                    .. Soak(10, 400),
+                    Add("p"),
+                    Water(3000, 95),
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(Flame.Warm),
+                    Serve(Trigger.Later(Duration.FromHours(6))),
+                ]
+            )
+            .Run();
         Assert.InRange(run.Vessels[0].Celsius, 65, 77);
     }
 
     [Fact]
     public void A_wrapped_pot_stays_hot_for_hours()
     {
-        PotRun Wait(Core.Cooking.Lid lid) => Cook(
-            Kitchens.Pot(22, 4.5),
-            [Pulse("navy", 300)],
-            [.. Soak(10, 300), Add("p"), Water(2200), Heat(Flame.Full), Heat(Flame.Off, Boils(10)), Lid(lid), Serve(Trigger.Later(Duration.FromHours(4)))]).Run();
+        PotRun Wait(Core.Cooking.Lid lid) =>
+            Cook(
+                    Kitchens.Pot(22, 4.5),
+                    [Pulse("navy", 300)],
+                    [
+                        .. Soak(10, 300),
+                        Add("p"),
+                        Water(2200),
+                        Heat(Flame.Full),
+                        Heat(Flame.Off, Boils(10)),
+                        Lid(lid),
+                        Serve(Trigger.Later(Duration.FromHours(4))),
+                    ]
+                )
+                .Run();
         // Time constants: a straw or blanket box 8 to 22 h, a 3 L pot 1.3 to 2.2 h; 80 K to lose.
         Assert.InRange(Wait(Core.Cooking.Lid.Wrapped).Vessels[0].Celsius, 20 + (80 * Math.Exp(-4 / 8.0)), 20 + (80 * Math.Exp(-4 / 22.0)));
         Assert.InRange(Wait(Core.Cooking.Lid.On).Vessels[0].Celsius, 20 + (80 * Math.Exp(-4 / 1.2)), 20 + (80 * Math.Exp(-4 / 2.3)));
@@ -231,9 +297,19 @@ public class CookerTests
         double Stall(double ice)
         {
             var run = Cook(
-                Kitchens.Pot(22, 4.5),
-                [Pulse("navy", 300)],
-                [Add("p"), Water(1500), Heat(Flame.Full), Heat(Flame.Lively, Boils()), new CookAction.AddWater(After(15), Mass.FromGrams(300), Temperature.FromCelsius(0)) { IceShare = ice }, Heat(Flame.Full), Serve(Boils())]).Run();
+                    Kitchens.Pot(22, 4.5),
+                    [Pulse("navy", 300)],
+                    [
+                        Add("p"),
+                        Water(1500),
+                        Heat(Flame.Full),
+                        Heat(Flame.Lively, Boils()),
+                        new CookAction.AddWater(After(15), Mass.FromGrams(300), Temperature.FromCelsius(0)) { IceShare = ice },
+                        Heat(Flame.Full),
+                        Serve(Boils()),
+                    ]
+                )
+                .Run();
             return run.BoilsAt[1] - run.At(4).Seconds;
         }
 
@@ -249,10 +325,20 @@ public class CookerTests
     {
         // 5 to 6 L with 1.1 to 1.5 kW that reach it; 10 % either way.
         var run = Cook(
-            Cooker(CookerKind.Spring, 5.5),
-            [Pulse("navy", fillKilograms * 250)],
-            [Add("p"), Water(fillKilograms * 750), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp)), new CookAction.Release(Trigger.Next, ReleaseKind.Quick), Serve()],
-            watts: 1450).Run();
+                Cooker(CookerKind.Spring, 5.5),
+                [Pulse("navy", fillKilograms * 250)],
+                [
+                    Add("p"),
+                    Water(fillKilograms * 750),
+                    new CookAction.Pressurise(Trigger.Next),
+                    Heat(Flame.Full),
+                    Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp)),
+                    new CookAction.Release(Trigger.Next, ReleaseKind.Quick),
+                    Serve(),
+                ],
+                watts: 1450
+            )
+            .Run();
         Assert.InRange(run.Nth(PotEvent.PressureUp)!.Value / 60, low * 0.9, high * 1.1);
     }
 
@@ -264,7 +350,15 @@ public class CookerTests
     [InlineData(Core.Cooking.Lid.On, Flame.Gentle, 30, 140)]
     public void A_pot_of_24_cm_loses_what_the_table_says_in_an_hour(Core.Cooking.Lid lid, Flame flame, double low, double high)
     {
-        double Left(double minutes) => Cook(Kitchens.Pot(24, 6), [Rice("instant_precooked", 1)], [Add("r"), Water(4000), Lid(lid), Heat(Flame.Full), Heat(flame, Boils()), Serve(After(minutes))], watts: 1900).Run().FinalLiquor;
+        double Left(double minutes) =>
+            Cook(
+                    Kitchens.Pot(24, 6),
+                    [Rice("instant_precooked", 1)],
+                    [Add("r"), Water(4000), Lid(lid), Heat(Flame.Full), Heat(flame, Boils()), Serve(After(minutes))],
+                    watts: 1900
+                )
+                .Run()
+                .FinalLiquor;
         Assert.InRange(Left(0) - Left(60), low, high);
     }
 
@@ -280,10 +374,21 @@ public class CookerTests
     [Fact]
     public void A_delayed_start_soaks_in_the_cooker_by_the_clock()
     {
-        PotRun Start(double hours) => Cook(
-            Cooker(CookerKind.Electric),
-            [Pulse("navy", 300)],
-            [Add("p"), Water(1200), new CookAction.Pressurise(Trigger.Later(Duration.FromHours(hours))), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(12))), new CookAction.Release(Trigger.Next, ReleaseKind.Natural), Serve(Trigger.Once(PotEvent.PinDown))]).Run();
+        PotRun Start(double hours) =>
+            Cook(
+                    Cooker(CookerKind.Electric),
+                    [Pulse("navy", 300)],
+                    [
+                        Add("p"),
+                        Water(1200),
+                        new CookAction.Pressurise(Trigger.Later(Duration.FromHours(hours))),
+                        Heat(Flame.Full),
+                        Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(12))),
+                        new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                        Serve(Trigger.Once(PotEvent.PinDown)),
+                    ]
+                )
+                .Run();
         Assert.Equal(3 * 3600, Start(3).EndSeconds - Start(0).EndSeconds, 120.0);
         Assert.True(Start(3).Final[0].Doneness > Start(0).Final[0].Doneness + 5);
     }
@@ -291,7 +396,13 @@ public class CookerTests
     [Fact]
     public void Into_boiling_water_is_sooner_tender_than_into_cold_but_not_counted_from_the_boil()
     {
-        PotRun Into(double celsius) => Cook(Kitchens.Pot(24, 6), [Pulse("lentil_green", 250)], [Water(1800, celsius), Add("p"), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), UntilTender()]).Run();
+        PotRun Into(double celsius) =>
+            Cook(
+                    Kitchens.Pot(24, 6),
+                    [Pulse("lentil_green", 250)],
+                    [Water(1800, celsius), Add("p"), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), UntilTender()]
+                )
+                .Run();
         Assert.True(Into(98).EndSeconds < Into(15).EndSeconds - 240);
         Assert.True(Into(98).FromBoil() > Into(15).FromBoil());
     }
@@ -301,7 +412,17 @@ public class CookerTests
     {
         double Boil(double watts)
         {
-            var cook = Cook(Kitchens.Pot(), [Pulse("navy", 200)], [Add("p"), Water(1500), Lid(Core.Cooking.Lid.On), new CookAction.Heat(Trigger.Next, Flame.Full) { Net = Power.FromWatts(watts) }, Serve(Boils())]);
+            var cook = Cook(
+                Kitchens.Pot(),
+                [Pulse("navy", 200)],
+                [
+                    Add("p"),
+                    Water(1500),
+                    Lid(Core.Cooking.Lid.On),
+                    new CookAction.Heat(Trigger.Next, Flame.Full) { Net = Power.FromWatts(watts) },
+                    Serve(Boils()),
+                ]
+            );
             return cook.Run().BoilsAt[0];
         }
 

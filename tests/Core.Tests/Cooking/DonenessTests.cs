@@ -25,8 +25,8 @@ public class DonenessTests
 
     [Fact]
     public void Fewer_of_five_are_chalky_the_further_they_are() =>
-        Gen.Select(Gen.Double[1, 150], Gen.Double[0.1, 40]).Sample((d, more) =>
-            Doneness.ChalkyOfFive(d + more, 0.16) <= Doneness.ChalkyOfFive(d, 0.16) + 1e-9);
+        Gen.Select(Gen.Double[1, 150], Gen.Double[0.1, 40])
+            .Sample((d, more) => Doneness.ChalkyOfFive(d + more, 0.16) <= Doneness.ChalkyOfFive(d, 0.16) + 1e-9);
 
     [Fact]
     public void Two_of_five_still_chalky_is_short_of_nearly()
@@ -42,9 +42,25 @@ public class DonenessTests
         // Red split lentil, unsoaked: tender 9 to 15 min (middle 11.6), collapsed 18 to 30 (23.2): twice as long, about twice as done.
         var lentil = Pulse("lentil_red_split");
         Assert.InRange(lentil.FallsApartAt!.Value, 165, 240);
-        FeltState After(double minutes) => Doneness.Felt(
-            Pots.Cook(Pot(24, 6), [Pots.Pulse(lentil.Id, 250)], [Pots.Add("p"), Pots.Water(2500), Pots.Lid(Lid.On), Pots.Heat(Flame.Full), Pots.Heat(Flame.Lively, Pots.Boils()), Pots.Serve(Pots.After(minutes))]).Run().Final[0].Doneness,
-            lentil.FallsApartAt);
+        FeltState After(double minutes) =>
+            Doneness.Felt(
+                Pots.Cook(
+                        Pot(24, 6),
+                        [Pots.Pulse(lentil.Id, 250)],
+                        [
+                            Pots.Add("p"),
+                            Pots.Water(2500),
+                            Pots.Lid(Lid.On),
+                            Pots.Heat(Flame.Full),
+                            Pots.Heat(Flame.Lively, Pots.Boils()),
+                            Pots.Serve(Pots.After(minutes)),
+                        ]
+                    )
+                    .Run()
+                    .Final[0]
+                    .Doneness,
+                lentil.FallsApartAt
+            );
         Assert.NotEqual(FeltState.FallingApart, After(17));
         Assert.Equal(FeltState.FallingApart, After(31));
         Assert.Null(Pulse("chickpea").FallsApartAt);

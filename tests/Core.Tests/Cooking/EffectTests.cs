@@ -7,7 +7,8 @@ using static BrightKettle.Core.Tests.Cooking.Pots;
 
 namespace BrightKettle.Core.Tests.Cooking;
 
-/// <summary>What speeds or slows: each factor is measured between two whole simulations and must lie within the reference's own range.</summary>
+/// <summary>What speeds or slows: each factor is measured between two whole simulations and must lie within the reference's own
+/// range.</summary>
 public class EffectTests
 {
     private const double Dry = 300;
@@ -27,15 +28,11 @@ public class EffectTests
         string pulse = "pinto",
         double dry = Dry,
         double extraAfterMinutes = 0,
-        double water = WaterGrams)
+        double water = WaterGrams
+    )
     {
         var ingredients = new List<Ingredient> { Pulse(pulse, dry) with { Lot = lot ?? Lot.Fresh } };
-        List<CookAction> actions =
-        [
-            .. soakHours > 0 ? Soak(soakHours, dry, salt: brine, soda: soda) : [],
-            Add("p"),
-            Water(water),
-        ];
+        List<CookAction> actions = [.. soakHours > 0 ? Soak(soakHours, dry, salt: brine, soda: soda) : [], Add("p"), Water(water)];
         if (saltGrams > 0)
         {
             actions.Add(Salt(saltGrams));
@@ -84,7 +81,8 @@ public class EffectTests
     [InlineData(200, 1.1, 1.35)]
     [InlineData(300, 1.2, 1.7)]
     [InlineData(400, 1.35, 2.2)]
-    public void Hard_water_slows(double hardness, double low, double high) => Assert.InRange(Factor(Minutes(hardness: hardness)), low, high);
+    public void Hard_water_slows(double hardness, double low, double high) =>
+        Assert.InRange(Factor(Minutes(hardness: hardness)), low, high);
 
     [Theory]
     [InlineData(0.4, 0.75, 0.95)]
@@ -116,7 +114,8 @@ public class EffectTests
         var cook = Cook(
             Kitchens.Pot(24, 6),
             [Pulse("pinto", 300), Pots.Extra("citrus_juice", 400)],
-            [.. Soak(10, 300), Add("p"), Water(1500), Add("citrus_juice"), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(180))]);
+            [.. Soak(10, 300), Add("p"), Water(1500), Add("citrus_juice"), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(180))]
+        );
         var bean = cook.Run().Final[0];
         Assert.True(bean.NeverSoftens);
         Assert.True(bean.Doneness < 60);
@@ -194,21 +193,39 @@ public class EffectTests
     public void Hours_at_fifty_to_seventy_degrees_firm_a_bean_for_good()
     {
         // Six hours in blankets from 64 or from 48 °C, then boiled: both drink alike, only the first is firmed, by 1.05 to 1.5.
-        double AfterHold(double celsius) => Cook(
-            Kitchens.Pot(24, 6),
-            [Pulse("pinto", 300)],
-            [
-                .. Soak(12, 300), Add("p"), Water(3000, celsius + 4), Lid(Core.Cooking.Lid.Wrapped),
-                new CookAction.Cover(After(360), Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), UntilTender(),
-            ]).Run().FromBoil();
+        double AfterHold(double celsius) =>
+            Cook(
+                    Kitchens.Pot(24, 6),
+                    [Pulse("pinto", 300)],
+                    [
+                        .. Soak(12, 300),
+                        Add("p"),
+                        Water(3000, celsius + 4),
+                        Lid(Core.Cooking.Lid.Wrapped),
+                        new CookAction.Cover(After(360), Core.Cooking.Lid.On),
+                        Heat(Flame.Full),
+                        Heat(Flame.Lively, Boils()),
+                        UntilTender(),
+                    ]
+                )
+                .Run()
+                .FromBoil();
         Assert.InRange(AfterHold(64) / AfterHold(48), 1.05, 1.5);
     }
 
     [Fact]
     public void A_quick_soak_gives_nearly_what_a_night_gives()
     {
-        double Uptake(IEnumerable<CookAction> actions) => Cook(Kitchens.Pot(22, 4.5), [Pulse("great_northern", 300)], actions).Run().Final[0].Hydration;
-        var quick = Uptake([Add("p"), Water(1500), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Off, Boils(2.5)), Serve(After(60))]);
+        double Uptake(IEnumerable<CookAction> actions) =>
+            Cook(Kitchens.Pot(22, 4.5), [Pulse("great_northern", 300)], actions).Run().Final[0].Hydration;
+        var quick = Uptake([
+            Add("p"),
+            Water(1500),
+            Lid(Core.Cooking.Lid.On),
+            Heat(Flame.Full),
+            Heat(Flame.Off, Boils(2.5)),
+            Serve(After(60)),
+        ]);
         var night = Uptake([.. Soak(12, 300), Add("p"), Serve()]);
         Assert.InRange(quick / night, 0.75, 1.05);
     }

@@ -14,16 +14,24 @@ public class EngineLaws
     private static readonly Gen<Core.Catalogue.Pulse> AnyPulse = Any.Of<Core.Catalogue.Pulse>([.. Kitchens.Catalogue.Pulses]);
 
     private static readonly Gen<CookAction> AnyDeed = Gen.OneOf(
-        Gen.Select(Gen.Double[1, 1500], Gen.Double[0, 100], Gen.Double[0, 1], Gen.Int[0, 40]).Select((g, c, ice, m) => (CookAction)new CookAction.AddWater(After(m), Mass.FromGrams(g), Temperature.FromCelsius(c)) { IceShare = c < 1 ? ice : 0 }),
+        Gen.Select(Gen.Double[1, 1500], Gen.Double[0, 100], Gen.Double[0, 1], Gen.Int[0, 40])
+            .Select(
+                (g, c, ice, m) =>
+                    (CookAction)
+                        new CookAction.AddWater(After(m), Mass.FromGrams(g), Temperature.FromCelsius(c)) { IceShare = c < 1 ? ice : 0 }
+            ),
         Gen.Select(Gen.Double[0, 30], Gen.Int[0, 40]).Select((g, m) => (CookAction)new CookAction.AddSalt(After(m), Mass.FromGrams(g))),
-        Gen.Select(Any.Of(Flame.Off, Flame.Lowest, Flame.Gentle, Flame.Lively, Flame.Rolling, Flame.Full, Flame.Warm), Gen.Int[0, 60]).Select((f, m) => (CookAction)new CookAction.Heat(After(m), f)),
+        Gen.Select(Any.Of(Flame.Off, Flame.Lowest, Flame.Gentle, Flame.Lively, Flame.Rolling, Flame.Full, Flame.Warm), Gen.Int[0, 60])
+            .Select((f, m) => (CookAction)new CookAction.Heat(After(m), f)),
         Gen.Select(Gen.Enum<Core.Cooking.Lid>(), Gen.Int[0, 30]).Select((l, m) => (CookAction)new CookAction.Cover(After(m), l)),
         Gen.Select(Gen.Double[0, 2500], Gen.Int[0, 40]).Select((g, m) => (CookAction)new CookAction.SetLiquor(After(m), Mass.FromGrams(g))),
         Gen.Select(Gen.Bool, Gen.Int[0, 40]).Select((keep, m) => (CookAction)new CookAction.Drain(After(m), null) { Keep = keep }),
         Gen.Select(Gen.Double[0, 800], Gen.Int[0, 20]).Select((g, m) => (CookAction)new CookAction.PourBack(After(m), Mass.FromGrams(g))),
-        Gen.Select(Gen.Double[0, 40], Gen.Double[0, 200]).Select((s, w) => (CookAction)new CookAction.Thicken(Trigger.Next, Mass.FromGrams(s), Mass.FromGrams(w))),
+        Gen.Select(Gen.Double[0, 40], Gen.Double[0, 200])
+            .Select((s, w) => (CookAction)new CookAction.Thicken(Trigger.Next, Mass.FromGrams(s), Mass.FromGrams(w))),
         Gen.Select(Gen.Double[0, 1], Gen.Int[0, 20]).Select((s, m) => (CookAction)new CookAction.Mash(After(m), "p", s)),
-        Gen.Const((CookAction)new CookAction.Stir(Trigger.Next)));
+        Gen.Const((CookAction)new CookAction.Stir(Trigger.Next))
+    );
 
     /// <summary>Random pots, cookers, soaks, ingredients and deeds; under pressure for a while where the cooker can.</summary>
     public static readonly Gen<Cook> AnyCook =
@@ -44,25 +52,59 @@ public class EngineLaws
         from hardness in Gen.Double[0, 600]
         from years in Gen.Double[0, 6]
         from storage in Gen.Enum<Core.Catalogue.Storage>()
-        select Build(pulse, rice, extra, grams, riceGrams, extraGrams, kind, soakHours, brine, soda, deeds, pressureMinutes, quick, altitude, hardness, new Lot(years, storage));
+        select Build(
+            pulse,
+            rice,
+            extra,
+            grams,
+            riceGrams,
+            extraGrams,
+            kind,
+            soakHours,
+            brine,
+            soda,
+            deeds,
+            pressureMinutes,
+            quick,
+            altitude,
+            hardness,
+            new Lot(years, storage)
+        );
 
     private static Cook Build(
-        Core.Catalogue.Pulse pulse, Core.Catalogue.Rice rice, Core.Catalogue.Extra extra, double grams, double riceGrams, double extraGrams, CookerKind? kind, int soakHours, double brine, double soda, List<CookAction> deeds, int pressureMinutes, bool quick, double altitude, double hardness, Lot lot)
+        Core.Catalogue.Pulse pulse,
+        Core.Catalogue.Rice rice,
+        Core.Catalogue.Extra extra,
+        double grams,
+        double riceGrams,
+        double extraGrams,
+        CookerKind? kind,
+        int soakHours,
+        double brine,
+        double soda,
+        List<CookAction> deeds,
+        int pressureMinutes,
+        bool quick,
+        double altitude,
+        double hardness,
+        Lot lot
+    )
     {
         var vessel = kind is { } k ? Cooker(k, 8) : Kitchens.Pot(26, 9);
         var slow = kind == CookerKind.Slow;
-        IEnumerable<CookAction> pressure = kind is null || slow || pressureMinutes == 0
-            ? []
-            :
-            [
-                Water(400),
-                new CookAction.Pressurise(Trigger.Next, quick),
-                Heat(Flame.Full),
-                Heat(Flame.Gentle, Trigger.Once(PotEvent.PressureUp)),
-                Heat(Flame.Off, After(pressureMinutes)),
-                new CookAction.Release(Trigger.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural),
-                Heat(Flame.Lowest, quick ? Trigger.Next : Trigger.Once(PotEvent.PinDown)),
-            ];
+        IEnumerable<CookAction> pressure =
+            kind is null || slow || pressureMinutes == 0
+                ? []
+                :
+                [
+                    Water(400),
+                    new CookAction.Pressurise(Trigger.Next, quick),
+                    Heat(Flame.Full),
+                    Heat(Flame.Gentle, Trigger.Once(PotEvent.PressureUp)),
+                    Heat(Flame.Off, After(pressureMinutes)),
+                    new CookAction.Release(Trigger.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural),
+                    Heat(Flame.Lowest, quick ? Trigger.Next : Trigger.Once(PotEvent.PinDown)),
+                ];
         var ingredients = new List<Ingredient>
         {
             new PulseIngredient("p", Mass.FromGrams(grams), pulse, new Pace(1, 0.28)) { Lot = lot },
@@ -74,9 +116,21 @@ public class EngineLaws
         return Cook(
             vessel,
             ingredients,
-            [.. soak, Add("p"), Water(900), Heat(slow ? Flame.High : Flame.Full), .. pressure, Add("x"), .. allowed, new CookAction.Rinse(Trigger.Next, "r"), new CookAction.Add(After(5), "r"), Serve(After(20))],
+            [
+                .. soak,
+                Add("p"),
+                Water(900),
+                Heat(slow ? Flame.High : Flame.Full),
+                .. pressure,
+                Add("x"),
+                .. allowed,
+                new CookAction.Rinse(Trigger.Next, "r"),
+                new CookAction.Add(After(5), "r"),
+                Serve(After(20)),
+            ],
             altitude,
-            hardness);
+            hardness
+        );
     }
 
     [Fact]
@@ -84,7 +138,10 @@ public class EngineLaws
 
     [Fact]
     public void Water_and_salt_balance_to_a_hundredth_of_a_gram_at_every_step_of_any_cook() =>
-        AnyCook.Sample(cook => Kitchens.Model.Run(cook, PotTraits.Reference(cook), new RunOptions { Audit = true }).WorstLedgerError < 0.01, iter: 150);
+        AnyCook.Sample(
+            cook => Kitchens.Model.Run(cook, PotTraits.Reference(cook), new RunOptions { Audit = true }).WorstLedgerError < 0.01,
+            iter: 150
+        );
 
     [Fact]
     public void A_seeded_leak_is_found_in_any_cook_that_has_liquor_to_leak() =>
@@ -92,10 +149,16 @@ public class EngineLaws
             cook =>
             {
                 // A pot that is drained as soon as it is filled has nothing to lose.
-                var wet = Kitchens.Model.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true)).Samples.Count(s => s.LiquorMillilitres > 5) >= 3;
-                return !wet || Kitchens.Model.Run(cook, PotTraits.Reference(cook), new RunOptions { LeakGramsPerSecond = 0.01 }).WorstLedgerError > 0.01;
+                var wet =
+                    Kitchens
+                        .Model.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true))
+                        .Samples.Count(s => s.LiquorMillilitres > 5) >= 3;
+                return !wet
+                    || Kitchens.Model.Run(cook, PotTraits.Reference(cook), new RunOptions { LeakGramsPerSecond = 0.01 }).WorstLedgerError
+                        > 0.01;
             },
-            iter: 40);
+            iter: 40
+        );
 
     [Fact]
     public void No_state_is_negative_overfull_or_not_a_number_in_any_cook() =>
@@ -105,7 +168,12 @@ public class EngineLaws
                 var run = Kitchens.Model.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
                 foreach (var s in run.Samples)
                 {
-                    if (!(s.Celsius is >= -0.1 and <= 135) || !(s.LiquorMillilitres >= 0) || !double.IsFinite(s.LevelCentimetres) || s.Doneness.Any(d => !(d is >= 0 and < 20_000)))
+                    if (
+                        !(s.Celsius is >= -0.1 and <= 135)
+                        || !(s.LiquorMillilitres >= 0)
+                        || !double.IsFinite(s.LevelCentimetres)
+                        || s.Doneness.Any(d => !(d is >= 0 and < 20_000))
+                    )
                     {
                         throw new InvalidOperationException(s.ToString());
                     }
@@ -117,32 +185,42 @@ public class EngineLaws
                     && run.Final[0].Uptake <= pulse.Absorbed.High + 0.02
                     && run.Vessels.All(v => v.LiquorGrams >= 0 && v.SaltGrams >= -1e-6 && v.SteamGrams >= 0);
             },
-            iter: 150);
+            iter: 150
+        );
 
     [Fact]
     public void Many_pots_side_by_side_do_as_a_plain_loop_does_to_half_a_percent() =>
-        Gen.Select(AnyCook, Any.Of(8, 16)).Sample(
-            (cook, width) =>
-            {
-                var jobs = PotTraits.Many(cook, Kitchens.Model.Constants, 16).Select(t => new PotJob(cook, t)).ToList();
-                var many = Kitchens.Model.RunOnOneCore(jobs, new RunOptions(), width);
-                var plain = Kitchens.Model.RunOnOneCore(jobs, new RunOptions(), 1);
-                static bool Near(double a, double b) => Math.Abs(a - b) <= Math.Max(0.5, 0.005 * Math.Max(Math.Abs(a), Math.Abs(b)));
-                foreach (var (a, b) in many.Zip(plain))
+        Gen.Select(AnyCook, Any.Of(8, 16))
+            .Sample(
+                (cook, width) =>
                 {
-                    if (!Near(a.FinalLiquor, b.FinalLiquor) || !a.Final.Zip(b.Final).All(s => Near(s.First.Doneness, s.Second.Doneness)))
+                    var jobs = PotTraits.Many(cook, Kitchens.Model.Constants, 16).Select(t => new PotJob(cook, t)).ToList();
+                    var many = Kitchens.Model.RunOnOneCore(jobs, new RunOptions(), width);
+                    var plain = Kitchens.Model.RunOnOneCore(jobs, new RunOptions(), 1);
+                    static bool Near(double a, double b) => Math.Abs(a - b) <= Math.Max(0.5, 0.005 * Math.Max(Math.Abs(a), Math.Abs(b)));
+                    foreach (var (a, b) in many.Zip(plain))
                     {
-                        throw new InvalidOperationException($"{a.FinalLiquor} {b.FinalLiquor} | {string.Join(",", a.Final.Select(f => f.Doneness))} | {string.Join(",", b.Final.Select(f => f.Doneness))} | {a.EndSeconds} {b.EndSeconds} {string.Join(";", a.Happenings)} / {string.Join(";", b.Happenings)}");
+                        if (
+                            !Near(a.FinalLiquor, b.FinalLiquor) || !a.Final.Zip(b.Final).All(s => Near(s.First.Doneness, s.Second.Doneness))
+                        )
+                        {
+                            throw new InvalidOperationException(
+                                $"{a.FinalLiquor} {b.FinalLiquor} | {string.Join(",", a.Final.Select(f => f.Doneness))} | {string.Join(",", b.Final.Select(f => f.Doneness))} | {a.EndSeconds} {b.EndSeconds} {string.Join(";", a.Happenings)} / {string.Join(";", b.Happenings)}"
+                            );
+                        }
                     }
-                }
 
-                return many.Zip(plain).All(p =>
-                    p.First.StalledAt == p.Second.StalledAt
-                    && (p.First.StalledAt is not null || Near(p.First.EndSeconds, p.Second.EndSeconds))
-                    && p.First.Final.Zip(p.Second.Final).All(s => Near(s.First.Doneness, s.Second.Doneness) && Near(100 * s.First.Uptake, 100 * s.Second.Uptake))
-                    && Near(p.First.FinalLiquor, p.Second.FinalLiquor));
-            },
-            iter: 40);
+                    return many.Zip(plain)
+                        .All(p =>
+                            p.First.StalledAt == p.Second.StalledAt
+                            && (p.First.StalledAt is not null || Near(p.First.EndSeconds, p.Second.EndSeconds))
+                            && p.First.Final.Zip(p.Second.Final)
+                                .All(s => Near(s.First.Doneness, s.Second.Doneness) && Near(100 * s.First.Uptake, 100 * s.Second.Uptake))
+                            && Near(p.First.FinalLiquor, p.Second.FinalLiquor)
+                        );
+                },
+                iter: 40
+            );
 
     [Fact]
     public void The_same_seed_gives_the_same_answer_on_one_thread_and_on_many()
@@ -155,14 +233,37 @@ public class EngineLaws
         Assert.Equal(many.SelectMany(r => r.Final), one.SelectMany(r => r.Final));
     }
 
-    private static double Minutes(Core.Catalogue.Pulse pulse, double soak = 8, double altitude = 0, double hardness = 0, double soda = 0, double years = 0)
+    private static double Minutes(
+        Core.Catalogue.Pulse pulse,
+        double soak = 8,
+        double altitude = 0,
+        double hardness = 0,
+        double soda = 0,
+        double years = 0
+    )
     {
         var cook = Cook(
             Kitchens.Pot(26, 9),
-            [new PulseIngredient("p", Mass.FromGrams(250), pulse, new Pace(1, 0)) { Lot = new Lot(years, Core.Catalogue.Storage.Cupboard) }, .. soda > 0.05 ? [Extra("soda", soda)] : Array.Empty<Ingredient>()],
-            [.. Soak(soak), Add("p"), Water(4000), .. soda > 0.05 ? [Add("soda")] : Array.Empty<CookAction>(), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), UntilTender()],
+            [
+                new PulseIngredient("p", Mass.FromGrams(250), pulse, new Pace(1, 0))
+                {
+                    Lot = new Lot(years, Core.Catalogue.Storage.Cupboard),
+                },
+                .. soda > 0.05 ? [Extra("soda", soda)] : Array.Empty<Ingredient>(),
+            ],
+            [
+                .. Soak(soak),
+                Add("p"),
+                Water(4000),
+                .. soda > 0.05 ? [Add("soda")] : Array.Empty<CookAction>(),
+                Lid(Core.Cooking.Lid.On),
+                Heat(Flame.Full),
+                Heat(Flame.Lively, Boils()),
+                UntilTender(),
+            ],
             altitude,
-            hardness);
+            hardness
+        );
         var run = cook.Run();
         return run.StalledAt is null ? run.FromBoil() : double.PositiveInfinity;
     }
@@ -172,17 +273,19 @@ public class EngineLaws
 
     [Fact]
     public void Hotter_softer_fresher_longer_soaked_and_more_soda_are_never_slower() =>
-        Gen.Select(AnyPulse, Gen.Double[0, 2500], Gen.Double[0, 400], Gen.Double[0.5, 10], Gen.Double[0, 4], Gen.Double[0, 4]).Sample(
-            (pulse, altitude, hardness, soak, soda, years) =>
-            {
-                var usual = Minutes(pulse, soak, altitude, hardness, soda, years) + Grain;
-                return Minutes(pulse, soak, altitude * 0.5, hardness, soda, years) <= usual
-                    && Minutes(pulse, soak, altitude, hardness * 0.5, soda, years) <= usual
-                    && Minutes(pulse, soak + 1.5, altitude, hardness, soda, years) <= usual
-                    && Minutes(pulse, soak, altitude, hardness, soda + 2, years) <= usual
-                    && Minutes(pulse, soak, altitude, hardness, soda, years * 0.5) <= usual;
-            },
-            iter: 40);
+        Gen.Select(AnyPulse, Gen.Double[0, 2500], Gen.Double[0, 400], Gen.Double[0.5, 10], Gen.Double[0, 4], Gen.Double[0, 4])
+            .Sample(
+                (pulse, altitude, hardness, soak, soda, years) =>
+                {
+                    var usual = Minutes(pulse, soak, altitude, hardness, soda, years) + Grain;
+                    return Minutes(pulse, soak, altitude * 0.5, hardness, soda, years) <= usual
+                        && Minutes(pulse, soak, altitude, hardness * 0.5, soda, years) <= usual
+                        && Minutes(pulse, soak + 1.5, altitude, hardness, soda, years) <= usual
+                        && Minutes(pulse, soak, altitude, hardness, soda + 2, years) <= usual
+                        && Minutes(pulse, soak, altitude, hardness, soda, years * 0.5) <= usual;
+                },
+                iter: 40
+            );
 
     [Fact]
     public void Nothing_is_allocated_by_a_step()
@@ -190,7 +293,19 @@ public class EngineLaws
         // Twice as many hours in the pot, not a byte more: only actions and results allocate.
         long Bytes(double hours)
         {
-            var cook = Cook(Kitchens.Pot(26, 9), [Pulse("pinto", 300), Rice("long_white", 200)], [Add("p"), Add("r"), Water(4000), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(Trigger.Later(Duration.FromHours(hours)))]);
+            var cook = Cook(
+                Kitchens.Pot(26, 9),
+                [Pulse("pinto", 300), Rice("long_white", 200)],
+                [
+                    Add("p"),
+                    Add("r"),
+                    Water(4000),
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(Flame.Full),
+                    Heat(Flame.Gentle, Boils()),
+                    Serve(Trigger.Later(Duration.FromHours(hours))),
+                ]
+            );
             var jobs = new[] { new PotJob(cook, PotTraits.Reference(cook)) };
             Kitchens.Model.RunOnOneCore(jobs, new RunOptions { Heights = false }, 16);
             var before = GC.GetAllocatedBytesForCurrentThread();

@@ -23,11 +23,14 @@ public class HeatTests
         {
             var cook = Simmer(Pulse("pinto"), water: 1500);
             var actions = cook.Actions.ToList();
-            actions.InsertRange(actions.Count - 1, [
-                new CookAction.AddWater(Trigger.Later(Duration.FromMinutes(20)), Mass.FromGrams(500), Temperature.FromCelsius(celsius)),
-                new CookAction.Heat(Trigger.Next, Flame.Full),
-                new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively),
-            ]);
+            actions.InsertRange(
+                actions.Count - 1,
+                [
+                    new CookAction.AddWater(Trigger.Later(Duration.FromMinutes(20)), Mass.FromGrams(500), Temperature.FromCelsius(celsius)),
+                    new CookAction.Heat(Trigger.Next, Flame.Full),
+                    new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively),
+                ]
+            );
             return Run(cook with { Actions = actions });
         }
 

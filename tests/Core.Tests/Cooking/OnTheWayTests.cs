@@ -31,15 +31,13 @@ public class OnTheWayTests
     [InlineData("adzuki")]
     [InlineData("black_eyed_pea")]
     [InlineData("small_red")]
-    public void A_small_bean_at_half_its_time_splits_with_a_hard_core(string id) =>
-        Assert.InRange(At(Simmer(Pulse(id)), 0.5), 22, 62);
+    public void A_small_bean_at_half_its_time_splits_with_a_hard_core(string id) => Assert.InRange(At(Simmer(Pulse(id)), 0.5), 22, 62);
 
     [Theory]
     [InlineData("pinto")]
     [InlineData("chickpea")]
     [InlineData("cannellini")]
-    public void A_soaked_bean_is_nearly_there_well_before_it_is_tender(string id) =>
-        Assert.InRange(At(Simmer(Pulse(id), 12), 0.8), 74, 92);
+    public void A_soaked_bean_is_nearly_there_well_before_it_is_tender(string id) => Assert.InRange(At(Simmer(Pulse(id), 12), 0.8), 74, 92);
 
     [Fact]
     public void The_felt_state_of_every_pulse_rises_smoothly_and_passes_each_state_in_turn() =>

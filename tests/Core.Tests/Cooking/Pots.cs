@@ -8,10 +8,11 @@ namespace BrightKettle.Core.Tests.Cooking;
 /// <summary>Short ways of writing cooks, for tests of the model.</summary>
 internal static class Pots
 {
-    public static Vessel Cooker(CookerKind kind, double litres = 6) => new($"{kind}", $"{kind}", Length.FromCentimetres(22), Volume.FromMillilitres(litres * 1000))
-    {
-        Cooker = Core.Kitchen.Cooker.Typical(kind, litres * 1000),
-    };
+    public static Vessel Cooker(CookerKind kind, double litres = 6) =>
+        new($"{kind}", $"{kind}", Length.FromCentimetres(22), Volume.FromMillilitres(litres * 1000))
+        {
+            Cooker = Core.Kitchen.Cooker.Typical(kind, litres * 1000),
+        };
 
     public static PulseIngredient Pulse(string id, double grams, double spread = 0, string name = "p") =>
         new(name, Mass.FromGrams(grams), Kitchens.Pulse(id), new Pace(1, spread));
@@ -30,7 +31,8 @@ internal static class Pots
 
     public static CookAction Lid(Core.Cooking.Lid lid) => new CookAction.Cover(Trigger.Next, lid);
 
-    public static CookAction Salt(double grams, Trigger? when = null) => new CookAction.AddSalt(when ?? Trigger.Next, Mass.FromGrams(grams));
+    public static CookAction Salt(double grams, Trigger? when = null) =>
+        new CookAction.AddSalt(when ?? Trigger.Next, Mass.FromGrams(grams));
 
     public static Trigger After(double minutes) => Trigger.Later(Duration.FromMinutes(minutes));
 
@@ -42,28 +44,58 @@ internal static class Pots
         new CookAction.Serve(new Trigger(Look: new Look(id, doneness, Duration.FromSeconds(10))));
 
     public static IEnumerable<CookAction> Soak(double hours, double grams = 250, string id = "p", double salt = 0, double soda = 0) =>
-    [
-        new CookAction.Soak(Trigger.Next, id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20)) { SaltShare = salt, SodaGramsPerLitre = soda },
-        new CookAction.Drain(Trigger.Later(Duration.FromHours(hours)), id),
-    ];
+        [
+            new CookAction.Soak(Trigger.Next, id, Mass.FromGrams(grams * 4), Temperature.FromCelsius(20))
+            {
+                SaltShare = salt,
+                SodaGramsPerLitre = soda,
+            },
+            new CookAction.Drain(Trigger.Later(Duration.FromHours(hours)), id),
+        ];
 
-    public static Cook Cook(Vessel vessel, IReadOnlyList<Ingredient> ingredients, IEnumerable<CookAction> actions, double altitude = 0, double hardness = 0, double watts = 1500) => new(
-        new CookKitchen(vessel, Kitchens.Burner(watts), Altitude.FromMetres(altitude), Temperature.FromCelsius(20)) { HardnessMilligramsPerLitre = hardness },
-        ingredients,
-        [.. actions],
-        Instant.FromUnixTimeSeconds(0),
-        1);
+    public static Cook Cook(
+        Vessel vessel,
+        IReadOnlyList<Ingredient> ingredients,
+        IEnumerable<CookAction> actions,
+        double altitude = 0,
+        double hardness = 0,
+        double watts = 1500
+    ) =>
+        new(
+            new CookKitchen(vessel, Kitchens.Burner(watts), Altitude.FromMetres(altitude), Temperature.FromCelsius(20))
+            {
+                HardnessMilligramsPerLitre = hardness,
+            },
+            ingredients,
+            [.. actions],
+            Instant.FromUnixTimeSeconds(0),
+            1
+        );
 
     /// <summary>200 g of split pigeon peas below and 200 g of rice in its bowl above, four whistles on a medium flame.</summary>
     public static Cook DalUnderRice(double spread = 0)
     {
-        var bowl = new CookVessel(new Vessel("bowl", "rice bowl", Length.FromCentimetres(15), Volume.FromMillilitres(1200)), Kitchens.Burner(), Above: true);
+        var bowl = new CookVessel(
+            new Vessel("bowl", "rice bowl", Length.FromCentimetres(15), Volume.FromMillilitres(1200)),
+            Kitchens.Burner(),
+            Above: true
+        );
         return new Cook(
-            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), Altitude.SeaLevel, Temperature.FromCelsius(20)) { OtherVessels = [bowl] },
+            new CookKitchen(Cooker(CookerKind.Weight, 5), Kitchens.Burner(1700), Altitude.SeaLevel, Temperature.FromCelsius(20))
+            {
+                OtherVessels = [bowl],
+            },
             [Pulse("toor_split", 200, spread), Rice("long_white", 200)],
             [
-                Add("r") with { In = "bowl" },
-                Water(350) with { In = "bowl", StepId = "filled" },
+                Add("r") with
+                {
+                    In = "bowl",
+                },
+                Water(350) with
+                {
+                    In = "bowl",
+                    StepId = "filled",
+                },
                 new CookAction.Add(Trigger.Next with { AfterStep = "filled" }, "p"),
                 Water(750),
                 new CookAction.Pressurise(Trigger.Next),
@@ -74,11 +106,14 @@ internal static class Pots
                 Serve(Trigger.Once(PotEvent.PinDown)),
             ],
             Instant.FromUnixTimeSeconds(0),
-            1);
+            1
+        );
     }
 
     public static PotRun Run(this Cook cook, RunOptions? options = null) =>
-        CookRules.Check(cook) is { } fault ? throw new InvalidOperationException(fault.ToString()) : Kitchens.Model.Run(cook, PotTraits.Reference(cook), options);
+        CookRules.Check(cook) is { } fault
+            ? throw new InvalidOperationException(fault.ToString())
+            : Kitchens.Model.Run(cook, PotTraits.Reference(cook), options);
 
     /// <summary>Minutes from the first boil to the end.</summary>
     public static double FromBoil(this PotRun run) => (run.EndSeconds - run.BoilsAt[0]) / 60;

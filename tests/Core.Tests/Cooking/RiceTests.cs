@@ -25,7 +25,8 @@ public class RiceTests
                 new CookAction.Serve(Trigger.Later(Duration.FromMinutes(rice.RestMinutes.Typical))),
             ],
             Instant.FromUnixTimeSeconds(0),
-            1);
+            1
+        );
         return Run(cook);
     }
 

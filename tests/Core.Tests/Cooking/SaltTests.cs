@@ -8,10 +8,22 @@ namespace BrightKettle.Core.Tests.Cooking;
 
 public class SaltTests
 {
-    private static PotRun Pot(IReadOnlyList<Ingredient> more, IEnumerable<CookAction> extra, double minutes = 60, double water = 1500) => Cook(
-        Kitchens.Pot(24, 6),
-        [Pulse("pinto", 500), .. more],
-        [.. Soak(10, 500), Add("p"), Water(water), .. extra, Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(minutes))]).Run();
+    private static PotRun Pot(IReadOnlyList<Ingredient> more, IEnumerable<CookAction> extra, double minutes = 60, double water = 1500) =>
+        Cook(
+                Kitchens.Pot(24, 6),
+                [Pulse("pinto", 500), .. more],
+                [
+                    .. Soak(10, 500),
+                    Add("p"),
+                    Water(water),
+                    .. extra,
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(Flame.Full),
+                    Heat(Flame.Lively, Boils()),
+                    Serve(After(minutes)),
+                ]
+            )
+            .Run();
 
     private static double All(PotRun run) => run.Vessels.Sum(v => v.SaltGrams) + run.Final.Sum(s => s.SaltGrams);
 
@@ -59,7 +71,11 @@ public class SaltTests
         SaltSheet Sheet(bool blanched)
         {
             var meat = Extra(id, 200) with { Blanched = blanched };
-            var cook = Cook(Kitchens.Pot(24, 6), [Pulse("pinto", 500), meat], [.. Soak(10, 500), Add("p"), Add(id), Water(1500), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(60))]);
+            var cook = Cook(
+                Kitchens.Pot(24, 6),
+                [Pulse("pinto", 500), meat],
+                [.. Soak(10, 500), Add("p"), Add(id), Water(1500), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(60))]
+            );
             return SaltSheet.Of(cook, cook.Run());
         }
 
@@ -72,7 +88,10 @@ public class SaltTests
     [Fact]
     public void Stock_cubes_butter_and_seasoning_are_counted()
     {
-        var run = Pot([Extra("stock_cube", 20), Extra("salted_butter", 60), Extra("seasoned_blend", 10)], [Add("stock_cube"), Add("salted_butter"), Add("seasoned_blend")]);
+        var run = Pot(
+            [Extra("stock_cube", 20), Extra("salted_butter", 60), Extra("seasoned_blend", 10)],
+            [Add("stock_cube"), Add("salted_butter"), Add("seasoned_blend")]
+        );
         Assert.Equal((20 * 0.55) + (60 * 0.016) + (10 * 0.45), All(run), 6);
     }
 
@@ -80,9 +99,11 @@ public class SaltTests
     public void A_brine_carries_salt_into_the_pot_and_most_of_it_is_poured_away()
     {
         var run = Cook(
-            Kitchens.Pot(24, 6),
-            [Pulse("pinto", 500)],
-            [.. Soak(12, 500, salt: 0.015), Add("p"), Water(1500), Heat(Flame.Full), Serve(Boils())]).Run();
+                Kitchens.Pot(24, 6),
+                [Pulse("pinto", 500)],
+                [.. Soak(12, 500, salt: 0.015), Add("p"), Water(1500), Heat(Flame.Full), Serve(Boils())]
+            )
+            .Run();
         // 1.5 % in the soak gives about 0.2 to 0.9 % in the bean's kilogram: 3 to 9 g.
         Assert.InRange(All(run), 3, 9);
         Assert.True(run.WorstLedgerError < 0.01);
@@ -93,9 +114,21 @@ public class SaltTests
     {
         var kept = Pot([], [Salt(16)]);
         var run = Cook(
-            Kitchens.Pot(24, 6),
-            [Pulse("pinto", 500)],
-            [.. Soak(10, 500), Add("p"), Water(1500), Salt(16), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), new CookAction.SetLiquor(After(60), Mass.FromGrams(200)), Serve()]).Run();
+                Kitchens.Pot(24, 6),
+                [Pulse("pinto", 500)],
+                [
+                    .. Soak(10, 500),
+                    Add("p"),
+                    Water(1500),
+                    Salt(16),
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(Flame.Full),
+                    Heat(Flame.Lively, Boils()),
+                    new CookAction.SetLiquor(After(60), Mass.FromGrams(200)),
+                    Serve(),
+                ]
+            )
+            .Run();
         Assert.True(All(run) < All(kept) - 2);
         Assert.InRange(run.JugGrams, 300, 1200);
     }

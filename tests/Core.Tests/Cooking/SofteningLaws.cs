@@ -14,15 +14,22 @@ public class SofteningLaws
     [Fact]
     public void Hotter_is_never_slower_to_tender() =>
         // Ample liquor; the only difference is the boiling point, 5 °C for each 1500 m.
-        Gen.Select(AnyPulse, Gen.Double[0, 2500], Gen.Double[50, 1000]).Sample(
-            (pulse, metres, higher) => MinutesFromBoil(Simmer(pulse, altitude: metres, water: 4000)) <= MinutesFromBoil(Simmer(pulse, altitude: metres + higher, water: 4000)) + 0.02,
-            iter: 60);
+        Gen.Select(AnyPulse, Gen.Double[0, 2500], Gen.Double[50, 1000])
+            .Sample(
+                (pulse, metres, higher) =>
+                    MinutesFromBoil(Simmer(pulse, altitude: metres, water: 4000))
+                    <= MinutesFromBoil(Simmer(pulse, altitude: metres + higher, water: 4000)) + 0.02,
+                iter: 60
+            );
 
     [Fact]
     public void A_longer_permitted_soak_is_never_slower_to_tender() =>
-        Gen.Select(AnyPulse, Gen.Double[0.5, 11], Gen.Double[0.1, 1]).Sample(
-            (pulse, hours, more) => MinutesFromBoil(Simmer(pulse, hours + more, water: 4000)) <= MinutesFromBoil(Simmer(pulse, hours, water: 4000)) + 0.02,
-            iter: 60);
+        Gen.Select(AnyPulse, Gen.Double[0.5, 11], Gen.Double[0.1, 1])
+            .Sample(
+                (pulse, hours, more) =>
+                    MinutesFromBoil(Simmer(pulse, hours + more, water: 4000)) <= MinutesFromBoil(Simmer(pulse, hours, water: 4000)) + 0.02,
+                iter: 60
+            );
 
     [Fact]
     public void Altitude_lies_between_the_factors_for_z_of_20_and_24()
@@ -34,17 +41,19 @@ public class SofteningLaws
 
     [Fact]
     public void Halving_the_step_moves_no_milestone_by_more_than_5_s_or_1_percent() =>
-        Gen.Select(AnyPulse, Gen.Double[100, 600], Gen.Double[16, 28]).Sample(
-            (pulse, grams, diameter) =>
-            {
-                var cook = Simmer(pulse, grams: grams, pot: Pot(diameter, 8));
-                var whole = Run(cook);
-                var half = Run(cook, step: Duration.FromSeconds(5));
-                var minutes = MinutesFromBoil(cook);
-                return Math.Abs(whole.BoilsAt[0] - half.BoilsAt[0]) <= Math.Max(5, 0.01 * whole.BoilsAt[0])
-                    && Math.Abs(minutes - MinutesFromBoil(cook, Duration.FromSeconds(5))) * 60 <= Math.Max(5, 0.01 * minutes * 60);
-            },
-            iter: 40);
+        Gen.Select(AnyPulse, Gen.Double[100, 600], Gen.Double[16, 28])
+            .Sample(
+                (pulse, grams, diameter) =>
+                {
+                    var cook = Simmer(pulse, grams: grams, pot: Pot(diameter, 8));
+                    var whole = Run(cook);
+                    var half = Run(cook, step: Duration.FromSeconds(5));
+                    var minutes = MinutesFromBoil(cook);
+                    return Math.Abs(whole.BoilsAt[0] - half.BoilsAt[0]) <= Math.Max(5, 0.01 * whole.BoilsAt[0])
+                        && Math.Abs(minutes - MinutesFromBoil(cook, Duration.FromSeconds(5))) * 60 <= Math.Max(5, 0.01 * minutes * 60);
+                },
+                iter: 40
+            );
 
     [Fact]
     public void The_felt_state_rises_smoothly_from_a_dry_lentil_to_a_tender_one()

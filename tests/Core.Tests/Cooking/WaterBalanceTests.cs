@@ -24,7 +24,10 @@ public class WaterBalanceTests
         from altitude in Gen.Double[0, 3500]
         select new Cook(
             new CookKitchen(Pot(diameter, 8), Burner(), Altitude.FromMetres(altitude), Temperature.FromCelsius(20)),
-            [new PulseIngredient("p", Mass.FromGrams(grams), pulse, new Pace(1, 0)), new RiceIngredient("r", Mass.FromGrams(riceGrams), rice)],
+            [
+                new PulseIngredient("p", Mass.FromGrams(grams), pulse, new Pace(1, 0)),
+                new RiceIngredient("r", Mass.FromGrams(riceGrams), rice),
+            ],
             [
                 new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(grams * 3), Temperature.FromCelsius(20)),
                 new CookAction.Drain(Trigger.Later(Duration.FromHours(soakHours)), "p"),
@@ -39,15 +42,22 @@ public class WaterBalanceTests
                 new CookAction.Serve(Trigger.Later(Duration.FromMinutes(10))),
             ],
             Instant.FromUnixTimeSeconds(0),
-            1);
+            1
+        );
 
     [Fact]
     public void Water_balances_in_two_accounts_at_every_step_of_any_cook() =>
-        AnyCook.Sample(cook => Model.Run(cook, PotTraits.Reference(cook), new RunOptions { Audit = true }).WorstLedgerError < 0.01, iter: 150);
+        AnyCook.Sample(
+            cook => Model.Run(cook, PotTraits.Reference(cook), new RunOptions { Audit = true }).WorstLedgerError < 0.01,
+            iter: 150
+        );
 
     [Fact]
     public void A_leak_of_a_milligram_a_second_is_caught() =>
-        AnyCook.Sample(cook => Model.Run(cook, PotTraits.Reference(cook), new RunOptions { LeakGramsPerSecond = 0.001 }).WorstLedgerError > 0.01, iter: 20);
+        AnyCook.Sample(
+            cook => Model.Run(cook, PotTraits.Reference(cook), new RunOptions { LeakGramsPerSecond = 0.001 }).WorstLedgerError > 0.01,
+            iter: 20
+        );
 
     [Fact]
     public void No_state_is_negative_or_not_a_number_in_any_cook() =>
@@ -59,12 +69,14 @@ public class WaterBalanceTests
                     && run.Samples.All(s => double.IsFinite(s.Celsius) && s.LiquorMillilitres >= 0 && double.IsFinite(s.LevelCentimetres))
                     && run.Final.All(s => s is { Hydration: >= 0, Swelling: >= 0, Doneness: >= 0 } && double.IsFinite(s.Doneness));
             },
-            iter: 80);
+            iter: 80
+        );
 
     [Fact]
     public void What_is_poured_in_is_found_again_in_seeds_liquor_and_steam()
     {
-        // 250 g chickpeas in 2500 g water, open pot: liquor left + uptake + steam = 2500 g; steam is what is missing, so it is bounded by the burner.
+        // 250 g chickpeas in 2500 g water, open pot: liquor left + uptake + steam = 2500 g; steam is what is missing, so it is bounded by
+        // the burner.
         var cook = Simmer(Pulse("chickpea"), lid: Lid.Open);
         var run = Run(cook);
         var uptake = run.Final[0].Uptake * 250;

@@ -12,16 +12,18 @@ namespace BrightKettle.Core.Tests.Cooking;
 public class WorkBudgetTests
 {
     /// <summary>Water that simmers, with so many waits of two days.</summary>
-    private static Cook Waits(int twoDays) => Cook(
-        Kitchens.Pot(),
-        [Pulse("navy", 200)],
-        [
-            Add("p"),
-            Water(1500),
-            Heat(Flame.Gentle),
-            .. Enumerable.Repeat(Water(10), twoDays).Select(a => a with { Trigger = Trigger.Later(Duration.FromDays(2)) }),
-            Serve(),
-        ]);
+    private static Cook Waits(int twoDays) =>
+        Cook(
+            Kitchens.Pot(),
+            [Pulse("navy", 200)],
+            [
+                Add("p"),
+                Water(1500),
+                Heat(Flame.Gentle),
+                .. Enumerable.Repeat(Water(10), twoDays).Select(a => a with { Trigger = Trigger.Later(Duration.FromDays(2)) }),
+                Serve(),
+            ]
+        );
 
     private static PotRun[] Run(Cook cook, WorkBudget budget, int pots = 1, RunOptions? options = null) =>
         Kitchens.Model.Within(budget).RunMany([.. Enumerable.Repeat(new PotJob(cook, PotTraits.Reference(cook)), pots)], options);
@@ -37,7 +39,10 @@ public class WorkBudgetTests
             // Three waits fit into a week: it stalls at the fourth.
             Assert.Equal(6, run.StalledAt);
         });
-        Assert.Equal(WorkLimit.SimulatedHours, Assert.Throws<OverBudgetException>(() => new Forecaster(Kitchens.Model).RunForeign(Waits(60), true)).Limit);
+        Assert.Equal(
+            WorkLimit.SimulatedHours,
+            Assert.Throws<OverBudgetException>(() => new Forecaster(Kitchens.Model).RunForeign(Waits(60), true)).Limit
+        );
     }
 
     [Fact]
@@ -83,37 +88,51 @@ public class WorkBudgetTests
         var plan = new WorkBudget(long.MaxValue);
         new Planner(Kitchens.Model.Within(plan)).Plan(Kitchens.Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight));
         var ways = new WorkBudget(long.MaxValue);
-        new WayFinder(new Planner(Kitchens.Model.Within(ways)), Kitchens.Catalogue).For(Kitchens.Dish("chickpea", 300, "brown_basmati", 300));
+        new WayFinder(new Planner(Kitchens.Model.Within(ways)), Kitchens.Catalogue).For(
+            Kitchens.Dish("chickpea", 300, "brown_basmati", 300)
+        );
         Assert.InRange(plan.Steps, 20_000, 1_000_000);
         Assert.InRange(ways.Steps, 100_000, 8_000_000);
     }
 
-    private static Cook Whistles(int count, double delayMinutes, double? notBeforeMinutes = null) => Cook(
-        Cooker(CookerKind.Weight, 5),
-        [Pulse("mung_whole", 200)],
-        [
-            Add("p"),
-            Water(900),
-            new CookAction.Pressurise(Trigger.Next),
-            Heat(Flame.Full),
-            Heat(Flame.Off, new Trigger(
-                notBeforeMinutes is { } minutes ? Instant.FromUnixTimeSeconds((long)(minutes * 60)) : null,
-                PotEvent.Whistle,
-                Duration.FromMinutes(delayMinutes)) { Count = count }),
-            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
-            Serve(Trigger.Once(PotEvent.PinDown)),
-        ]);
+    private static Cook Whistles(int count, double delayMinutes, double? notBeforeMinutes = null) =>
+        Cook(
+            Cooker(CookerKind.Weight, 5),
+            [Pulse("mung_whole", 200)],
+            [
+                Add("p"),
+                Water(900),
+                new CookAction.Pressurise(Trigger.Next),
+                Heat(Flame.Full),
+                Heat(
+                    Flame.Off,
+                    new Trigger(
+                        notBeforeMinutes is { } minutes ? Instant.FromUnixTimeSeconds((long)(minutes * 60)) : null,
+                        PotEvent.Whistle,
+                        Duration.FromMinutes(delayMinutes)
+                    )
+                    {
+                        Count = count,
+                    }
+                ),
+                new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+                Serve(Trigger.Once(PotEvent.PinDown)),
+            ]
+        );
 
     /// <summary>A weight goes on letting steam go while the delay runs: counted from the last whistle, it never came to its end.</summary>
     [Fact]
-    public void A_delay_after_the_nth_whistle_counts_from_that_one_though_more_follow() => Gen.Select(Gen.Int[1, 4], Gen.Double[0, 12], Gen.Int[0, 40]).Sample(
-        (count, delay, notBefore) =>
-        {
-            var run = Whistles(count, delay, notBefore).Run();
-            var due = Math.Max(run.Nth(PotEvent.Whistle, count)!.Value + (delay * 60), notBefore * 60);
-            return run.StalledAt is null && Math.Abs(run.At(4).Seconds - due) <= 11;
-        },
-        iter: 60);
+    public void A_delay_after_the_nth_whistle_counts_from_that_one_though_more_follow() =>
+        Gen.Select(Gen.Int[1, 4], Gen.Double[0, 12], Gen.Int[0, 40])
+            .Sample(
+                (count, delay, notBefore) =>
+                {
+                    var run = Whistles(count, delay, notBefore).Run();
+                    var due = Math.Max(run.Nth(PotEvent.Whistle, count)!.Value + (delay * 60), notBefore * 60);
+                    return run.StalledAt is null && Math.Abs(run.At(4).Seconds - due) <= 11;
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Whistles_of_an_earlier_locking_do_not_count()

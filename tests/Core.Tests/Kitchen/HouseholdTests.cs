@@ -15,8 +15,7 @@ public class HouseholdTests
         Assert.Equal(celsius, BoilingPoint.At(Altitude.FromMetres(metres)).Celsius, 0.15);
 
     [Fact]
-    public void Refuses_an_altitude_where_nobody_cooks() =>
-        Assert.Throws<ArgumentOutOfRangeException>(() => Altitude.FromMetres(9000));
+    public void Refuses_an_altitude_where_nobody_cooks() => Assert.Throws<ArgumentOutOfRangeException>(() => Altitude.FromMetres(9000));
 
     [Fact]
     public void A_skipped_time_moves_forward_and_a_repeated_one_is_the_first()

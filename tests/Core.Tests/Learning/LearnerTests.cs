@@ -27,24 +27,35 @@ public sealed class LearnerTests
     {
         var run = Kitchens.Model.Run(cook, hidden, new RunOptions(Sample: true));
         var boil = run.BoilsAt[0];
-        return [.. minutes.Select(m => run.Samples.Last(s => s.Seconds <= boil + (m * 60)))
-            .Select(s => new Observation.FeltAs(cook.Starts + Duration.FromSeconds(s.Seconds), "p", Doneness.Felt(s.Doneness[0], null)))];
+        return
+        [
+            .. minutes
+                .Select(m => run.Samples.Last(s => s.Seconds <= boil + (m * 60)))
+                .Select(s => new Observation.FeltAs(
+                    cook.Starts + Duration.FromSeconds(s.Seconds),
+                    "p",
+                    Doneness.Felt(s.Doneness[0], null)
+                )),
+        ];
     }
 
     [Fact]
-    public void Honest_answers_lead_to_the_pace_of_the_hidden_bag() => Gen.Double[-0.5, 0.5].Sample(
-        log =>
-        {
-            var cook = Simmering(90);
-            var hidden = PotTraits.Reference(cook) with { Pace = [Math.Exp(log)] };
-            var belief = Learner.Learn(cook, Honest(cook, hidden, 15, 25, 35, 45, 55, 65));
-            var pace = belief.Paces["p"];
-            Assert.InRange(Math.Log(pace.Median) - log, -0.2, 0.2);
-            Assert.True(pace.Spread < 0.2, $"{pace}");
-            // The truth is not shut out.
-            Assert.InRange(Math.Abs(Math.Log(pace.Median) - log) / pace.Spread, 0, 3);
-        },
-        iter: 20);
+    public void Honest_answers_lead_to_the_pace_of_the_hidden_bag() =>
+        Gen.Double[-0.5, 0.5]
+            .Sample(
+                log =>
+                {
+                    var cook = Simmering(90);
+                    var hidden = PotTraits.Reference(cook) with { Pace = [Math.Exp(log)] };
+                    var belief = Learner.Learn(cook, Honest(cook, hidden, 15, 25, 35, 45, 55, 65));
+                    var pace = belief.Paces["p"];
+                    Assert.InRange(Math.Log(pace.Median) - log, -0.2, 0.2);
+                    Assert.True(pace.Spread < 0.2, $"{pace}");
+                    // The truth is not shut out.
+                    Assert.InRange(Math.Abs(Math.Log(pace.Median) - log) / pace.Spread, 0, 3);
+                },
+                iter: 20
+            );
 
     [Fact]
     public void More_answers_never_leave_more_doubt_and_none_leaves_it_as_it_was()
@@ -53,7 +64,11 @@ public sealed class LearnerTests
         var answers = Honest(cook, PotTraits.Reference(cook), 20, 30, 40, 50);
         var prior = Learner.Learn(cook, []).Paces["p"];
         Assert.Equal(new Pace(1, 0.28), prior);
-        var spreads = Enumerable.Range(1, 4).Select(n => Learner.Learn(cook, answers.Take(n).ToList()).Paces["p"].Spread).Prepend(0.28).ToList();
+        var spreads = Enumerable
+            .Range(1, 4)
+            .Select(n => Learner.Learn(cook, answers.Take(n).ToList()).Paces["p"].Spread)
+            .Prepend(0.28)
+            .ToList();
         Assert.All(spreads.Zip(spreads.Skip(1)), p => Assert.True(p.Second <= p.First * 1.03, string.Join(' ', spreads)));
     }
 
@@ -74,12 +89,16 @@ public sealed class LearnerTests
         var cook = Simmering(60);
         var boil = Kitchens.Run(cook).BoilsAt[0];
         Instant At(double seconds) => cook.Starts + Duration.FromSeconds(seconds);
-        double Power(double minutesLater) => Learner.Learn(cook, [new Observation.Seen(At(boil + (minutesLater * 60)), PotEvent.Boils)]).BurnerPower.Median;
+        double Power(double minutesLater) =>
+            Learner.Learn(cook, [new Observation.Seen(At(boil + (minutesLater * 60)), PotEvent.Boils)]).BurnerPower.Median;
         Assert.True(Power(5) < Power(0) && Power(0) < Power(-4));
         Assert.InRange(Power(0), 0.95, 1.05);
 
         var left = Kitchens.Model.Run(cook, PotTraits.Reference(cook)).FinalLiquor;
-        double Steam(double share) => Learner.Learn(cook, [new Observation.Liquor(At(Kitchens.Run(cook).EndSeconds - 1), null, left * share, LiquorBy.Jug)]).Evaporation.Median;
+        double Steam(double share) =>
+            Learner
+                .Learn(cook, [new Observation.Liquor(At(Kitchens.Run(cook).EndSeconds - 1), null, left * share, LiquorBy.Jug)])
+                .Evaporation.Median;
         Assert.True(Steam(0.85) > Steam(1) && Steam(1) > Steam(1.15));
     }
 

@@ -34,7 +34,11 @@ public class AnswerTests
     [Fact]
     public void Reducing_takes_longer_for_more_and_less_at_a_bigger_flame()
     {
-        var cook = Cook(Pot(24, 6), [Pulse("navy", 250)], [.. Soak(10), Add("p"), Water(1800), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(60))]);
+        var cook = Cook(
+            Pot(24, 6),
+            [Pulse("navy", 250)],
+            [.. Soak(10), Add("p"), Water(1800), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(60))]
+        );
         var from = Model.Run(cook, PotTraits.Reference(cook)).FinalLiquor;
         var small = Answers.ReduceMinutes(cook, from - 150)!.Value;
         var much = Answers.ReduceMinutes(cook, from - 500)!.Value;
@@ -59,10 +63,22 @@ public class AnswerTests
     [Fact]
     public void Keeping_warm_costs_the_rice_its_bite_but_not_its_dinner()
     {
-        PotRun Keep(double hours) => Cook(
-            Pot(20, 3.5),
-            [Rice("long_white", 370)],
-            [Add("r"), Water(830), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Lid(Core.Cooking.Lid.Sealed), Heat(Flame.Warm, After(16)), Serve(After(10 + (60 * hours)))]).Run();
+        PotRun Keep(double hours) =>
+            Cook(
+                    Pot(20, 3.5),
+                    [Rice("long_white", 370)],
+                    [
+                        Add("r"),
+                        Water(830),
+                        Lid(Core.Cooking.Lid.On),
+                        Heat(Flame.Full),
+                        Heat(Flame.Gentle, Boils()),
+                        Lid(Core.Cooking.Lid.Sealed),
+                        Heat(Flame.Warm, After(16)),
+                        Serve(After(10 + (60 * hours))),
+                    ]
+                )
+                .Run();
         var (now, later) = (Keep(0), Keep(3));
         Assert.True(later.Final[0].Doneness > now.Final[0].Doneness);
         Assert.True(later.Final[0].Doneness < 150);
@@ -72,10 +88,24 @@ public class AnswerTests
     [Fact]
     public void Mashing_a_share_thickens_the_liquor_for_the_rice()
     {
-        PotRun Mash(double share) => Cook(
-            Pot(24, 6),
-            [Pulse("black", 300), Rice("long_white", 200)],
-            [.. Soak(10, 300), Add("p"), Water(2000), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), new CookAction.Mash(After(70), "p", share), Add("r"), Heat(Flame.Gentle), Serve(After(13))]).Run();
+        PotRun Mash(double share) =>
+            Cook(
+                    Pot(24, 6),
+                    [Pulse("black", 300), Rice("long_white", 200)],
+                    [
+                        .. Soak(10, 300),
+                        Add("p"),
+                        Water(2000),
+                        Lid(Core.Cooking.Lid.On),
+                        Heat(Flame.Full),
+                        Heat(Flame.Lively, Boils()),
+                        new CookAction.Mash(After(70), "p", share),
+                        Add("r"),
+                        Heat(Flame.Gentle),
+                        Serve(After(13)),
+                    ]
+                )
+                .Run();
         Assert.True(Mash(0.3).Final[1].Doneness < Mash(0).Final[1].Doneness);
         Assert.Equal(0.3 * 0.6 * 300, Mash(0.3).Vessels[0].ThickenedGrams, 1.0);
     }
@@ -97,7 +127,19 @@ public class AnswerTests
         var cook = Cook(
             Pot(24, 6),
             [Pulse("black", 400), Extra("ham_hock", 300), Extra("stock_cube", 10), Extra("soda", 1)],
-            [.. Soak(10, 400), Add("p"), Add("ham_hock"), Add("stock_cube"), Add("soda"), Water(1400), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(75))]);
+            [
+                .. Soak(10, 400),
+                Add("p"),
+                Add("ham_hock"),
+                Add("stock_cube"),
+                Add("soda"),
+                Water(1400),
+                Lid(Core.Cooking.Lid.On),
+                Heat(Flame.Full),
+                Heat(Flame.Lively, Boils()),
+                Serve(After(75)),
+            ]
+        );
         var sheet = SaltSheet.Of(cook, cook.Run());
         // 300 g at 3.5 % and a cube of 55 %: 16 g in some 2 kg.
         Assert.Equal(10.5 + 5.5, sheet.SaltGrams, 0.1);
@@ -114,7 +156,20 @@ public class AnswerTests
     {
         SaltSheet With(double grams)
         {
-            var cook = Cook(Pot(24, 6), [Pulse("black", 400)], [.. Soak(10, 400), Add("p"), Water(1400), Salt(grams), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Serve(After(60))]);
+            var cook = Cook(
+                Pot(24, 6),
+                [Pulse("black", 400)],
+                [
+                    .. Soak(10, 400),
+                    Add("p"),
+                    Water(1400),
+                    Salt(grams),
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(Flame.Full),
+                    Heat(Flame.Gentle, Boils()),
+                    Serve(After(60)),
+                ]
+            );
             return SaltSheet.Of(cook, cook.Run());
         }
 

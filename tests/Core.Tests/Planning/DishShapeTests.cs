@@ -16,24 +16,37 @@ public class DishShapeTests
         return new(extra, Mass.FromGrams(grams), DishExtra.Usual(extra), pieces);
     }
 
-    private static Dish Gravy => Dish("borlotti", 300, "long_white", 300, SoakChoice.Overnight, Style.Saucy) with
-    {
-        RiceApart = new CookVessel(Pot(18, 2.5), Burner(900)),
-        Extras = [Extra("tomato_tin", 400), Extra("onion", 240), Extra("leaf", 1, 2)],
-        BurnerCount = 3,
-    };
+    private static Dish Gravy =>
+        Dish("borlotti", 300, "long_white", 300, SoakChoice.Overnight, Style.Saucy) with
+        {
+            RiceApart = new CookVessel(Pot(18, 2.5), Burner(900)),
+            Extras = [Extra("tomato_tin", 400), Extra("onion", 240), Extra("leaf", 1, 2)],
+            BurnerCount = 3,
+        };
 
-    private static Dish Porridge => Dish("lentil_yellow_split", 120, "broken", 160, SoakChoice.None, Style.Soup) with
-    {
-        Extras = [Extra("whole_spice", 3, 3), Extra("greens", 150)],
-        BurnerCount = 2,
-    };
+    private static Dish Porridge =>
+        Dish("lentil_yellow_split", 120, "broken", 160, SoakChoice.None, Style.Soup) with
+        {
+            Extras = [Extra("whole_spice", 3, 3), Extra("greens", 150)],
+            BurnerCount = 2,
+        };
 
-    private static Dish OnePot => Dish("chickpea", 200, "brown_basmati", 220, SoakChoice.Overnight) with { Extras = [Extra("onion", 300)], BurnerCount = 2 };
+    private static Dish OnePot =>
+        Dish("chickpea", 200, "brown_basmati", 220, SoakChoice.Overnight) with
+        {
+            Extras = [Extra("onion", 300)],
+            BurnerCount = 2,
+        };
 
     public static TheoryData<string> Shapes => ["gravy", "porridge", "one_pot"];
 
-    private static Dish Of(string shape) => shape switch { "gravy" => Gravy, "porridge" => Porridge, _ => OnePot };
+    private static Dish Of(string shape) =>
+        shape switch
+        {
+            "gravy" => Gravy,
+            "porridge" => Porridge,
+            _ => OnePot,
+        };
 
     [Theory]
     [MemberData(nameof(Shapes))]
@@ -51,7 +64,11 @@ public class DishShapeTests
     public void Two_hands_never_do_two_things_at_once(string shape)
     {
         var hands = HandsPlanner.For(Planned(Of(shape)), Of(shape).BurnerCount);
-        var busy = hands.Visits.Select(v => (v.From, v.To)).Concat(hands.Tasks.Where(t => t.Task.Attended).Select(t => (t.From, t.To))).OrderBy(b => b.Item1).ToList();
+        var busy = hands
+            .Visits.Select(v => (v.From, v.To))
+            .Concat(hands.Tasks.Where(t => t.Task.Attended).Select(t => (t.From, t.To)))
+            .OrderBy(b => b.Item1)
+            .ToList();
         for (var i = 1; i < busy.Count; i++)
         {
             Assert.True(busy[i].Item1 >= busy[i - 1].Item2, $"{busy[i - 1]} and {busy[i]}");
@@ -76,14 +93,25 @@ public class DishShapeTests
         var plan = Planned(Gravy);
         int At(Func<CookAction, bool> what) => plan.Cook.Actions.ToList().FindIndex(a => what(a));
         Assert.True(At(a => a is CookAction.Add { IngredientId: "x_tomato_tin" }) > At(a => a.StepId == StepIds.Ready));
-        Assert.InRange(At(a => a is CookAction.TakeOut { IngredientId: "x_leaf" }), At(a => a.StepId == StepIds.Finish), plan.Cook.Actions.Count - 2);
+        Assert.InRange(
+            At(a => a is CookAction.TakeOut { IngredientId: "x_leaf" }),
+            At(a => a.StepId == StepIds.Finish),
+            plan.Cook.Actions.Count - 2
+        );
     }
 
     [Fact]
     public void Tomato_that_goes_in_at_the_start_asks_for_an_earlier_flame()
     {
         var late = Planned(Gravy with { RiceApart = null, Rice = null });
-        var early = Planned(Gravy with { RiceApart = null, Rice = null, Extras = [Extra("tomato_tin", 400) with { Time = ExtraTime.Start }] });
+        var early = Planned(
+            Gravy with
+            {
+                RiceApart = null,
+                Rice = null,
+                Extras = [Extra("tomato_tin", 400) with { Time = ExtraTime.Start }],
+            }
+        );
         Assert.True(early.Forecast.Find(StepIds.Light)!.Reference < late.Forecast.Find(StepIds.Light)!.Reference);
     }
 
@@ -111,7 +139,10 @@ public class DishShapeTests
     public void A_brine_softens_the_skins_and_asks_for_less_fire()
     {
         Plan With(SaltSchool s) => Planned(Dish("chickpea", 200, null, 0, SoakChoice.Overnight, Style.Saucy) with { Salt = s });
-        Assert.True(With(SaltSchool.InTheSoak).Forecast.Find(StepIds.Light)!.Reference > With(SaltSchool.WithTheRice).Forecast.Find(StepIds.Light)!.Reference);
+        Assert.True(
+            With(SaltSchool.InTheSoak).Forecast.Find(StepIds.Light)!.Reference
+                > With(SaltSchool.WithTheRice).Forecast.Find(StepIds.Light)!.Reference
+        );
     }
 
     private static OtherPulse Other(string id, double grams) => new(Pulse(id), Mass.FromGrams(grams));
@@ -121,7 +152,12 @@ public class DishShapeTests
     [InlineData(false)]
     public void A_quicker_pulse_joins_the_slow_one_in_time_to_be_soft_with_it(bool withRice)
     {
-        var plan = Planned(Dish("chickpea", 180, withRice ? "long_white" : null, withRice ? 250 : 0, SoakChoice.Overnight, Style.Saucy) with { OtherPulses = [Other("lentil_brown", 100)] });
+        var plan = Planned(
+            Dish("chickpea", 180, withRice ? "long_white" : null, withRice ? 250 : 0, SoakChoice.Overnight, Style.Saucy) with
+            {
+                OtherPulses = [Other("lentil_brown", 100)],
+            }
+        );
         var lentils = plan.Cook.IndexOf("pulse_lentil_brown");
         Assert.InRange(plan.Forecast.Reference.Final[0].Doneness, Doneness.Wanted, 200);
         var joins = plan.Forecast.Find(StepIds.OtherIn)!.Reference;
@@ -129,14 +165,23 @@ public class DishShapeTests
         Assert.True(joins >= plan.Forecast.Find(StepIds.Ready)!.Reference);
         Assert.InRange(plan.MinuteOfDay(StepIds.Table), (19 * 60) - 3, (19 * 60) + 3);
         // Neither has collapsed, and two bags of their own pace are still on the table together more often than not by luck.
-        Assert.InRange(plan.Forecast.Reference.Final[lentils].Doneness, Doneness.Wanted, Doneness.MostWanted(Pulse("lentil_brown"), true) * 1.05);
+        Assert.InRange(
+            plan.Forecast.Reference.Final[lentils].Doneness,
+            Doneness.Wanted,
+            Doneness.MostWanted(Pulse("lentil_brown"), true) * 1.05
+        );
         Assert.True(plan.ShareTender > 0.3);
     }
 
     [Fact]
     public void Two_pulses_with_a_lectin_stand_through_the_hard_boil_together()
     {
-        var plan = Planned(Dish("kidney_red", 150, null, 0, SoakChoice.Overnight, Style.Saucy) with { OtherPulses = [Other("pinto", 150)] });
+        var plan = Planned(
+            Dish("kidney_red", 150, null, 0, SoakChoice.Overnight, Style.Saucy) with
+            {
+                OtherPulses = [Other("pinto", 150)],
+            }
+        );
         Assert.Null(plan.Forecast.Find(StepIds.OtherIn));
         Assert.Equal(2, plan.Gates.Count(g => g.Code == "lectin.hard_boil"));
         Assert.Equal(2, plan.Cook.Actions.OfType<CookAction.Soak>().Count());
@@ -147,6 +192,10 @@ public class DishShapeTests
     {
         var hands = HandsPlanner.For(Planned(OnePot with { Extras = [Extra("onion", 700)] }), 2);
         Assert.Equal(3, hands.Tasks.Count(t => t.Task.Name.Contains("batch", StringComparison.Ordinal)));
-        Assert.True(hands.Tasks.Where(t => t.Task.Id == "chop").All(c => hands.Tasks.Where(t => t.Task.Id.StartsWith("brown", StringComparison.Ordinal)).All(b => b.From >= c.To)));
+        Assert.True(
+            hands
+                .Tasks.Where(t => t.Task.Id == "chop")
+                .All(c => hands.Tasks.Where(t => t.Task.Id.StartsWith("brown", StringComparison.Ordinal)).All(b => b.From >= c.To))
+        );
     }
 }

@@ -12,12 +12,19 @@ public class HandsSolverTests
 
     private static Instant M(int minute) => Zero + Duration.FromMinutes(minute);
 
-    private sealed record Case(IReadOnlyList<SideTask> Tasks, IReadOnlyList<(Instant From, Instant To)> Hands, IReadOnlyList<(Instant From, Instant To)> Flames, int Burners, Instant Opens)
+    private sealed record Case(
+        IReadOnlyList<SideTask> Tasks,
+        IReadOnlyList<(Instant From, Instant To)> Hands,
+        IReadOnlyList<(Instant From, Instant To)> Flames,
+        int Burners,
+        Instant Opens
+    )
     {
         public HandsSolver Solver() => new(Tasks, Hands, Flames, Burners, Opens);
     }
 
-    private static readonly Gen<(Instant From, Instant To)> AnySpan = Gen.Select(Gen.Int[0, 10], Gen.Int[1, 3]).Select((from, length) => (M(from), M(from + length)));
+    private static readonly Gen<(Instant From, Instant To)> AnySpan = Gen.Select(Gen.Int[0, 10], Gen.Int[1, 3])
+        .Select((from, length) => (M(from), M(from + length)));
 
     private static readonly Gen<Case> AnyCase =
         from tasks in Gen.Select(Gen.Int[1, 5], Gen.Bool, Gen.Bool, Gen.Int[0, 4], Gen.Int[6, 13], Gen.Int[-1, 1]).Array[1, 3]
@@ -26,29 +33,48 @@ public class HandsSolverTests
         from burners in Gen.Int[1, 2]
         from opens in Gen.Int[0, 8]
         select new Case(
-            [.. tasks.Select((t, i) => new SideTask($"t{i}", "task", Duration.FromMinutes(t.Item1), t.Item2, t.Item3, M(t.Item4), M(t.Item5), t.Item6 >= 0 && t.Item6 < i ? $"t{t.Item6}" : null))],
+            [
+                .. tasks.Select(
+                    (t, i) =>
+                        new SideTask(
+                            $"t{i}",
+                            "task",
+                            Duration.FromMinutes(t.Item1),
+                            t.Item2,
+                            t.Item3,
+                            M(t.Item4),
+                            M(t.Item5),
+                            t.Item6 >= 0 && t.Item6 < i ? $"t{t.Item6}" : null
+                        )
+                ),
+            ],
             hands,
             flames,
             burners,
-            M(opens));
+            M(opens)
+        );
 
     [Fact]
-    public void No_placement_is_better_than_the_one_it_finds() => AnyCase.Sample(
-        c =>
-        {
-            var found = CostOf(c, [.. c.Solver().Solve().Select(Minute)]);
-            return found.CompareTo(Best(c)) == 0;
-        },
-        iter: 400);
+    public void No_placement_is_better_than_the_one_it_finds() =>
+        AnyCase.Sample(
+            c =>
+            {
+                var found = CostOf(c, [.. c.Solver().Solve().Select(Minute)]);
+                return found.CompareTo(Best(c)) == 0;
+            },
+            iter: 400
+        );
 
     [Fact]
-    public void Two_hands_do_one_thing_and_a_burner_holds_one_pan() => AnyCase.Sample(
-        c =>
-        {
-            var starts = c.Solver().Solve();
-            return Valid(c, [.. starts.Select(Minute)]);
-        },
-        iter: 400);
+    public void Two_hands_do_one_thing_and_a_burner_holds_one_pan() =>
+        AnyCase.Sample(
+            c =>
+            {
+                var starts = c.Solver().Solve();
+                return Valid(c, [.. starts.Select(Minute)]);
+            },
+            iter: 400
+        );
 
     [Fact]
     public void A_task_that_fits_a_wait_is_put_there_and_not_before_the_flame()
@@ -64,7 +90,21 @@ public class HandsSolverTests
     {
         foreach (var count in new[] { 5, 7, 12, 40 })
         {
-            List<SideTask> tasks = [.. Enumerable.Range(0, count).Select(i => new SideTask($"t{i}", "task", Duration.FromMinutes(3 + (i % 4)), i % 3 != 0, i % 2 == 0, M(-400), M(20 + (i * 7 % 60)), null))];
+            List<SideTask> tasks =
+            [
+                .. Enumerable
+                    .Range(0, count)
+                    .Select(i => new SideTask(
+                        $"t{i}",
+                        "task",
+                        Duration.FromMinutes(3 + (i % 4)),
+                        i % 3 != 0,
+                        i % 2 == 0,
+                        M(-400),
+                        M(20 + (i * 7 % 60)),
+                        null
+                    )),
+            ];
             var solver = new HandsSolver(tasks, [(M(0), M(3)), (M(30), M(32)), (M(55), M(60))], [(M(0), M(70))], 2, M(0));
             var starts = solver.Solve();
             Assert.All(starts, s => Assert.NotNull(s));
@@ -91,9 +131,13 @@ public class HandsSolverTests
         return best;
     }
 
-    private static IEnumerable<int?[]> Every(int count) => count == 0
-        ? [[]]
-        : Every(count - 1).SelectMany(rest => Enumerable.Range(-1, 14).Select(m => (int?[])[.. rest, m < 0 ? null : m]));
+    private static IEnumerable<int?[]> Every(int count) =>
+        count == 0
+            ?
+            [
+                [],
+            ]
+            : Every(count - 1).SelectMany(rest => Enumerable.Range(-1, 14).Select(m => (int?[])[.. rest, m < 0 ? null : m]));
 
     private static (int, int, int) CostOf(Case c, int?[] starts)
     {
@@ -126,7 +170,11 @@ public class HandsSolverTests
 
             var to = from + (int)task.Length.TotalMinutes;
             var before = task.After is null ? -1 : int.Parse(task.After[1..], null);
-            if (from < Minute(task.Earliest) || to > Minute(task.Latest) || (before >= 0 && !(starts[before] + (int)c.Tasks[before].Length.TotalMinutes <= from)))
+            if (
+                from < Minute(task.Earliest)
+                || to > Minute(task.Latest)
+                || (before >= 0 && !(starts[before] + (int)c.Tasks[before].Length.TotalMinutes <= from))
+            )
             {
                 return false;
             }
@@ -135,8 +183,17 @@ public class HandsSolverTests
             {
                 bool Runs(int k) => starts[k] is { } s && s <= m && m < s + (int)c.Tasks[k].Length.TotalMinutes;
                 var all = Enumerable.Range(0, starts.Length).ToList();
-                if ((task.Attended && (c.Hands.Any(h => Minute(h.From) <= m && m < Minute(h.To)) || all.Count(k => c.Tasks[k].Attended && Runs(k)) > 1))
-                    || (task.Burner && c.Flames.Count(f => Minute(f.From) <= m && m < Minute(f.To)) + all.Count(k => c.Tasks[k].Burner && Runs(k)) > c.Burners))
+                if (
+                    (
+                        task.Attended
+                        && (c.Hands.Any(h => Minute(h.From) <= m && m < Minute(h.To)) || all.Count(k => c.Tasks[k].Attended && Runs(k)) > 1)
+                    )
+                    || (
+                        task.Burner
+                        && c.Flames.Count(f => Minute(f.From) <= m && m < Minute(f.To)) + all.Count(k => c.Tasks[k].Burner && Runs(k))
+                            > c.Burners
+                    )
+                )
                 {
                     return false;
                 }

@@ -31,16 +31,25 @@ public class PlannerLaws
                     case PlanAnswer.Planned { Plan: var plan }:
                         var table = plan.Forecast.Find(StepIds.Table)!.Reference;
                         var off = table > dish.ServeAt ? table - dish.ServeAt : dish.ServeAt - table;
-                        return planned.By(off <= Duration.FromMinutes(1.5) && !plan.Gates.Any(g => g.Blocks) && CookRules.Check(plan.Cook) is null)
+                        return planned.By(
+                            off <= Duration.FromMinutes(1.5) && !plan.Gates.Any(g => g.Blocks) && CookRules.Check(plan.Cook) is null
+                        )
                             ? true
                             : throw new InvalidOperationException($"{dish.Pulse.Id} {dish.Rice?.Id} {dish.Soak} {dish.Style}: {off}");
                     case PlanAnswer.Refused { Refusal: var refusal }:
-                        return planned.Passed() && refusal.Code is PlanRefusal.NeverTender or PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep or PlanRefusal.PotTooSmallForRice or PlanRefusal.PotTooSmall;
+                        return planned.Passed()
+                            && refusal.Code
+                                is PlanRefusal.NeverTender
+                                    or PlanRefusal.TooSoon
+                                    or PlanRefusal.FlameWhileAsleep
+                                    or PlanRefusal.PotTooSmallForRice
+                                    or PlanRefusal.PotTooSmall;
                     default:
                         return false;
                 }
             },
-            iter: 60);
+            iter: 60
+        );
         planned.AtLeast(50);
     }
 
@@ -51,17 +60,23 @@ public class PlannerLaws
         AnyDish.Sample(
             dish =>
             {
-                if (Plans.Plan(dish, 10) is not PlanAnswer.Planned { Plan: { Order: JoinOrder.PulseFirst } plan }
-                    || Plans.Plan(dish with { RiceRateFactor = 0.5 }, 10) is not PlanAnswer.Planned { Plan: { Join: not null } slower })
+                if (
+                    Plans.Plan(dish, 10) is not PlanAnswer.Planned { Plan: { Order: JoinOrder.PulseFirst } plan }
+                    || Plans.Plan(dish with { RiceRateFactor = 0.5 }, 10) is not PlanAnswer.Planned { Plan: { Join: not null } slower }
+                )
                 {
                     return joins.Passed();
                 }
 
                 // Slower rice goes in earlier, counted back from the same table; or it now starts and the pulse joins it.
-                return joins.By(slower.Order != JoinOrder.PulseFirst
-                    || slower.Forecast.Find(StepIds.Join)!.Reference < plan.Forecast.Find(StepIds.Join)!.Reference - Duration.FromMinutes(4));
+                return joins.By(
+                    slower.Order != JoinOrder.PulseFirst
+                        || slower.Forecast.Find(StepIds.Join)!.Reference
+                            < plan.Forecast.Find(StepIds.Join)!.Reference - Duration.FromMinutes(4)
+                );
             },
-            iter: 40);
+            iter: 40
+        );
         joins.AtLeast(15);
     }
 
@@ -109,7 +124,8 @@ public class PlannerLaws
     [InlineData(Style.Saucy, Style.Soup)]
     public void A_wetter_style_ends_with_more_liquor(Style drier, Style wetter)
     {
-        double Left(Style style) => Planned(Dish("pinto", 250, "parboiled", 250, SoakChoice.Overnight, style)).Forecast.Reference.FinalLiquor;
+        double Left(Style style) =>
+            Planned(Dish("pinto", 250, "parboiled", 250, SoakChoice.Overnight, style)).Forecast.Reference.FinalLiquor;
         Assert.True(Left(drier) + 50 < Left(wetter));
     }
 

@@ -17,15 +17,23 @@ public class PullTests
     public void No_pull_changes_nothing() => Assert.Empty(Costs(new Pull()));
 
     [Fact]
-    public void The_same_pull_has_the_same_price_again_and_pulling_back_is_free() => Gen.Select(Gen.Int[-20, 40], Gen.Int[0, 10]).Sample(
-        (join, seal) => Costs(new Pull(Join: join, Seal: seal)).SequenceEqual(Costs(new Pull(Join: join, Seal: seal))) && Costs(new Pull()).Count == 0, iter: 6);
+    public void The_same_pull_has_the_same_price_again_and_pulling_back_is_free() =>
+        Gen.Select(Gen.Int[-20, 40], Gen.Int[0, 10])
+            .Sample(
+                (join, seal) =>
+                    Costs(new Pull(Join: join, Seal: seal)).SequenceEqual(Costs(new Pull(Join: join, Seal: seal)))
+                    && Costs(new Pull()).Count == 0,
+                iter: 6
+            );
 
     [Fact]
     public void Pulling_the_whole_of_it_moves_the_clock_and_nothing_else()
     {
         var moved = Plans.Pulled(Best, new Pull(Table: 30));
         Assert.Equal(30, Assert.Single(moved.Differences, d => d.Code == DifferenceCode.Table).Amount);
-        Assert.All(moved.Differences, d => Assert.Contains(d.Code, new[] { DifferenceCode.Table, DifferenceCode.Begins, DifferenceCode.Flame, DifferenceCode.Join }));
+        Assert.All(moved.Differences, d =>
+            Assert.Contains(d.Code, new[] { DifferenceCode.Table, DifferenceCode.Begins, DifferenceCode.Flame, DifferenceCode.Join })
+        );
     }
 
     [Fact]
@@ -46,7 +54,12 @@ public class PullTests
     [Fact]
     public void Turning_down_late_boils_water_away()
     {
-        Assert.Contains(Costs(new Pull(Seal: 15)), d => d is { Code: DifferenceCode.Liquor, Worse: true } or { Code: DifferenceCode.Dry, Worse: true } or { Code: DifferenceCode.Rice, Worse: true });
+        Assert.Contains(Costs(new Pull(Seal: 15)), d =>
+            d
+                is { Code: DifferenceCode.Liquor, Worse: true }
+                    or { Code: DifferenceCode.Dry, Worse: true }
+                    or { Code: DifferenceCode.Rice, Worse: true }
+        );
     }
 
     [Fact]

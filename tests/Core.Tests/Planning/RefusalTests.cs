@@ -11,17 +11,17 @@ public class RefusalTests
 
     /// <summary>An offer is a promise: taken up, it must give a plan.</summary>
     private static void EachOfferWorks(Dish dish, PlanRefusal refusal) => Assert.All(refusal.Alternatives, a =>
-    {
-        var changed = dish with
         {
-            ServeAt = a.ServeAt ?? dish.ServeAt,
-            Soak = a.Soak ?? dish.Soak,
-            Vessel = dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId) ?? dish.Vessel,
-            PulseDry = dish.PulseDry * (a.Scale ?? 1),
-            RiceDry = dish.RiceDry * (a.Scale ?? 1),
-        };
-        Assert.IsType<PlanAnswer.Planned>(Plans.Plan(changed, 10));
-    });
+            var changed = dish with
+            {
+                ServeAt = a.ServeAt ?? dish.ServeAt,
+                Soak = a.Soak ?? dish.Soak,
+                Vessel = dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId) ?? dish.Vessel,
+                PulseDry = dish.PulseDry * (a.Scale ?? 1),
+                RiceDry = dish.RiceDry * (a.Scale ?? 1),
+            };
+            Assert.IsType<PlanAnswer.Planned>(Plans.Plan(changed, 10));
+        });
 
     [Fact]
     public void Dinner_in_twenty_minutes_from_dry_kidney_beans()

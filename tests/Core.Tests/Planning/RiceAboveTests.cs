@@ -10,15 +10,19 @@ namespace BrightKettle.Core.Tests.Planning;
 /// <summary>Pulses below and rice in its own bowl above, under one lid.</summary>
 public sealed class RiceAboveTests
 {
-    private static readonly Vessel Hill = new("hill", "hill cooker", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Weight, 6000) };
-
-    private static Dish Above(string pulse, double grams, string rice, double riceGrams, SoakChoice soak = SoakChoice.None) => Dish(pulse, grams, rice, riceGrams, soak, Style.Saucy) with
+    private static readonly Vessel Hill = new("hill", "hill cooker", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
     {
-        Method = Method.Pressure,
-        Cooker = Hill,
-        RiceApart = new(RiceBowl.For(Hill), Burner(1700), Above: true),
-        OtherVessels = [Pot(), Hill],
+        Cooker = Cooker.Typical(CookerKind.Weight, 6000),
     };
+
+    private static Dish Above(string pulse, double grams, string rice, double riceGrams, SoakChoice soak = SoakChoice.None) =>
+        Dish(pulse, grams, rice, riceGrams, soak, Style.Saucy) with
+        {
+            Method = Method.Pressure,
+            Cooker = Hill,
+            RiceApart = new(RiceBowl.For(Hill), Burner(1700), Above: true),
+            OtherVessels = [Pot(), Hill],
+        };
 
     [Fact]
     public void Split_pigeon_peas_and_white_rice_are_done_under_one_lid_after_a_few_whistles()
@@ -36,7 +40,9 @@ public sealed class RiceAboveTests
         var water = plan.Cook.Actions.Single(a => a.StepId == StepIds.RiceBowl);
         Assert.InRange(((CookAction.AddWater)water).Water.Grams / 250, 1.0, 1.8);
         // Filled before the lid is locked, out before the table.
-        Assert.True(run.At(plan.Cook.Actions.ToList().IndexOf(water)).Seconds <= run.At(WaySolver.IndexOf(plan.Cook, StepIds.Lock)).Seconds);
+        Assert.True(
+            run.At(plan.Cook.Actions.ToList().IndexOf(water)).Seconds <= run.At(WaySolver.IndexOf(plan.Cook, StepIds.Lock)).Seconds
+        );
         Assert.True(plan.Forecast.Find(StepIds.RiceOut)!.Reference <= plan.Forecast.Find(StepIds.Table)!.Reference);
     }
 
@@ -53,7 +59,9 @@ public sealed class RiceAboveTests
         Assert.InRange(plan.Amounts.Sheet!.PercentNow, 0.75, 1.0);
         Assert.Equal(added.Sum(a => a.Salt.Grams), Assert.Single(plan.Amounts.Sheet.Sources, s => s.What == "salt").Grams, 1e-9);
         // Where the salt waits for the table, the rice is cooked without.
-        Assert.DoesNotContain(Planned(plan.Dish with { Salt = SaltSchool.AtTheTable }).Cook.Actions.OfType<CookAction.AddSalt>(), a => a.In is not null);
+        Assert.DoesNotContain(Planned(plan.Dish with { Salt = SaltSchool.AtTheTable }).Cook.Actions.OfType<CookAction.AddSalt>(), a =>
+            a.In is not null
+        );
     }
 
     [Fact]
@@ -69,7 +77,10 @@ public sealed class RiceAboveTests
     {
         var plan = Planned(Above("borlotti", 250, "long_white", 200, SoakChoice.Overnight));
         var run = plan.Forecast.Reference;
-        Assert.True(run.At(WaySolver.IndexOf(plan.Cook, StepIds.RiceBowl)).Seconds >= run.At(WaySolver.IndexOf(plan.Cook, StepIds.HardBoilOver)).Seconds);
+        Assert.True(
+            run.At(WaySolver.IndexOf(plan.Cook, StepIds.RiceBowl)).Seconds
+                >= run.At(WaySolver.IndexOf(plan.Cook, StepIds.HardBoilOver)).Seconds
+        );
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
     }
 
@@ -82,8 +93,11 @@ public sealed class RiceAboveTests
         Assert.NotNull(above.Plan);
         Assert.Equal(Hill.Id, above.CookerId);
         var again = new WayFinder(Plans, Kitchens.Catalogue).For(above.Plan.Dish, 32);
-        static IEnumerable<(Method, SoakChoice, bool)> Kinds(IReadOnlyList<WayOffer> list) => list.Select(w => (w.Method, w.Soak, w.RiceAbove)).Order();
+        static IEnumerable<(Method, SoakChoice, bool)> Kinds(IReadOnlyList<WayOffer> list) =>
+            list.Select(w => (w.Method, w.Soak, w.RiceAbove)).Order();
         Assert.Equal(Kinds(ways), Kinds(again));
-        Assert.DoesNotContain(new WayFinder(Plans, Kitchens.Catalogue).For(dish with { Rice = null, RiceDry = Mass.Zero }, 32), w => w.RiceAbove);
+        Assert.DoesNotContain(new WayFinder(Plans, Kitchens.Catalogue).For(dish with { Rice = null, RiceDry = Mass.Zero }, 32), w =>
+            w.RiceAbove
+        );
     }
 }

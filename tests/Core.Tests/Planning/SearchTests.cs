@@ -19,10 +19,19 @@ public class SearchTests
         from soak in Any.Of(SoakChoice.Overnight, SoakChoice.Quick, SoakChoice.None)
         from method in Any.Of(Method.OpenPot, Method.Pressure, Method.SlowCooker, Method.Cooked)
         from grams in Gen.Int[120, 350]
-        select Dish(pulse, grams, rice, rice is null ? 0 : grams, method == Method.Cooked || (method == Method.SlowCooker && soak == SoakChoice.Quick) ? SoakChoice.None : soak, Style.Saucy) with
+        select Dish(
+            pulse,
+            grams,
+            rice,
+            rice is null ? 0 : grams,
+            method == Method.Cooked || (method == Method.SlowCooker && soak == SoakChoice.Quick) ? SoakChoice.None : soak,
+            Style.Saucy
+        ) with
         {
             Method = method,
-            Cooker = method is Method.OpenPot or Method.Cooked ? null : Cooker(method == Method.Pressure ? CookerKind.Electric : CookerKind.Slow, 6),
+            Cooker = method is Method.OpenPot or Method.Cooked
+                ? null
+                : Cooker(method == Method.Pressure ? CookerKind.Electric : CookerKind.Slow, 6),
         };
 
     [Fact]
@@ -39,12 +48,15 @@ public class SearchTests
 
                 var opened = ((PlanAnswer.Planned)Plans.Plan(dish, 128)).Plan;
                 var moments = rough.Forecast.Moments.Zip(opened.Forecast.Moments);
-                return compared.By(rough.Cook.Actions.SequenceEqual(opened.Cook.Actions)
-                    && moments.All(m => m.First.Reference == m.Second.Reference)
-                    && Math.Abs(rough.ShareTender - opened.ShareTender) <= 0.06
-                    && Math.Abs(rough.BlindShare - opened.BlindShare) <= 0.06);
+                return compared.By(
+                    rough.Cook.Actions.SequenceEqual(opened.Cook.Actions)
+                        && moments.All(m => m.First.Reference == m.Second.Reference)
+                        && Math.Abs(rough.ShareTender - opened.ShareTender) <= 0.06
+                        && Math.Abs(rough.BlindShare - opened.BlindShare) <= 0.06
+                );
             },
-            iter: 60);
+            iter: 60
+        );
         compared.AtLeast(Planned);
     }
 
@@ -67,7 +79,8 @@ public class SearchTests
                 var late = (plan.Cook.Starts - dish.ServeAt).TotalSeconds + plan.Forecast.Reference.EndSeconds;
                 Assert.True(planned.By(late is >= 0 and < 60), $"{late} s");
             },
-            iter: 60);
+            iter: 60
+        );
         planned.AtLeast(Planned);
     }
 
@@ -83,11 +96,18 @@ public class SearchTests
     public void Nor_do_the_usual_steps_move_it_by_more_than_a_point_and_ten_seconds()
     {
         var met = new Judged();
-        AnyWay.Sample(dish => Within(Differs(dish, new RunOptions(), new RunOptions { Step = Duration.FromSeconds(1) }), (1, 1, 10), met), iter: 60);
+        AnyWay.Sample(
+            dish => Within(Differs(dish, new RunOptions(), new RunOptions { Step = Duration.FromSeconds(1) }), (1, 1, 10), met),
+            iter: 60
+        );
         met.AtLeast(Planned);
     }
 
-    private static void Within((double Doneness, double Liquor, double Seconds)? found, (double Doneness, double Liquor, double Seconds) most, Judged met)
+    private static void Within(
+        (double Doneness, double Liquor, double Seconds)? found,
+        (double Doneness, double Liquor, double Seconds) most,
+        Judged met
+    )
     {
         if (found is not { } f)
         {
@@ -98,7 +118,8 @@ public class SearchTests
         Assert.True(met.By(f.Doneness < most.Doneness && f.Liquor < most.Liquor && f.Seconds < most.Seconds), $"{found}");
     }
 
-    /// <summary>How far apart two lengths of step bring the reference pot: points of doneness (per cent of it past tender), g of liquor, seconds; null for a way that cannot be.</summary>
+    /// <summary>How far apart two lengths of step bring the reference pot: points of doneness (per cent of it past tender), g of liquor,
+    /// seconds; null for a way that cannot be.</summary>
     private static (double Doneness, double Liquor, double Seconds)? Differs(Dish dish, RunOptions one, RunOptions other)
     {
         var (solved, refusal) = Plans.Probe(dish);
@@ -110,11 +131,26 @@ public class SearchTests
         // Looks by the reference pot's clock: one that just misses its state would be ten minutes later.
         var cook = solved.Cook with
         {
-            Actions = [.. solved.Cook.Actions.Select((a, i) => a.Trigger.Look is null ? a : a with { Trigger = Trigger.At(solved.Cook.Starts + Duration.FromSeconds(solved.Run.At(i).Seconds)) })],
+            Actions =
+            [
+                .. solved.Cook.Actions.Select(
+                    (a, i) =>
+                        a.Trigger.Look is null
+                            ? a
+                            : a with
+                            {
+                                Trigger = Trigger.At(solved.Cook.Starts + Duration.FromSeconds(solved.Run.At(i).Seconds)),
+                            }
+                ),
+            ],
         };
         var (a, b) = (Model.Run(cook, PotTraits.Reference(cook), one), Model.Run(cook, PotTraits.Reference(cook), other));
         return a.StalledAt is null && b.StalledAt is null
-            ? (a.Final.Zip(b.Final).Max(s => Math.Abs(s.First.Doneness - s.Second.Doneness) / Math.Max(1, s.Second.Doneness / 100)), Math.Abs(a.FinalLiquor - b.FinalLiquor), Math.Abs(a.EndSeconds - b.EndSeconds))
+            ? (
+                a.Final.Zip(b.Final).Max(s => Math.Abs(s.First.Doneness - s.Second.Doneness) / Math.Max(1, s.Second.Doneness / 100)),
+                Math.Abs(a.FinalLiquor - b.FinalLiquor),
+                Math.Abs(a.EndSeconds - b.EndSeconds)
+            )
             : (double.PositiveInfinity, 0, 0);
     }
 
@@ -130,12 +166,14 @@ public class SearchTests
 
     [Fact]
     public void A_curve_for_many_pots_is_the_curve() =>
-        Gen.Select(Any.Of("salt_soaked", "salt_uptake", "sugar", "acid", "soda"), Gen.Single[-2, 40]).Sample(
-            (id, x) =>
-            {
-                var curve = Model.Constants.Curve(id);
-                var row = new float[16];
-                new LaneCurve(curve).At(SixteenLanes.All(x)).Store(ref row[0]);
-                return row.All(y => Math.Abs(y - curve.Typical(x)) < 1e-4);
-            });
+        Gen.Select(Any.Of("salt_soaked", "salt_uptake", "sugar", "acid", "soda"), Gen.Single[-2, 40])
+            .Sample(
+                (id, x) =>
+                {
+                    var curve = Model.Constants.Curve(id);
+                    var row = new float[16];
+                    new LaneCurve(curve).At(SixteenLanes.All(x)).Store(ref row[0]);
+                    return row.All(y => Math.Abs(y - curve.Typical(x)) < 1e-4);
+                }
+            );
 }

@@ -21,8 +21,9 @@ public class SoakPlacementTests
     public void A_clock_change_in_the_night_shortens_the_soak_by_an_hour_and_no_clock_time_moves()
     {
         // Summer time starts on 29 March 2026 at 02:00.
-        var plan = Planned(Dish(
-            "chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight, serve: new(2026, 3, 29, 19, 0), now: new(2026, 3, 28, 18, 0)));
+        var plan = Planned(
+            Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight, serve: new(2026, 3, 29, 19, 0), now: new(2026, 3, 28, 18, 0))
+        );
         var usual = Planned(Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight));
         Assert.Equal("2026-03-28 21:30", plan.Clock(StepIds.SoakStarts));
         Assert.Equal("2026-03-29 07:30", plan.Clock(StepIds.SoakEnds));
@@ -48,7 +49,16 @@ public class SoakPlacementTests
         var dinners =
             from room in new[] { 15.0, 20, 22, 25, 27, 30 }
             from hour in new[] { 11, 13, 17, 19, 21 }
-            select Dish("adzuki", 200, "sushi_short", 300, SoakChoice.Overnight, home: Home(room: room), serve: new(2026, 11, 25, hour, 0), now: new(2026, 11, 24, 12, 0));
+            select Dish(
+                "adzuki",
+                200,
+                "sushi_short",
+                300,
+                SoakChoice.Overnight,
+                home: Home(room: room),
+                serve: new(2026, 11, 25, hour, 0),
+                now: new(2026, 11, 24, 12, 0)
+            );
         Assert.All(dinners, dish =>
         {
             if (Plans.Plan(dish, 10) is not PlanAnswer.Planned { Plan: var plan })
@@ -58,7 +68,8 @@ public class SoakPlacementTests
 
             var (start, end, _) = Soak(plan);
             var actions = plan.Cook.Actions.ToList();
-            var cold = actions.FindIndex(a => a is CookAction.Chill) is var c && c >= 0 && c < actions.FindIndex(a => a is CookAction.Drain);
+            var cold =
+                actions.FindIndex(a => a is CookAction.Chill) is var c && c >= 0 && c < actions.FindIndex(a => a is CookAction.Drain);
             Assert.True(end - start <= (cold ? SoakLimit.InFridge : SoakLimit.OnCounter(dish.Household.Room)));
             Assert.True(dish.Household.AwakeAt(start));
             Assert.True(dish.Household.AwakeAt(end));

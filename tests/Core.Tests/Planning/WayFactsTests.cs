@@ -46,7 +46,18 @@ public class WayFactsTests
         Assert.Equal("even_and_short", Of(Soaked).Why);
         Assert.Equal("nothing_ahead", Of(Dry).Why);
         Assert.Equal("needs_no_soak", Of(Planned(Dish("lentil_red_split", 200, style: Style.Saucy))).Why);
-        Assert.Equal("fast_and_even", Of(Planned(Dish("chickpea", 200, soak: SoakChoice.Overnight, style: Style.Saucy) with { Method = Method.Pressure, Cooker = Cooking.Pots.Cooker(CookerKind.Electric) })).Why);
+        Assert.Equal(
+            "fast_and_even",
+            Of(
+                Planned(
+                    Dish("chickpea", 200, soak: SoakChoice.Overnight, style: Style.Saucy) with
+                    {
+                        Method = Method.Pressure,
+                        Cooker = Cooking.Pots.Cooker(CookerKind.Electric),
+                    }
+                )
+            ).Why
+        );
     }
 
     [Fact]
@@ -76,10 +87,7 @@ public class WayFactsTests
         using var cancel = CancellationTokenSource.CreateLinkedTokenSource(TestContext.Current.CancellationToken);
         var seen = 0;
         var called = new WayFinder(new Planner(Kitchens.Model.Within(new WorkBudget(long.MaxValue, cancel.Token))), Kitchens.Catalogue);
-        Assert.ThrowsAny<OperationCanceledException>(() => called.For(
-            dish,
-            16,
-            (_, _) =>
+        Assert.ThrowsAny<OperationCanceledException>(() => called.For(dish, 16, (_, _) =>
             {
                 Interlocked.Increment(ref seen);
                 cancel.Cancel();
@@ -89,13 +97,14 @@ public class WayFactsTests
 
     public static TheoryData<string> Pairs => ["soak", "rice", "pot", "amount"];
 
-    private static Plan Other(string what) => what switch
-    {
-        "soak" => Dry,
-        "rice" => Planned(Dish("chickpea", 200, null, 0, SoakChoice.Overnight, Style.Saucy)),
-        "pot" => Planned(Dish("chickpea", 200, "long_white", 250, SoakChoice.Overnight, pot: Pot(28, 8))),
-        _ => Planned(Dish("chickpea", 260, "long_white", 325, SoakChoice.Overnight)),
-    };
+    private static Plan Other(string what) =>
+        what switch
+        {
+            "soak" => Dry,
+            "rice" => Planned(Dish("chickpea", 200, null, 0, SoakChoice.Overnight, Style.Saucy)),
+            "pot" => Planned(Dish("chickpea", 200, "long_white", 250, SoakChoice.Overnight, pot: Pot(28, 8))),
+            _ => Planned(Dish("chickpea", 260, "long_white", 325, SoakChoice.Overnight)),
+        };
 
     [Theory]
     [MemberData(nameof(Pairs))]

@@ -16,15 +16,28 @@ public class WayTests
 {
     private static readonly WayFinder Ways = new(Plans, Kitchens.Catalogue);
 
-    private static Dish InFullKitchen(Dish dish) => dish with
-    {
-        OtherVessels = [Pot(), Pot(28, 8), Cooker(CookerKind.Electric), Cooker(CookerKind.Slow)],
-    };
+    private static Dish InFullKitchen(Dish dish) =>
+        dish with
+        {
+            OtherVessels = [Pot(), Pot(28, 8), Cooker(CookerKind.Electric), Cooker(CookerKind.Slow)],
+        };
 
-    private static Dish Kidneys(bool cautious = false, string? rice = null) => InFullKitchen(Dish(
-        "kidney_red", 300, rice, rice is null ? 0 : 300, style: Style.Saucy, home: Home(cautious: cautious), now: new(2026, 11, 25, 17, 5), serve: new(2026, 11, 25, 19, 0)));
+    private static Dish Kidneys(bool cautious = false, string? rice = null) =>
+        InFullKitchen(
+            Dish(
+                "kidney_red",
+                300,
+                rice,
+                rice is null ? 0 : 300,
+                style: Style.Saucy,
+                home: Home(cautious: cautious),
+                now: new(2026, 11, 25, 17, 5),
+                serve: new(2026, 11, 25, 19, 0)
+            )
+        );
 
-    private static WayOffer One(IReadOnlyList<WayOffer> ways, Method method, SoakChoice soak) => ways.Single(w => w.Method == method && w.Soak == soak && w.PulseId is null);
+    private static WayOffer One(IReadOnlyList<WayOffer> ways, Method method, SoakChoice soak) =>
+        ways.Single(w => w.Method == method && w.Soak == soak && w.PulseId is null);
 
     [Fact]
     public void Five_past_five_dry_kidney_beans_wanted_at_seven()
@@ -43,13 +56,21 @@ public class WayTests
     [Theory]
     [InlineData(false, 18, 55, 19, 25)]
     [InlineData(true, 19, 5, 19, 45)] // 30 minutes of hard boil in the cautious setting
-    public void Quick_soak_drain_hard_boil_and_pressure_bring_them_to_the_table_about_seven(bool cautious, int fromHour, int fromMinute, int toHour, int toMinute)
+    public void Quick_soak_drain_hard_boil_and_pressure_bring_them_to_the_table_about_seven(
+        bool cautious,
+        int fromHour,
+        int fromMinute,
+        int toHour,
+        int toMinute
+    )
     {
         // Asked for late enough to be possible, the way itself is what counts.
         var dish = Kidneys(cautious) with { Method = Method.Pressure, Cooker = Cooker(CookerKind.Electric), Soak = SoakChoice.Quick };
         var later = dish with { ServeAt = dish.ServeAt + Duration.FromHours(2) };
         var plan = Planned(later);
-        var reference = later.Household.InstantOf(new LocalDateTime(2026, 11, 25, 17, 5)) + (plan.Forecast.Find(StepIds.Ready)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference);
+        var reference =
+            later.Household.InstantOf(new LocalDateTime(2026, 11, 25, 17, 5))
+            + (plan.Forecast.Find(StepIds.Ready)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference);
         var ready = later.Household.LocalOf(reference).TimeOfDay;
         Assert.InRange(ready, new LocalTime(fromHour, fromMinute), new LocalTime(toHour, toMinute));
 
@@ -67,7 +88,8 @@ public class WayTests
     public void Cooked_pulses_come_from_a_tin_the_fridge_or_thawed_from_the_freezer()
     {
         Plan From(CookedFrom from) => Planned(Dish("chickpea", 240, style: Style.Saucy) with { Method = Method.Cooked, CookedFrom = from });
-        double ToTheBoil(Plan plan) => (plan.Forecast.Find(StepIds.Boils)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference).TotalMinutes;
+        double ToTheBoil(Plan plan) =>
+            (plan.Forecast.Find(StepIds.Boils)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference).TotalMinutes;
         double Brought(Plan plan) => plan.Amounts.Sheet!.Sources.Single(s => s.What == Way.PulseId).Grams;
         var (tin, fridge, freezer) = (From(CookedFrom.Tin), From(CookedFrom.Fridge), From(CookedFrom.Freezer));
         Assert.True(ToTheBoil(fridge) > ToTheBoil(tin) + 0.15);
@@ -91,7 +113,8 @@ public class WayTests
     {
         var cook = DalUnderRice(spread: 0.28);
         var runs = Model.RunMany([.. PotTraits.Many(cook, Model.Constants, 64).Select(t => new PotJob(cook, t))]);
-        double Share(Func<PotRun, double> minutes, double low, double high) => runs.Count(r => minutes(r) >= low && minutes(r) <= high) / 64.0;
+        double Share(Func<PotRun, double> minutes, double low, double high) =>
+            runs.Count(r => minutes(r) >= low && minutes(r) <= high) / 64.0;
         // First whistle 4 to 10 minutes, the fourth 3 to 12 later, open at about 20 to 30: in nine pots of ten or nearly.
         Assert.InRange(Share(r => r.Nth(PotEvent.Whistle)!.Value / 60, 4, 10.5), 0.85, 1);
         Assert.InRange(Share(r => (r.Nth(PotEvent.Whistle, 4) - r.Nth(PotEvent.Whistle))!.Value / 60, 3, 12), 0.85, 1);
@@ -135,8 +158,16 @@ public class WayTests
         Assert.Equal(("lectin.hard_boil", 30.0), (gate.Code, gate.Minutes));
         Assert.Equal(95, BoilingPoint.At(Altitude.FromMetres(1500)).Celsius, 0.2);
         // Under pressure 10 to 16 minutes instead of 6 to 10; the hard boil before it has done some of that.
-        double Hold(Household at) => Planned(InFullKitchen(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy, home: at)) with { Method = Method.Pressure, Cooker = Cooker(CookerKind.Electric) })
-            .Cook.Actions.Single(a => a.StepId == StepIds.HoldOver).Trigger.Delay!.Value.TotalMinutes;
+        double Hold(Household at) =>
+            Planned(
+                InFullKitchen(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy, home: at)) with
+                {
+                    Method = Method.Pressure,
+                    Cooker = Cooker(CookerKind.Electric),
+                }
+            )
+                .Cook.Actions.Single(a => a.StepId == StepIds.HoldOver)
+                .Trigger.Delay!.Value.TotalMinutes;
         Assert.InRange(Hold(home) / Math.Max(1, Hold(Home())), 1.2, 3.5);
         Assert.InRange(Hold(home), 8, 18);
     }
@@ -144,7 +175,11 @@ public class WayTests
     [Fact]
     public void A_slow_cooker_way_for_soaked_beans_boils_them_first_and_ends_in_the_pot()
     {
-        var dish = InFullKitchen(Dish("navy", 300, soak: SoakChoice.Overnight, style: Style.Saucy)) with { Method = Method.SlowCooker, Cooker = Cooker(CookerKind.Slow) };
+        var dish = InFullKitchen(Dish("navy", 300, soak: SoakChoice.Overnight, style: Style.Saucy)) with
+        {
+            Method = Method.SlowCooker,
+            Cooker = Cooker(CookerKind.Slow),
+        };
         var plan = Planned(dish);
         Assert.Equal("lectin.hard_boil", Assert.Single(plan.Gates).Code);
         var hours = (plan.Forecast.Find(StepIds.Ready)!.Reference - plan.Forecast.Find(StepIds.SlowStarts)!.Reference).TotalHours;

@@ -13,13 +13,26 @@ public class GateTests
 {
     private static readonly GateHouse House = new(false, 20, null);
 
-    private static Cook Pressure(double litres, double grams, double water, ReleaseKind release = ReleaseKind.Natural, string pulse = "chickpea") => Cook(
-        Cooker(CookerKind.Spring, litres),
-        [Pulse(pulse, grams)],
-        [
-            Add("p"), Water(water), new CookAction.Pressurise(Trigger.Next), Heat(Flame.Full), Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(20))),
-            new CookAction.Release(Trigger.Next, release), Serve(release == ReleaseKind.Natural ? Trigger.Once(PotEvent.PinDown) : Trigger.Next),
-        ]);
+    private static Cook Pressure(
+        double litres,
+        double grams,
+        double water,
+        ReleaseKind release = ReleaseKind.Natural,
+        string pulse = "chickpea"
+    ) =>
+        Cook(
+            Cooker(CookerKind.Spring, litres),
+            [Pulse(pulse, grams)],
+            [
+                Add("p"),
+                Water(water),
+                new CookAction.Pressurise(Trigger.Next),
+                Heat(Flame.Full),
+                Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(20))),
+                new CookAction.Release(Trigger.Next, release),
+                Serve(release == ReleaseKind.Natural ? Trigger.Once(PotEvent.PinDown) : Trigger.Next),
+            ]
+        );
 
     private static IEnumerable<string> Blocks(Cook cook, GateHouse? house = null, PotRun? run = null) =>
         Gates.Judge(cook, house ?? House, run).Where(f => f.Blocks).Select(f => f.Code);
@@ -67,7 +80,11 @@ public class GateTests
         Assert.Contains(FlameGate.Unattended, Blocks(pot, house, Kitchens.Run(pot)));
         Assert.Empty(Blocks(pot, House with { Attended = _ => true }, Kitchens.Run(pot)));
         // Off before they leave is fine.
-        var off = Cook(Kitchens.Pot(), [Pulse("chickpea", 200)], [Add("p"), Water(900), Heat(Flame.Full), Heat(Flame.Off, After(25)), Serve(After(60))]);
+        var off = Cook(
+            Kitchens.Pot(),
+            [Pulse("chickpea", 200)],
+            [Add("p"), Water(900), Heat(Flame.Full), Heat(Flame.Off, After(25)), Serve(After(60))]
+        );
         Assert.DoesNotContain(FlameGate.Unattended, Blocks(off, house, off.Run()));
         var crock = Cook(Cooker(CookerKind.Slow), [Pulse("chickpea", 200)], [Add("p"), Water(900), Heat(Flame.High), Serve(After(120))]);
         var finding = Assert.Single(FlameGate.Judge(crock, crock.Run(), house));
@@ -89,13 +106,20 @@ public class GateTests
     [Fact]
     public void A_soak_in_the_fridge_has_a_day()
     {
-        Cook Chilled(double hours) => Cook(
-            Kitchens.Pot(),
-            [Pulse("chickpea", 250)],
-            [
-                new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(1000), Temperature.FromCelsius(20)), new CookAction.Chill(Trigger.Next, "p", Temperature.FromCelsius(5)),
-                new CookAction.Drain(After(hours * 60), "p"), Add("p"), Water(900), Heat(Flame.Full), UntilTender(),
-            ]);
+        Cook Chilled(double hours) =>
+            Cook(
+                Kitchens.Pot(),
+                [Pulse("chickpea", 250)],
+                [
+                    new CookAction.Soak(Trigger.Next, "p", Mass.FromGrams(1000), Temperature.FromCelsius(20)),
+                    new CookAction.Chill(Trigger.Next, "p", Temperature.FromCelsius(5)),
+                    new CookAction.Drain(After(hours * 60), "p"),
+                    Add("p"),
+                    Water(900),
+                    Heat(Flame.Full),
+                    UntilTender(),
+                ]
+            );
         Assert.Empty(Blocks(Chilled(23)));
         Assert.Contains(SoakGate.TooLong, Blocks(Chilled(25)));
     }
@@ -103,8 +127,20 @@ public class GateTests
     [Fact]
     public void Cooked_food_does_not_stand_lukewarm()
     {
-        Cook Standing(double minutes, Flame flame) => Cook(
-            Kitchens.Pot(), [Pulse("lentil_red_split", 200)], [Add("p"), Water(800), Lid(Core.Cooking.Lid.On), Heat(Flame.Full), Heat(Flame.Gentle, Boils()), Heat(flame, After(20)), Serve(After(minutes))]);
+        Cook Standing(double minutes, Flame flame) =>
+            Cook(
+                Kitchens.Pot(),
+                [Pulse("lentil_red_split", 200)],
+                [
+                    Add("p"),
+                    Water(800),
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(Flame.Full),
+                    Heat(Flame.Gentle, Boils()),
+                    Heat(flame, After(20)),
+                    Serve(After(minutes)),
+                ]
+            );
         IEnumerable<string> Of(Cook cook) => Blocks(cook, House, cook.Run());
         Assert.Contains(HoldGate.TooCool, Of(Standing(240, Flame.Off)));
         Assert.Empty(Of(Standing(100, Flame.Off)));
@@ -129,9 +165,17 @@ public class GateTests
     [InlineData(2.6, true)]
     public void Soda_has_a_cap(double gramsPerLitre, bool blocked)
     {
-        var pot = Cook(Kitchens.Pot(), [Pulse("chickpea", 250), Extra("soda", gramsPerLitre)], [Add("p"), Add("soda"), Water(1000), Heat(Flame.Full), UntilTender()]);
+        var pot = Cook(
+            Kitchens.Pot(),
+            [Pulse("chickpea", 250), Extra("soda", gramsPerLitre)],
+            [Add("p"), Add("soda"), Water(1000), Heat(Flame.Full), UntilTender()]
+        );
         Assert.Equal(blocked, Blocks(pot).Contains(SodaGate.TooMuch));
-        var bowl = Cook(Kitchens.Pot(), [Pulse("chickpea", 250)], [.. Soak(8, soda: 2 * gramsPerLitre), Add("p"), Water(1000), Heat(Flame.Full), UntilTender()]);
+        var bowl = Cook(
+            Kitchens.Pot(),
+            [Pulse("chickpea", 250)],
+            [.. Soak(8, soda: 2 * gramsPerLitre), Add("p"), Water(1000), Heat(Flame.Full), UntilTender()]
+        );
         Assert.Equal(blocked, Blocks(bowl).Contains(SodaGate.TooMuch));
     }
 
@@ -146,14 +190,35 @@ public class GateTests
         var cook = Cook(
             Kitchens.Pot(),
             [Rice("long_white", 200)],
-            [Add("r"), Water(400), Heat(Flame.Full), Heat(heatOff ? Flame.Off : Flame.Gentle, Boils(10)), new CookAction.Cover(Trigger.Next, Core.Cooking.Lid.Sealed) { With = with }, Serve(After(10))]);
+            [
+                Add("r"),
+                Water(400),
+                Heat(Flame.Full),
+                Heat(heatOff ? Flame.Off : Flame.Gentle, Boils(10)),
+                new CookAction.Cover(Trigger.Next, Core.Cooking.Lid.Sealed) { With = with },
+                Serve(After(10)),
+            ]
+        );
         Assert.Equal(code, Blocks(cook).SingleOrDefault());
     }
 
     [Fact]
     public void What_blocks_stands_before_what_is_only_asked_for()
     {
-        var cook = Cook(Kitchens.Pot(), [Pulse("black", 250), Extra("soda", 9)], [.. Soak(8), Add("p"), Add("soda"), Water(1000), Heat(Flame.Full), Heat(Flame.Rolling, Boils()), Heat(Flame.Lively, After(10)), UntilTender()]);
+        var cook = Cook(
+            Kitchens.Pot(),
+            [Pulse("black", 250), Extra("soda", 9)],
+            [
+                .. Soak(8),
+                Add("p"),
+                Add("soda"),
+                Water(1000),
+                Heat(Flame.Full),
+                Heat(Flame.Rolling, Boils()),
+                Heat(Flame.Lively, After(10)),
+                UntilTender(),
+            ]
+        );
         Assert.Equal([SodaGate.TooMuch, "lectin.hard_boil"], Gates.Judge(cook, House).Select(f => f.Code));
     }
 
@@ -176,7 +241,19 @@ public class GateTests
     [Fact]
     public void At_the_stove_beans_at_risk_leave_the_boil_only_when_it_was_seen_long_enough()
     {
-        var cook = Cook(Kitchens.Pot(), [Pulse("kidney_red", 250)], [.. Soak(8), Add("p"), Water(1200), Heat(Flame.Full), Heat(Flame.Rolling, Boils()), Heat(Flame.Lowest, After(10)), UntilTender()]);
+        var cook = Cook(
+            Kitchens.Pot(),
+            [Pulse("kidney_red", 250)],
+            [
+                .. Soak(8),
+                Add("p"),
+                Water(1200),
+                Heat(Flame.Full),
+                Heat(Flame.Rolling, Boils()),
+                Heat(Flame.Lowest, After(10)),
+                UntilTender(),
+            ]
+        );
         Observation boil = new Observation.Seen(At(500), PotEvent.Boils);
         Assert.Equal("lectin.not_boiled", Gates.Before(cook, 6, [], At(511), House)?.Code);
         Assert.NotNull(Gates.Before(cook, 6, [boil], At(509), House));
@@ -192,9 +269,24 @@ public class GateTests
     [Fact]
     public void Nothing_is_served_while_a_leaf_is_in_it()
     {
-        var cook = Cook(Kitchens.Pot(), [Pulse("chickpea", 250), Extra("leaf", 1), Extra("whole_chilli", 10)], [Add("p"), Add("leaf"), Add("whole_chilli"), Water(900), Heat(Flame.Full), new CookAction.TakeOut(After(30), "whole_chilli"), UntilTender()]);
+        var cook = Cook(
+            Kitchens.Pot(),
+            [Pulse("chickpea", 250), Extra("leaf", 1), Extra("whole_chilli", 10)],
+            [
+                Add("p"),
+                Add("leaf"),
+                Add("whole_chilli"),
+                Water(900),
+                Heat(Flame.Full),
+                new CookAction.TakeOut(After(30), "whole_chilli"),
+                UntilTender(),
+            ]
+        );
         var last = cook.Actions.Count - 1;
-        Assert.Equal((TakeOutGate.StillIn, "leaf"), Gates.Before(cook, last, [], At(90), House) is { } f ? (f.Code, f.IngredientId) : default);
+        Assert.Equal(
+            (TakeOutGate.StillIn, "leaf"),
+            Gates.Before(cook, last, [], At(90), House) is { } f ? (f.Code, f.IngredientId) : default
+        );
         Assert.Null(Gates.Before(cook, last, [new Observation.CountedOut(At(85), "leaf")], At(90), House));
     }
 }

@@ -70,7 +70,11 @@ public class LectinGateTests
     public void The_minutes_count_from_the_last_time_the_full_boil_was_seen()
     {
         var cook = WithBoil("kidney_red", 8, 10);
-        var seen = new Observation[] { new Observation.Seen(Boiled, PotEvent.Boils), new Observation.Seen(Boiled + Duration.FromMinutes(6), PotEvent.Boils) };
+        var seen = new Observation[]
+        {
+            new Observation.Seen(Boiled, PotEvent.Boils),
+            new Observation.Seen(Boiled + Duration.FromMinutes(6), PotEvent.Boils),
+        };
         Assert.Equal(Boiled + Duration.FromMinutes(16), LectinGate.ClearsAt(cook, "p", seen, false));
         Assert.Null(LectinGate.ClearsAt(cook, "p", [], false));
         Assert.Null(LectinGate.ClearsAt(WithBoil("kidney_red", 0, 10), "p", seen, false));

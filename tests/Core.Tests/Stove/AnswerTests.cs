@@ -14,9 +14,23 @@ namespace BrightKettle.Core.Tests.Stove;
 /// <summary>What can be done when it is late or has gone wrong.</summary>
 public sealed class AnswerTests
 {
-    private static readonly Vessel Drum = new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Electric, 6000) };
-    private static readonly Plan Chickpeas = Kitchens.Planned(Kitchens.Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight) with { OtherVessels = [Kitchens.Pot(), Kitchens.Pot(24, 5), Drum], BurnerCount = 2 });
-    private static readonly Plan Soup = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Overnight, style: Style.Soup, pot: Kitchens.Pot(28, 8)) with { OtherVessels = [Kitchens.Pot(28, 8), Drum] });
+    private static readonly Vessel Drum = new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
+    {
+        Cooker = Cooker.Typical(CookerKind.Electric, 6000),
+    };
+    private static readonly Plan Chickpeas = Kitchens.Planned(
+        Kitchens.Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight) with
+        {
+            OtherVessels = [Kitchens.Pot(), Kitchens.Pot(24, 5), Drum],
+            BurnerCount = 2,
+        }
+    );
+    private static readonly Plan Soup = Kitchens.Planned(
+        Kitchens.Dish("borlotti", 300, soak: SoakChoice.Overnight, style: Style.Soup, pot: Kitchens.Pot(28, 8)) with
+        {
+            OtherVessels = [Kitchens.Pot(28, 8), Drum],
+        }
+    );
     private static readonly LateOptions Lateness = new(Kitchens.Model, Eye);
     private static readonly Rescue Help = new(Kitchens.Model, Eye);
 
@@ -26,7 +40,12 @@ public sealed class AnswerTests
     private static EveningForecast SlowBag(Plan plan)
     {
         var due = At(plan, plan.Dish.Rice is null ? StepIds.Reheat : StepIds.Join);
-        List<Entry> told = [.. AsPlanned(plan, At(plan, StepIds.Ready) - Min(0.1)), Saw(new Observation.FeltAs(due - Min(20), "pulse", FeltState.ChalkyMiddle)), Saw(new Observation.FeltAs(due, "pulse", FeltState.ChalkyMiddle))];
+        List<Entry> told =
+        [
+            .. AsPlanned(plan, At(plan, StepIds.Ready) - Min(0.1)),
+            Saw(new Observation.FeltAs(due - Min(20), "pulse", FeltState.ChalkyMiddle)),
+            Saw(new Observation.FeltAs(due, "pulse", FeltState.ChalkyMiddle)),
+        ];
         return Eye.Look(Begin(plan, told), due, plan.Dish.MeltingIsWelcome);
     }
 
@@ -50,7 +69,13 @@ public sealed class AnswerTests
     [Fact]
     public void Rice_of_its_own_is_offered_while_a_pot_and_a_burner_are_free()
     {
-        var plan = Kitchens.Planned(Kitchens.Dish("borlotti", 300, "long_white", 300, pot: Kitchens.Pot(28, 8)) with { OtherVessels = [Kitchens.Pot(28, 8), Kitchens.Pot(24, 5)], BurnerCount = 2 });
+        var plan = Kitchens.Planned(
+            Kitchens.Dish("borlotti", 300, "long_white", 300, pot: Kitchens.Pot(28, 8)) with
+            {
+                OtherVessels = [Kitchens.Pot(28, 8), Kitchens.Pot(24, 5)],
+                BurnerCount = 2,
+            }
+        );
         var answers = Lateness.For(SlowBag(plan), plan.Dish);
         var apart = answers.First(a => a.Code == "rice_apart");
         Assert.InRange(Final(apart, "rice"), 90, 135);
@@ -80,7 +105,9 @@ public sealed class AnswerTests
         Assert.True(Final(hard, "rice") >= 93);
         var wet = Help.For(evening, now, Trouble.SoftWet, Chickpeas.Dish);
         Assert.True(wet[0].Code == "pour_off" && wet[0].Amount!.Value.Grams < -30);
-        Assert.All(wet, a => Assert.True(a.After.Forecast.Reference.FinalLiquor < 300, $"{a.Code} {a.After.Forecast.Reference.FinalLiquor}"));
+        Assert.All(wet, a =>
+            Assert.True(a.After.Forecast.Reference.FinalLiquor < 300, $"{a.Code} {a.After.Forecast.Reference.FinalLiquor}")
+        );
     }
 
     [Fact]
@@ -131,38 +158,48 @@ public sealed class AnswerTests
     }
 
     [Fact]
-    public void Every_trouble_at_any_minute_has_answers_that_can_be_run_or_none() => Gen.Select(Any.Of(Enum.GetValues<Trouble>()), Gen.Double[0.02, 0.98], Gen.Bool, Gen.Int[1, 60]).Sample(
-        (trouble, share, rice, minutes) =>
-        {
-            var plan = rice ? Chickpeas : Soup;
-            var (lit, table) = (At(plan, StepIds.Light), At(plan, StepIds.Table));
-            var now = lit + ((table - lit) * share);
-            var evening = Begin(plan, AsPlanned(plan, now));
-            foreach (var answer in Help.For(evening, now, trouble, plan.Dish, minutes))
-            {
-                Assert.NotNull(answer.After.Table);
-                Assert.True(answer.After.Table.At >= now - Duration.FromSeconds(1));
-                // No trouble of the pulses makes a dinner without its rice.
-                Assert.True(!rice || answer.After.Forecast.Reference.Final[1].Vessel >= 0, answer.Code);
-                Assert.InRange(answer.Amount?.Grams ?? 0, -5000, 20_000);
-                var chosen = answer.Course is null ? evening : answer.Before.Aggregate(evening, (e, b) => e.With(b)).With(answer.Course, now);
-                Assert.Null(EveningForecaster.Check(chosen, now + Min(1)));
-            }
-        },
-        iter: 80);
+    public void Every_trouble_at_any_minute_has_answers_that_can_be_run_or_none() =>
+        Gen.Select(Any.Of(Enum.GetValues<Trouble>()), Gen.Double[0.02, 0.98], Gen.Bool, Gen.Int[1, 60])
+            .Sample(
+                (trouble, share, rice, minutes) =>
+                {
+                    var plan = rice ? Chickpeas : Soup;
+                    var (lit, table) = (At(plan, StepIds.Light), At(plan, StepIds.Table));
+                    var now = lit + ((table - lit) * share);
+                    var evening = Begin(plan, AsPlanned(plan, now));
+                    foreach (var answer in Help.For(evening, now, trouble, plan.Dish, minutes))
+                    {
+                        Assert.NotNull(answer.After.Table);
+                        Assert.True(answer.After.Table.At >= now - Duration.FromSeconds(1));
+                        // No trouble of the pulses makes a dinner without its rice.
+                        Assert.True(!rice || answer.After.Forecast.Reference.Final[1].Vessel >= 0, answer.Code);
+                        Assert.InRange(answer.Amount?.Grams ?? 0, -5000, 20_000);
+                        var chosen = answer.Course is null
+                            ? evening
+                            : answer.Before.Aggregate(evening, (e, b) => e.With(b)).With(answer.Course, now);
+                        Assert.Null(EveningForecaster.Check(chosen, now + Min(1)));
+                    }
+                },
+                iter: 80
+            );
 
-    /// <summary>The law above says nothing of a trouble that is never answered: here each is, somewhere in a dinner. A silent cooker needs one, and has its own tests.</summary>
+    /// <summary>The law above says nothing of a trouble that is never answered: here each is, somewhere in a dinner. A silent cooker
+    /// needs one, and has its own tests.</summary>
     [Fact]
-    public void Each_trouble_of_an_open_pot_is_answered_somewhere_in_a_dinner() => Assert.All(Enum.GetValues<Trouble>().Where(t => t != Trouble.Silent), trouble =>
-    {
-        var tried = from share in new[] { 0.3, 0.92, 0.75, 0.55, 0.97, 0.1 } from plan in new[] { Chickpeas, Soup } select (share, plan);
-        Assert.Contains(tried, t =>
+    public void Each_trouble_of_an_open_pot_is_answered_somewhere_in_a_dinner() =>
+        Assert.All(Enum.GetValues<Trouble>().Where(t => t != Trouble.Silent), trouble =>
         {
-            var (lit, table) = (At(t.plan, StepIds.Light), At(t.plan, StepIds.Table));
-            var now = lit + ((table - lit) * t.share);
-            return Help.For(Begin(t.plan, AsPlanned(t.plan, now)), now, trouble, t.plan.Dish, 10).Count > 0;
+            var tried =
+                from share in new[] { 0.3, 0.92, 0.75, 0.55, 0.97, 0.1 }
+                from plan in new[] { Chickpeas, Soup }
+                select (share, plan);
+            Assert.Contains(tried, t =>
+            {
+                var (lit, table) = (At(t.plan, StepIds.Light), At(t.plan, StepIds.Table));
+                var now = lit + ((table - lit) * t.share);
+                return Help.For(Begin(t.plan, AsPlanned(t.plan, now)), now, trouble, t.plan.Dish, 10).Count > 0;
+            });
         });
-    });
 
     [Fact]
     public void Beans_that_were_taken_for_ready_and_are_not_go_back_to_the_boil_before_the_rice()

@@ -18,7 +18,8 @@ internal static class Evenings
 
     public static Moment With(this EveningState evening, string mark) => evening.Moments.Select(m => m.Moment).Last(m => m.Has(mark));
 
-    public static Entry Did(EveningState evening, string mark, Instant at) => new Entry.Done(Guid.CreateVersion7(), at, evening.With(mark).Id);
+    public static Entry Did(EveningState evening, string mark, Instant at) =>
+        new Entry.Done(Guid.CreateVersion7(), at, evening.With(mark).Id);
 
     public static Entry Saw(Observation what) => new Entry.Saw(Guid.CreateVersion7(), what.At, what);
 
@@ -30,7 +31,11 @@ internal static class Evenings
         foreach (var moment in evening.Moments.Select(m => m.Moment))
         {
             var first = IndexOf(plan.Cook, moment);
-            if (plan.Forecast.Reference.Done[first] is { } done && plan.Cook.Starts + Duration.FromSeconds(done.Seconds) is var at && at < until)
+            if (
+                plan.Forecast.Reference.Done[first] is { } done
+                && plan.Cook.Starts + Duration.FromSeconds(done.Seconds) is var at
+                && at < until
+            )
             {
                 list.Add(new Entry.Done(Guid.CreateVersion7(), at, moment.Id));
             }

@@ -16,11 +16,17 @@ public sealed class PeekTests
     private static readonly LidInspection Inside = new(Kitchens.Model, Eye);
     private static readonly Plan Drum = Plan(CookerKind.Electric, "chickpea");
 
-    private static Plan Plan(CookerKind kind, string pulse, SoakChoice soak = SoakChoice.None) => Kitchens.Planned(Kitchens.Dish(pulse, 300, soak: soak, style: Style.Saucy) with
-    {
-        Method = Method.Pressure,
-        Cooker = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(kind, 6000) },
-    });
+    private static Plan Plan(CookerKind kind, string pulse, SoakChoice soak = SoakChoice.None) =>
+        Kitchens.Planned(
+            Kitchens.Dish(pulse, 300, soak: soak, style: Style.Saucy) with
+            {
+                Method = Method.Pressure,
+                Cooker = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
+                {
+                    Cooker = Cooker.Typical(kind, 6000),
+                },
+            }
+        );
 
     /// <summary>So far into the hold, from pressure to heat off.</summary>
     private static EveningForecast Held(Plan plan, double share)
@@ -36,11 +42,18 @@ public sealed class PeekTests
         var now = Held(Drum, 0.4);
         var answers = Inside.For(now, Drum.Dish);
         Assert.Equal([LidInspection.LookAndLock, LidInspection.OpenForGood], answers.Select(a => a.Code));
-        // With a minute to taste, 10 to 20 minutes by the reference until the pressure is there again; what the pot gains meanwhile is taken off the hold.
-        var again = now.Cook.Starts + NodaTime.Duration.FromSeconds(answers[0].After.Forecast.Reference.Nth(PotEvent.PressureUp, 2)!.Value) - now.Now;
+        // With a minute to taste, 10 to 20 minutes by the reference until the pressure is there again; what the pot gains meanwhile is
+        // taken off the hold.
+        var again =
+            now.Cook.Starts
+            + NodaTime.Duration.FromSeconds(answers[0].After.Forecast.Reference.Nth(PotEvent.PressureUp, 2)!.Value)
+            - now.Now;
         Assert.InRange(again.TotalMinutes + 1, 10, 30);
         Assert.InRange(answers[0].Costs!.Value.TotalMinutes, 2, again.TotalMinutes);
-        Assert.True(answers[0].For!.Value < At(Drum, StepIds.HoldOver) - now.Now, $"{answers[0].For} {At(Drum, StepIds.HoldOver) - now.Now}");
+        Assert.True(
+            answers[0].For!.Value < At(Drum, StepIds.HoldOver) - now.Now,
+            $"{answers[0].For} {At(Drum, StepIds.HoldOver) - now.Now}"
+        );
         Assert.All(answers, a => Assert.InRange(a.After.Forecast.Reference.Final[0].Doneness, Doneness.Wanted, 140));
     }
 
@@ -59,7 +72,9 @@ public sealed class PeekTests
     {
         var plan = Plan(CookerKind.Spring, "borlotti", SoakChoice.Overnight);
         var before = At(plan, StepIds.HardBoilOver) - Min(0.5);
-        var answer = Assert.Single(Inside.For(Eye.Look(Begin(plan, AsPlanned(plan, before)), before, true), plan.Dish), a => a.Code == LidInspection.StayOpen);
+        var answer = Assert.Single(Inside.For(Eye.Look(Begin(plan, AsPlanned(plan, before)), before, true), plan.Dish), a =>
+            a.Code == LidInspection.StayOpen
+        );
         Assert.DoesNotContain(answer.Course!.Actions, a => a is CookAction.Pressurise);
         Assert.True(answer.Costs > Min(10));
         var letDown = At(plan, StepIds.HoldOver) + Min(2);
@@ -67,19 +82,28 @@ public sealed class PeekTests
     }
 
     [Fact]
-    public void Whatever_is_chosen_at_whatever_minute_can_be_run() => Gen.Select(Any.Of(CookerKind.Electric, CookerKind.Spring, CookerKind.Weight), Gen.Double[0, 1]).Sample(
-        (kind, share) =>
-        {
-            var plan = kind == CookerKind.Electric ? Drum : Plan(kind, "chickpea");
-            var now = Held(plan, share);
-            foreach (var answer in Inside.For(now, plan.Dish))
-            {
-                Assert.Null(EveningForecaster.Check(now.Evening.With(answer.Course!, now.Now), now.Now + Min(1)));
-                Assert.True(answer.After.Table is { } table && table.At >= now.Now, $"{answer.Code} stalled {answer.After.Forecast.Reference.StalledAt} {string.Join(' ', answer.After.Cook.Actions.Select((a, i) => $"{i}{a.GetType().Name}/{a.Trigger.After}"))}");
-                Assert.True(answer.After.Forecast.Reference.Final[0].Doneness >= Doneness.Wanted, $"{answer.Code} {answer.After.Forecast.Reference.Final[0].Doneness}");
-            }
-        },
-        iter: 25);
+    public void Whatever_is_chosen_at_whatever_minute_can_be_run() =>
+        Gen.Select(Any.Of(CookerKind.Electric, CookerKind.Spring, CookerKind.Weight), Gen.Double[0, 1])
+            .Sample(
+                (kind, share) =>
+                {
+                    var plan = kind == CookerKind.Electric ? Drum : Plan(kind, "chickpea");
+                    var now = Held(plan, share);
+                    foreach (var answer in Inside.For(now, plan.Dish))
+                    {
+                        Assert.Null(EveningForecaster.Check(now.Evening.With(answer.Course!, now.Now), now.Now + Min(1)));
+                        Assert.True(
+                            answer.After.Table is { } table && table.At >= now.Now,
+                            $"{answer.Code} stalled {answer.After.Forecast.Reference.StalledAt} {string.Join(' ', answer.After.Cook.Actions.Select((a, i) => $"{i}{a.GetType().Name}/{a.Trigger.After}"))}"
+                        );
+                        Assert.True(
+                            answer.After.Forecast.Reference.Final[0].Doneness >= Doneness.Wanted,
+                            $"{answer.Code} {answer.After.Forecast.Reference.Final[0].Doneness}"
+                        );
+                    }
+                },
+                iter: 25
+            );
 
     [Fact]
     public void No_answer_lets_a_pulse_with_a_lectin_go_below_the_boil_before_it_is_soft()
@@ -88,7 +112,9 @@ public sealed class PeekTests
         var plan = Plan(CookerKind.Electric, "kidney_red");
         var answers = Inside.For(Held(plan, 0.5), plan.Dish);
         Assert.Equal(2, answers.Count);
-        Assert.All(answers, a => Assert.DoesNotContain(Gates.Judge(a.After.Cook, GateHouse.Of(plan.Dish.Household), a.After.Forecast.Reference), f => f.Blocks));
+        Assert.All(answers, a =>
+            Assert.DoesNotContain(Gates.Judge(a.After.Cook, GateHouse.Of(plan.Dish.Household), a.After.Forecast.Reference), f => f.Blocks)
+        );
     }
 
     [Fact]
@@ -102,7 +128,14 @@ public sealed class PeekTests
         PotRun With(int whistles)
         {
             var opened = few.Cook.Actions.ToList().FindIndex(a => a.StepId == StepIds.Opened);
-            var cook = few.Cook with { Actions = [.. few.Cook.Actions.Take(opened).Select(a => a == off ? a with { Trigger = a.Trigger with { Count = whistles } } : a), new CookAction.Serve(few.Cook.Actions[opened].Trigger)] };
+            var cook = few.Cook with
+            {
+                Actions =
+                [
+                    .. few.Cook.Actions.Take(opened).Select(a => a == off ? a with { Trigger = a.Trigger with { Count = whistles } } : a),
+                    new CookAction.Serve(few.Cook.Actions[opened].Trigger),
+                ],
+            };
             return Kitchens.Run(cook);
         }
 

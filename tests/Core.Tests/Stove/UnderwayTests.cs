@@ -41,29 +41,33 @@ public sealed class UnderwayTests
     }
 
     [Fact]
-    public void Nothing_that_is_to_be_done_is_forecast_before_now_and_nothing_done_is_forecast_again() => Gen.Select(Gen.Int[0, 1000], Gen.Int[0, 45]).Sample(
-        (share, late) =>
-        {
-            var begins = Chickpeas.Cook.Starts;
-            var until = begins + ((At(Chickpeas, StepIds.Table) - begins) * (share / 1000.0));
-            var now = until + Min(late);
-            var evening = Begin(Chickpeas, AsPlanned(Chickpeas, until));
-            Assert.Null(EveningForecaster.Check(evening, now));
-            var standing = Eye.Look(evening, now, false, 16);
-            var open = evening.Pending.Select(m => m.Id).ToHashSet();
-            Assert.All(standing.Due, d => Assert.True(d.At >= now - Min(0.2) && d.Early <= d.Late && open.Contains(d.MomentId)));
-            if (standing.Forecast.Reference.StalledAt is null)
-            {
-                Assert.Equal(open.Count, standing.Due.Count);
-                return;
-            }
+    public void Nothing_that_is_to_be_done_is_forecast_before_now_and_nothing_done_is_forecast_again() =>
+        Gen.Select(Gen.Int[0, 1000], Gen.Int[0, 45])
+            .Sample(
+                (share, late) =>
+                {
+                    var begins = Chickpeas.Cook.Starts;
+                    var until = begins + ((At(Chickpeas, StepIds.Table) - begins) * (share / 1000.0));
+                    var now = until + Min(late);
+                    var evening = Begin(Chickpeas, AsPlanned(Chickpeas, until));
+                    Assert.Null(EveningForecaster.Check(evening, now));
+                    var standing = Eye.Look(evening, now, false, 16);
+                    var open = evening.Pending.Select(m => m.Id).ToHashSet();
+                    Assert.All(standing.Due, d => Assert.True(d.At >= now - Min(0.2) && d.Early <= d.Late && open.Contains(d.MomentId)));
+                    if (standing.Forecast.Reference.StalledAt is null)
+                    {
+                        Assert.Equal(open.Count, standing.Due.Count);
+                        return;
+                    }
 
-            // Rice that nobody saw to and that has boiled dry never gets tender: no table is made up, but what comes next is still asked for.
-            Assert.True(standing.Forecast.Reference.DrySeconds > 0);
-            Assert.Null(standing.Table);
-            Assert.NotEmpty(standing.Due);
-        },
-        iter: 40);
+                    // Rice that nobody saw to and that has boiled dry never gets tender: no table is made up, but what comes next is still asked
+                    // for.
+                    Assert.True(standing.Forecast.Reference.DrySeconds > 0);
+                    Assert.Null(standing.Table);
+                    Assert.NotEmpty(standing.Due);
+                },
+                iter: 40
+            );
 
     [Fact]
     public void An_entry_that_is_taken_back_leaves_no_trace()
@@ -83,7 +87,9 @@ public sealed class UnderwayTests
     public void Nearly_when_tender_was_due_moves_the_join_and_the_table_later()
     {
         // White rice joins soft beans; a slow bag is not there when the rice was due.
-        var plan = Kitchens.Planned(Kitchens.Dish("borlotti", 300, "long_white", 300, serve: new LocalDateTime(2026, 11, 25, 19, 0), pot: Kitchens.Pot(28, 8)));
+        var plan = Kitchens.Planned(
+            Kitchens.Dish("borlotti", 300, "long_white", 300, serve: new LocalDateTime(2026, 11, 25, 19, 0), pot: Kitchens.Pot(28, 8))
+        );
         Assert.Equal(FeltState.Soft, plan.Waits);
         var due = At(plan, StepIds.Join);
         var told = AsPlanned(plan, At(plan, StepIds.Ready) - Min(0.1));
@@ -110,7 +116,9 @@ public sealed class UnderwayTests
     public void A_boil_that_is_told_late_counts_from_its_own_time()
     {
         // The hard boil of a pulse with a lectin: ten minutes from when it was seen, not from when it was told.
-        var plan = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Overnight, style: Style.Soup, pot: Kitchens.Pot(28, 8)));
+        var plan = Kitchens.Planned(
+            Kitchens.Dish("borlotti", 300, soak: SoakChoice.Overnight, style: Style.Soup, pot: Kitchens.Pot(28, 8))
+        );
         var boiled = At(plan, StepIds.Boils);
         var now = boiled + Min(6);
         var told = AsPlanned(plan, boiled - Min(0.1));
@@ -142,11 +150,16 @@ public sealed class UnderwayTests
         var now = At(Chickpeas, StepIds.Light) + Min(2);
         var told = AsPlanned(Chickpeas, At(Chickpeas, StepIds.Light));
         var evening = Begin(Chickpeas, told);
-        Entry.Done Lit(double grams) => new(Guid.CreateVersion7(), At(Chickpeas, StepIds.Light), evening.With(StepIds.Light).Id) { Poured = Mass.FromGrams(grams) };
+        Entry.Done Lit(double grams) =>
+            new(Guid.CreateVersion7(), At(Chickpeas, StepIds.Light), evening.With(StepIds.Light).Id) { Poured = Mass.FromGrams(grams) };
         var less = Eye.Look(Begin(Chickpeas, [.. told, Lit(1000)]), now, false);
         var more = Eye.Look(Begin(Chickpeas, [.. told, Lit(1500)]), now, false);
         Assert.InRange(more.Pot!.LiquorMillilitres - less.Pot!.LiquorMillilitres, 490, 520);
-        var topped = new Entry.Extra(Guid.CreateVersion7(), now, new CookAction.AddWater(Trigger.Next, Mass.FromGrams(200), Temperature.FromCelsius(100)));
+        var topped = new Entry.Extra(
+            Guid.CreateVersion7(),
+            now,
+            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(200), Temperature.FromCelsius(100))
+        );
         var later = Eye.Look(Begin(Chickpeas, [.. told, Lit(1000), topped]), now + Min(1), false);
         Assert.InRange(later.Pot!.LiquorMillilitres - less.Pot.LiquorMillilitres, 195, 215);
     }
@@ -156,7 +169,15 @@ public sealed class UnderwayTests
     {
         var now = At(Chickpeas, StepIds.Boils) + Min(5);
         var told = AsPlanned(Chickpeas, now);
-        var leaves = new ExtraIngredient("bay", Mass.FromGrams(1), Kitchens.Catalogue.Extras.First(x => x.ComesOut), Temperature.FromCelsius(19)) { Pieces = 3 };
+        var leaves = new ExtraIngredient(
+            "bay",
+            Mass.FromGrams(1),
+            Kitchens.Catalogue.Extras.First(x => x.ComesOut),
+            Temperature.FromCelsius(19)
+        )
+        {
+            Pieces = 3,
+        };
         Entry went = new Entry.WentIn(Guid.CreateVersion7(), now, leaves);
         Entry Out(int pieces, int minute) => new Entry.CameOut(Guid.CreateVersion7(), now + Min(minute), "bay", pieces);
         Assert.Equal(3, Begin(Chickpeas, [.. told, went]).ComesOut().Single().Left);
@@ -171,8 +192,17 @@ public sealed class UnderwayTests
     [Fact]
     public void Under_pressure_the_opened_lid_is_believed_over_the_model()
     {
-        var cooker = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Typical(CookerKind.Electric, 6000) };
-        var plan = Kitchens.Planned(Kitchens.Dish("chickpea", 300, style: Style.Saucy, soak: SoakChoice.Overnight) with { Method = Method.Pressure, Cooker = cooker });
+        var cooker = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
+        {
+            Cooker = Cooker.Typical(CookerKind.Electric, 6000),
+        };
+        var plan = Kitchens.Planned(
+            Kitchens.Dish("chickpea", 300, style: Style.Saucy, soak: SoakChoice.Overnight) with
+            {
+                Method = Method.Pressure,
+                Cooker = cooker,
+            }
+        );
         var opened = At(plan, StepIds.Opened) - Min(4);
         var told = AsPlanned(plan, opened);
         var evening = Begin(plan, told);
@@ -183,7 +213,11 @@ public sealed class UnderwayTests
         // Seen down and not opened yet: it can be told, and opening is due now.
         var seen = Begin(plan, [.. told, Saw(new Observation.Seen(opened, PotEvent.PinDown))]);
         Assert.Null(EveningForecaster.Check(seen, now));
-        Assert.InRange((Eye.Look(seen, now, true).Due.First(d => d.MomentId == evening.With(StepIds.Opened).Id).At - now).TotalMinutes, -0.1, 0.1);
+        Assert.InRange(
+            (Eye.Look(seen, now, true).Due.First(d => d.MomentId == evening.With(StepIds.Opened).Id).At - now).TotalMinutes,
+            -0.1,
+            0.1
+        );
     }
 
     [Fact]
@@ -193,7 +227,11 @@ public sealed class UnderwayTests
         var told = AsPlanned(Chickpeas, now - Min(1));
         var before = Eye.Look(Begin(Chickpeas, told), now, false);
         var less = before.Pot!.LiquorMillilitres * 0.96 * 0.8;
-        var after = Eye.Look(Begin(Chickpeas, [.. told, Saw(new Observation.Liquor(now - Min(0.5), null, less, LiquorBy.Jug))]), now, false);
+        var after = Eye.Look(
+            Begin(Chickpeas, [.. told, Saw(new Observation.Liquor(now - Min(0.5), null, less, LiquorBy.Jug))]),
+            now,
+            false
+        );
         Assert.InRange(after.Pot!.LiquorMillilitres - PotGeometry.LiquorMillilitres(less, after.Pot.Celsius), -3, 3);
         Assert.True(after.Belief.Evaporation.Median > before.Belief.Evaporation.Median * 1.03);
         // The join still brings it to what the rice wants, so the table stays.
@@ -220,8 +258,10 @@ public sealed class UnderwayTests
         var pot = Chickpeas.Cook.Kitchen.Vessel.Id;
         var boiled = At(Chickpeas, StepIds.Boils);
         List<Entry> lit = [.. AsPlanned(Chickpeas, boiled - Min(0.1)), Saw(new Observation.Seen(boiled, PotEvent.Boils))];
-        Entry Heat(double minute, Flame flame) => new Entry.Extra(Guid.CreateVersion7(), boiled + Min(minute), new CookAction.Heat(Trigger.Next, flame));
-        int Boils(params Entry[] more) => Begin(Chickpeas, [.. lit, .. more]).WithoutBrokenBoils(pot, Min(10)).OfType<Observation.Seen>().Count();
+        Entry Heat(double minute, Flame flame) =>
+            new Entry.Extra(Guid.CreateVersion7(), boiled + Min(minute), new CookAction.Heat(Trigger.Next, flame));
+        int Boils(params Entry[] more) =>
+            Begin(Chickpeas, [.. lit, .. more]).WithoutBrokenBoils(pot, Min(10)).OfType<Observation.Seen>().Count();
         Assert.Equal(1, Boils());
         Assert.Equal(1, Boils(Heat(2, Flame.Rolling)));
         Assert.Equal(0, Boils(Heat(4, Flame.Off)));
@@ -231,7 +271,10 @@ public sealed class UnderwayTests
 
         var quick = Kitchens.Planned(Kitchens.Dish("borlotti", 300, soak: SoakChoice.Quick, style: Style.Soup, pot: Kitchens.Pot(28, 8)));
         var soaked = At(quick, StepIds.QuickSoak) + Min(1);
-        var evening = Begin(quick, [.. AsPlanned(quick, soaked), Saw(new Observation.Seen(At(quick, StepIds.QuickSoak) - Min(2.5), PotEvent.Boils))]);
+        var evening = Begin(
+            quick,
+            [.. AsPlanned(quick, soaked), Saw(new Observation.Seen(At(quick, StepIds.QuickSoak) - Min(2.5), PotEvent.Boils))]
+        );
         Assert.Single(evening.WithoutBrokenBoils(quick.Cook.Kitchen.Vessel.Id, Min(10)).OfType<Observation.Seen>());
     }
 

@@ -12,12 +12,20 @@ namespace BrightKettle.Core.Tests.Stove;
 public sealed class VisitTests
 {
     private static readonly Plan Chickpeas = Evenings.Chickpeas();
-    private static readonly Plan Splits = Kitchens.Planned(Kitchens.Dish("split_pea_yellow", 300, style: Style.Saucy, pot: Kitchens.Pot(28, 8)));
+    private static readonly Plan Splits = Kitchens.Planned(
+        Kitchens.Dish("split_pea_yellow", 300, style: Style.Saucy, pot: Kitchens.Pot(28, 8))
+    );
 
     private static List<Visit> At(Plan plan, Instant now, bool gas = false, params Entry[] more)
     {
         var evening = Begin(plan, [.. AsPlanned(plan, now), .. more]);
-        return [.. Visits.Of(Eye.Look(evening, now, plan.Dish.MeltingIsWelcome, 16), gas ? new HashSet<string> { plan.Cook.Kitchen.Vessel.Id } : [])];
+        return
+        [
+            .. Visits.Of(
+                Eye.Look(evening, now, plan.Dish.MeltingIsWelcome, 16),
+                gas ? new HashSet<string> { plan.Cook.Kitchen.Vessel.Id } : []
+            ),
+        ];
     }
 
     private static Entry Checked(Instant at, string what) => Saw(new Observation.Checked(at, what, null));
@@ -27,7 +35,9 @@ public sealed class VisitTests
     {
         var boiled = Evenings.At(Chickpeas, StepIds.Boils);
         Assert.Contains(At(Chickpeas, boiled + Min(1)), v => v.Code == Visits.BoilOver);
-        Assert.DoesNotContain(At(Chickpeas, boiled + Min(1), false, Checked(boiled + Min(0.5), Visits.BoilOver)), v => v.Code == Visits.BoilOver);
+        Assert.DoesNotContain(At(Chickpeas, boiled + Min(1), false, Checked(boiled + Min(0.5), Visits.BoilOver)), v =>
+            v.Code == Visits.BoilOver
+        );
         Assert.DoesNotContain(At(Chickpeas, boiled + Min(8)), v => v.Code == Visits.BoilOver);
     }
 
@@ -38,7 +48,9 @@ public sealed class VisitTests
         var visit = At(Chickpeas, sealedAt + Min(1), gas: true).Single(v => v.Code == Visits.StillLit);
         Assert.InRange((visit.At - sealedAt).TotalMinutes, 2.9, 3.1);
         Assert.DoesNotContain(At(Chickpeas, sealedAt + Min(1)), v => v.Code == Visits.StillLit);
-        Assert.DoesNotContain(At(Chickpeas, sealedAt + Min(6), gas: true, Checked(sealedAt + Min(5), Visits.StillLit)), v => v.Code == Visits.StillLit);
+        Assert.DoesNotContain(At(Chickpeas, sealedAt + Min(6), gas: true, Checked(sealedAt + Min(5), Visits.StillLit)), v =>
+            v.Code == Visits.StillLit
+        );
     }
 
     [Fact]
@@ -67,27 +79,46 @@ public sealed class VisitTests
     public void A_whole_chilli_is_asked_for_before_it_bursts_unless_it_is_out_or_planned_to_come_out()
     {
         var lit = Evenings.At(Chickpeas, StepIds.Light);
-        var chilli = new ExtraIngredient("chilli_here", Mass.FromGrams(10), Kitchens.Catalogue.FindExtra("whole_chilli")!, Temperature.FromCelsius(20)) { Pieces = 1 };
+        var chilli = new ExtraIngredient(
+            "chilli_here",
+            Mass.FromGrams(10),
+            Kitchens.Catalogue.FindExtra("whole_chilli")!,
+            Temperature.FromCelsius(20)
+        )
+        {
+            Pieces = 1,
+        };
         var into = new Entry.WentIn(Guid.CreateVersion7(), lit + Min(5), chilli);
         var visit = At(Chickpeas, lit + Min(8), false, into).Single(v => v.Code == Visits.Chilli);
         Assert.Equal(("chilli_here", lit + Min(25)), (visit.IngredientId, visit.At));
         var leaf = new Entry.WentIn(Guid.CreateVersion7(), lit + Min(5), chilli with { Extra = Kitchens.Catalogue.FindExtra("leaf")! });
         Assert.DoesNotContain(At(Chickpeas, lit + Min(8), false, leaf), v => v.Code == Visits.Chilli);
-        Assert.DoesNotContain(At(Chickpeas, lit + Min(8), false, into, new Entry.CameOut(Guid.CreateVersion7(), lit + Min(7), "chilli_here", 1)), v => v.Code == Visits.Chilli);
+        Assert.DoesNotContain(
+            At(Chickpeas, lit + Min(8), false, into, new Entry.CameOut(Guid.CreateVersion7(), lit + Min(7), "chilli_here", 1)),
+            v => v.Code == Visits.Chilli
+        );
     }
 
     [Fact]
     public void A_locked_cooker_is_listened_for_and_only_while_nothing_was_heard()
     {
-        var plan = Kitchens.Planned(Kitchens.Dish("chickpea", 300, style: Style.Saucy) with
-        {
-            Method = Method.Pressure,
-            Cooker = new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.WithSpring(6000) },
-        });
+        var plan = Kitchens.Planned(
+            Kitchens.Dish("chickpea", 300, style: Style.Saucy) with
+            {
+                Method = Method.Pressure,
+                Cooker = new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.WithSpring(6000) },
+            }
+        );
         var lit = Evenings.At(plan, StepIds.Light);
         var visit = At(plan, lit + Min(1)).Single(v => v.Code == Visits.Silent);
         Assert.InRange((visit.At - lit).TotalMinutes, 14.9, 15.1);
-        Assert.InRange((At(plan, lit + Min(9), false, Checked(lit + Min(8), Visits.Silent)).Single(v => v.Code == Visits.Silent).At - lit).TotalMinutes, 22.9, 23.1);
+        Assert.InRange(
+            (
+                At(plan, lit + Min(9), false, Checked(lit + Min(8), Visits.Silent)).Single(v => v.Code == Visits.Silent).At - lit
+            ).TotalMinutes,
+            22.9,
+            23.1
+        );
         Assert.DoesNotContain(At(plan, Evenings.At(plan, StepIds.HoldOver) - Min(2)), v => v.Code == Visits.Silent);
     }
 
@@ -95,7 +126,12 @@ public sealed class VisitTests
     public void Whistles_are_counted_until_the_last_one_that_is_wanted()
     {
         // A weight: the fourth whistle turns the heat off.
-        var kitchen = new CookKitchen(new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(5000)) { Cooker = Cooker.WithWeight(5000) }, Kitchens.Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20));
+        var kitchen = new CookKitchen(
+            new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(5000)) { Cooker = Cooker.WithWeight(5000) },
+            Kitchens.Burner(),
+            Altitude.SeaLevel,
+            Temperature.FromCelsius(20)
+        );
         var lit = Instant.FromUtc(2026, 11, 25, 17, 0);
         var cook = new Cook(
             kitchen,
@@ -110,7 +146,8 @@ public sealed class VisitTests
                 new CookAction.Serve(Trigger.Once(PotEvent.PinDown)),
             ],
             lit,
-            3);
+            3
+        );
         Assert.Null(CookRules.Check(cook));
         var start = new EveningState(cook, []);
         var lock_ = new Entry.Done(Guid.CreateVersion7(), lit, start.Moments[0].Moment.Id);

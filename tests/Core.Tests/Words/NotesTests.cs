@@ -50,8 +50,14 @@ public class NotesTests
         Assert.Equal(["salt"], Asked(Read(Aunt)).Order());
         Assert.Equal(["pulse"], Asked(Read("simmer for 40 minutes")));
         Assert.Equal(["minutes", "pulse_grams", "salt", "soak", "water"], Asked(Read("pinto beans, cooked slowly on the stove")).Order());
-        Assert.Equal(["clock_start", "release", "salt", "soak"], Asked(Read("250 g pinto beans\n1 l water\nPressure cook for 25 minutes")).Order());
-        Assert.Equal(["salt", "soak"], Asked(Read("250 g pinto beans\n1 l water\nBring to the boil, cover with a lid and simmer 2 hours")).Order());
+        Assert.Equal(
+            ["clock_start", "release", "salt", "soak"],
+            Asked(Read("250 g pinto beans\n1 l water\nPressure cook for 25 minutes")).Order()
+        );
+        Assert.Equal(
+            ["salt", "soak"],
+            Asked(Read("250 g pinto beans\n1 l water\nBring to the boil, cover with a lid and simmer 2 hours")).Order()
+        );
     }
 
     [Theory]
@@ -61,7 +67,8 @@ public class NotesTests
     [InlineData("250 g red lentils\n1 l water\nboil and simmer 3 hours", "too_long")]
     [InlineData("250 g chickpeas\n1 l water\n60 g salt\nsoak overnight, then boil and simmer 80 minutes", "too_much_salt")]
     [InlineData("250 g kidney beans\n1 l water\nsoak overnight, then slow cook for 8 hours", "low_for_lectin")]
-    public void What_can_hardly_be_meant_is_doubted(string text, string code) => Assert.Equal([code], Check.Doubts(Read(text)).Select(d => d.Code));
+    public void What_can_hardly_be_meant_is_doubted(string text, string code) =>
+        Assert.Equal([code], Check.Doubts(Read(text)).Select(d => d.Code));
 
     [Theory]
     [InlineData("250 g chickpeas\nsimmer for 40 minutes", null)]
@@ -72,7 +79,9 @@ public class NotesTests
 
     [Fact]
     public void Sound_notes_raise_no_doubt() =>
-        Assert.Empty(Check.Doubts(Read("250 g chickpeas\n1.2 l water\n2 tsp salt\nsoak overnight, then boil and simmer 80 minutes with the lid on")));
+        Assert.Empty(
+            Check.Doubts(Read("250 g chickpeas\n1.2 l water\n2 tsp salt\nsoak overnight, then boil and simmer 80 minutes with the lid on"))
+        );
 
     [Fact]
     public void A_tin_is_told_as_the_dry_weight_it_came_from()
@@ -82,14 +91,28 @@ public class NotesTests
         Assert.InRange(line.Grams!.Value, 190, 240);
     }
 
-    private static Cook? CookOf(Notes notes, NoteAnswers answers) => NotesCook.Of(
-        NotesCook.Answered(notes, answers, Kitchens.Catalogue), answers, Kitchens.Catalogue, new CookKitchen(Pot(28, 8), Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20)), Instant.FromUtc(2026, 11, 25, 9, 0));
+    private static Cook? CookOf(Notes notes, NoteAnswers answers) =>
+        NotesCook.Of(
+            NotesCook.Answered(notes, answers, Kitchens.Catalogue),
+            answers,
+            Kitchens.Catalogue,
+            new CookKitchen(Pot(28, 8), Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20)),
+            Instant.FromUtc(2026, 11, 25, 9, 0)
+        );
 
     [Fact]
     public void Nothing_is_guessed_a_cook_needs_every_answer()
     {
         Assert.Null(CookOf(Read("pinto beans, simmered"), new()));
-        var answers = new NoteAnswers(PulseGrams: 250, WaterGrams: 1500, Minutes: 120, Soak: "none", Lid: "ajar", ClockStart: "boil", SaltGrams: 8);
+        var answers = new NoteAnswers(
+            PulseGrams: 250,
+            WaterGrams: 1500,
+            Minutes: 120,
+            Soak: "none",
+            Lid: "ajar",
+            ClockStart: "boil",
+            SaltGrams: 8
+        );
         var notes = NotesCook.Answered(Read("pinto beans, simmered"), answers, Kitchens.Catalogue);
         Assert.Empty(Asked(notes).Except(["lid", "clock_start"]));
         Assert.NotNull(CookOf(Read("pinto beans, simmered"), answers));
@@ -98,14 +121,25 @@ public class NotesTests
     [Theory]
     [InlineData("250 g pinto beans\n1.5 l water\n8 g salt\nsoak overnight, boil, simmer 70 minutes, lid ajar")]
     [InlineData("250 g pinto beans\n1 l water\n8 g salt\nquick soak, then pressure cook 12 minutes, natural release")]
-    [InlineData("250 g red lentils\n1 l water\n8 g salt\nboil and simmer 15 minutes, lid on\nAdd 200 g rice and cook 16 minutes\nRest 10 minutes")]
+    [InlineData(
+        "250 g red lentils\n1 l water\n8 g salt\nboil and simmer 15 minutes, lid on\nAdd 200 g rice and cook 16 minutes\nRest 10 minutes"
+    )]
     [InlineData("250 g chickpeas\n1.2 l water\n8 g salt\nsoak 8 hours, slow cook on high for 6 hours")]
     public void The_cook_of_the_notes_is_valid_and_runs_to_its_end(string text)
     {
         var cook = CookOf(Read(text), new(RiceGrams: 200))!;
-        var kitchen = text.Contains("pressure", StringComparison.Ordinal)
-            ? cook.Kitchen with { Vessel = Cooking.Pots.Cooker(Core.Kitchen.CookerKind.Spring) }
-            : text.Contains("slow", StringComparison.Ordinal) ? cook.Kitchen with { Vessel = Cooking.Pots.Cooker(Core.Kitchen.CookerKind.Slow) } : cook.Kitchen;
+        var kitchen =
+            text.Contains("pressure", StringComparison.Ordinal)
+                ? cook.Kitchen with
+                {
+                    Vessel = Cooking.Pots.Cooker(Core.Kitchen.CookerKind.Spring),
+                }
+            : text.Contains("slow", StringComparison.Ordinal)
+                ? cook.Kitchen with
+                {
+                    Vessel = Cooking.Pots.Cooker(Core.Kitchen.CookerKind.Slow),
+                }
+            : cook.Kitchen;
         cook = cook with { Kitchen = kitchen };
         Assert.Null(CookRules.Check(cook));
         Assert.Null(Model.Run(cook, PotTraits.Reference(cook)).StalledAt);
@@ -116,7 +150,10 @@ public class NotesTests
     {
         double Done(string clock)
         {
-            var cook = CookOf(Read("250 g pinto beans\n2 l water\n8 g salt\nsoak overnight, simmer 40 minutes, lid on"), new(ClockStart: clock))!;
+            var cook = CookOf(
+                Read("250 g pinto beans\n2 l water\n8 g salt\nsoak overnight, simmer 40 minutes, lid on"),
+                new(ClockStart: clock)
+            )!;
             return Model.Run(cook, PotTraits.Reference(cook)).Final[0].Doneness;
         }
 

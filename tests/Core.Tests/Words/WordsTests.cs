@@ -37,8 +37,17 @@ public class WordsTests
     }
 
     [Fact]
-    public void Any_text_is_read_without_a_fault() => Gen.String.Sample(
-        text => _ = (Numbers.At(text, out _), Lines.Read(text), Vague.Answer(text, In(Pot())), new NotesReader(Names, Kitchens.Catalogue).Read(text, 240)), iter: 300);
+    public void Any_text_is_read_without_a_fault() =>
+        Gen.String.Sample(
+            text =>
+                _ = (
+                    Numbers.At(text, out _),
+                    Lines.Read(text),
+                    Vague.Answer(text, In(Pot())),
+                    new NotesReader(Names, Kitchens.Catalogue).Read(text, 240)
+                ),
+            iter: 300
+        );
 
     [Theory]
     [InlineData("chickpeas with white rice, from a tin", CookedFrom.Tin)]
@@ -92,7 +101,8 @@ public class WordsTests
         Assert.Equal(["snorkels"], wish.NotUnderstood);
     }
 
-    private static VagueAnswer Only(string phrase, string code, Vessel? pot = null) => Assert.Single(Vague.Answer(phrase, In(pot ?? Pot())), a => a.Code == code);
+    private static VagueAnswer Only(string phrase, string code, Vessel? pot = null) =>
+        Assert.Single(Vague.Answer(phrase, In(pot ?? Pot())), a => a.Code == code);
 
     [Fact]
     public void An_inch_over_is_another_amount_in_another_pot()

@@ -4,7 +4,8 @@ using Microsoft.Data.Sqlite;
 
 namespace BrightKettle.Reliability.Fuzz;
 
-/// <summary>Very many spoilt requests to the published server: no answer of 500, none that hangs, nothing half saved, memory bounded.</summary>
+/// <summary>Very many spoilt requests to the published server: no answer of 500, none that hangs, nothing half saved, memory
+/// bounded.</summary>
 internal static class FuzzRun
 {
     private const int Seed = 20261128;
@@ -49,8 +50,17 @@ internal static class FuzzRun
             | refused, and changed something all the same | {tally.HalfSaves.Count} | 0 |
             | memory at its highest, and afterwards | {most:0} MB, {rest:0} MB | at most {MostMegabytes:0} MB |
             | took | {clock.Elapsed.TotalMinutes:0.0} min | 30 min at most |
-            """);
-        var good = tally.Requests == requests && tally.Faults.Count + tally.Hangs.Count + tally.Bare.Count + tally.HalfSaves.Count == 0 && most <= MostMegabytes;
-        return new Outcome("fuzz", table, $"{tally.Requests} requests in {clock.Elapsed.TotalMinutes:0.0} min: {tally.Faults.Count} faults, {tally.Hangs.Count} hangs, {tally.Bare.Count} bare, {tally.HalfSaves.Count} half-saves, {most:0} MB", good);
+            """
+        );
+        var good =
+            tally.Requests == requests
+            && tally.Faults.Count + tally.Hangs.Count + tally.Bare.Count + tally.HalfSaves.Count == 0
+            && most <= MostMegabytes;
+        return new Outcome(
+            "fuzz",
+            table,
+            $"{tally.Requests} requests in {clock.Elapsed.TotalMinutes:0.0} min: {tally.Faults.Count} faults, {tally.Hangs.Count} hangs, {tally.Bare.Count} bare, {tally.HalfSaves.Count} half-saves, {most:0} MB",
+            good
+        );
     }
 }

@@ -42,24 +42,51 @@ public sealed class Fuzzer(HttpClient http, int seed, Func<string> state)
     /// <summary>A dinner that is kept, one at the stove, and bodies that are fine.</summary>
     public async Task PrepareAsync(DateTimeOffset now)
     {
-        var dish = JsonNode.Parse("""
+        var dish = JsonNode.Parse(
+            """
             {"pulseId":"chickpea","pulse":{"value":300,"unit":"g"},"riceId":"brown_basmati","rice":{"value":300,"unit":"g"},"people":4,"soak":"overnight","style":"dry","vesselId":"blue-pot",
             "burnerId":"front","serveAtLocal":"2026-11-25T19:00","seed":7,"method":"open_pot","cookerId":null,"extras":[{"extraId":"onion","amount":{"value":120,"unit":"g"}}],"others":[{"pulseId":"lentil_brown"}],"away":[{"fromLocal":"2026-11-25T09:00","toLocal":"2026-11-25T11:00"}]}
-            """)!;
+            """
+        )!;
         var ids = new[] { Guid.CreateVersion7(), Guid.CreateVersion7() };
         foreach (var id in ids)
         {
-            var body = new { eventId = Guid.CreateVersion7(), occurredAt = now, title = "To be spoilt", dish, basedOn = (long?)null };
+            var body = new
+            {
+                eventId = Guid.CreateVersion7(),
+                occurredAt = now,
+                title = "To be spoilt",
+                dish,
+                basedOn = (long?)null,
+            };
             (await http.PostAsJsonAsync($"/api/cooks/{id}", body)).EnsureSuccessStatusCode();
             _ids.Add(id.ToString());
         }
 
-        var started = await http.PostAsJsonAsync($"/api/stove/{ids[1]}/start", new { eventId = Guid.CreateVersion7(), occurredAt = now, basedOn = (await http.GetFromJsonAsync<JsonNode>($"/api/cooks/{ids[1]}"))!["version"]!.GetValue<long>() });
+        var started = await http.PostAsJsonAsync(
+            $"/api/stove/{ids[1]}/start",
+            new
+            {
+                eventId = Guid.CreateVersion7(),
+                occurredAt = now,
+                basedOn = (await http.GetFromJsonAsync<JsonNode>($"/api/cooks/{ids[1]}"))!["version"]!.GetValue<long>(),
+            }
+        );
         started.EnsureSuccessStatusCode();
         var moment = (string)(await http.GetFromJsonAsync<JsonNode>($"/api/stove/{ids[1]}"))!["nowId"]!;
         var cook = (await http.GetFromJsonAsync<JsonNode>($"/api/cooks/{ids[0]}/cook.json"))!;
-        var entry = JsonNode.Parse($$"""{"eventId":"{{Guid.CreateVersion7()}}","occurredAt":"{{now:O}}","basedOn":1,"kind":"did","by":"laptop","momentId":"{{moment}}","millilitres":100}""")!;
-        _interface = new Interface((await http.GetFromJsonAsync<JsonObject>("/openapi/v1.json"))!, new Dictionary<string, JsonNode> { ["DishDto"] = dish, ["CookDocument"] = cook, ["StoveEntry"] = entry });
+        var entry = JsonNode.Parse(
+            $$"""{"eventId":"{{Guid.CreateVersion7()}}","occurredAt":"{{now:O}}","basedOn":1,"kind":"did","by":"laptop","momentId":"{{moment}}","millilitres":100}"""
+        )!;
+        _interface = new Interface(
+            (await http.GetFromJsonAsync<JsonObject>("/openapi/v1.json"))!,
+            new Dictionary<string, JsonNode>
+            {
+                ["DishDto"] = dish,
+                ["CookDocument"] = cook,
+                ["StoveEntry"] = entry,
+            }
+        );
         _mutator = new Mutator(_random);
     }
 
@@ -99,7 +126,10 @@ public sealed class Fuzzer(HttpClient http, int seed, Func<string> state)
             // A stream has no end: what counts is that it begins.
             using var answer = await http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, late.Token);
             status = (int)answer.StatusCode;
-            problem = status < 400 ? Faultless(await BeginningAsync(answer, late.Token)) : FaultOf(answer, await answer.Content.ReadAsStringAsync(late.Token));
+            problem =
+                status < 400
+                    ? Faultless(await BeginningAsync(answer, late.Token))
+                    : FaultOf(answer, await answer.Content.ReadAsStringAsync(late.Token));
         }
         catch (OperationCanceledException)
         {

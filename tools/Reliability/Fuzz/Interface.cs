@@ -22,11 +22,22 @@ public sealed class Interface
         _schemas = document["components"]!["schemas"]!.AsObject();
         Operations =
         [
-            .. document["paths"]!.AsObject().SelectMany(path => path.Value!.AsObject().Where(m => m.Key is "get" or "post" or "put" or "delete").Select(m => new Operation(
-                m.Key.ToUpperInvariant(),
-                path.Key,
-                m.Value!["requestBody"]?["content"]?["application/json"]?["schema"]?.AsObject(),
-                [.. (m.Value["parameters"]?.AsArray() ?? []).Where(p => (string?)p!["in"] == "query").Select(p => (string)p!["name"]!)]))),
+            .. document["paths"]!
+                .AsObject()
+                .SelectMany(path =>
+                    path.Value!.AsObject()
+                        .Where(m => m.Key is "get" or "post" or "put" or "delete")
+                        .Select(m => new Operation(
+                            m.Key.ToUpperInvariant(),
+                            path.Key,
+                            m.Value!["requestBody"]?["content"]?["application/json"]?["schema"]?.AsObject(),
+                            [
+                                .. (m.Value["parameters"]?.AsArray() ?? [])
+                                    .Where(p => (string?)p!["in"] == "query")
+                                    .Select(p => (string)p!["name"]!),
+                            ]
+                        ))
+                ),
         ];
     }
 
@@ -57,8 +68,14 @@ public sealed class Interface
 
         return TypeOf(schema) switch
         {
-            "object" when depth < 8 => new JsonObject((schema["properties"]?.AsObject() ?? []).Select(p => KeyValuePair.Create(p.Key, Fitting(p.Value!.AsObject(), random, depth + 1)))),
-            "array" when depth < 8 => new JsonArray([.. Enumerable.Range(0, random.Next(3)).Select(_ => Fitting(schema["items"]!.AsObject(), random, depth + 1))]),
+            "object" when depth < 8 => new JsonObject(
+                (schema["properties"]?.AsObject() ?? []).Select(p =>
+                    KeyValuePair.Create(p.Key, Fitting(p.Value!.AsObject(), random, depth + 1))
+                )
+            ),
+            "array" when depth < 8 => new JsonArray([
+                .. Enumerable.Range(0, random.Next(3)).Select(_ => Fitting(schema["items"]!.AsObject(), random, depth + 1)),
+            ]),
             "integer" => random.Next(1, 20),
             "number" => Math.Round(random.NextDouble() * 200, 1),
             "boolean" => random.Next(2) == 0,
@@ -69,12 +86,27 @@ public sealed class Interface
         };
     }
 
-    private static string? TypeOf(JsonObject schema) => schema["type"] switch
-    {
-        JsonArray several => several.Select(t => (string?)t).FirstOrDefault(t => t != "null"),
-        { } one => (string?)one,
-        null => null,
-    };
+    private static string? TypeOf(JsonObject schema) =>
+        schema["type"] switch
+        {
+            JsonArray several => several.Select(t => (string?)t).FirstOrDefault(t => t != "null"),
+            { } one => (string?)one,
+            null => null,
+        };
 
-    private static readonly string[] Words = ["chickpea", "g", "overnight", "dry", "blue-pot", "front", "did", "felt", "open_pot", "2026-11-25T19:00", "an inch over", "for six at 7 pm: lentils, rice"];
+    private static readonly string[] Words =
+    [
+        "chickpea",
+        "g",
+        "overnight",
+        "dry",
+        "blue-pot",
+        "front",
+        "did",
+        "felt",
+        "open_pot",
+        "2026-11-25T19:00",
+        "an inch over",
+        "for six at 7 pm: lentils, rice",
+    ];
 }

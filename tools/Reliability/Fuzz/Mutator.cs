@@ -12,16 +12,81 @@ public sealed class Mutator(Random random)
 
     private static readonly string[] OddStrings =
     [
-        "", " ", "null", "0", "-1", "٣٠٠", "१२", "７", "½", "1e999", "\0", "\u0001\u0002", "\u202Egnirts", "e\u0301", "ﬁ", "İ", "ß", "𝟛", "👩‍🍳", "../../etc", "' OR 1=1 --", "<script>", "%00", "{{7*7}}", "99999999999999999999",
-        "9999-12-31T23:59:59Z", "0001-01-01T00:00:00Z", "2026-02-30T19:00", "2026-03-29T02:30", "24:00", "fríjol", "a\nb\rc", "http://example.com/",
+        "",
+        " ",
+        "null",
+        "0",
+        "-1",
+        "٣٠٠",
+        "१२",
+        "７",
+        "½",
+        "1e999",
+        "\0",
+        "\u0001\u0002",
+        "\u202Egnirts",
+        "e\u0301",
+        "ﬁ",
+        "İ",
+        "ß",
+        "𝟛",
+        "👩‍🍳",
+        "../../etc",
+        "' OR 1=1 --",
+        "<script>",
+        "%00",
+        "{{7*7}}",
+        "99999999999999999999",
+        "9999-12-31T23:59:59Z",
+        "0001-01-01T00:00:00Z",
+        "2026-02-30T19:00",
+        "2026-03-29T02:30",
+        "24:00",
+        "fríjol",
+        "a\nb\rc",
+        "http://example.com/",
     ];
 
     private static readonly string[] RawValues =
     [
-        "\"\\ud83d\"", "\"\\udc00x\"", "1e400", "-1e400", "1E-400", "-0", "9007199254740993", "123456789012345678901234567890", "NaN", "Infinity", "01", "1.", "tru", "\"\u0001\"", "{\"a\":1,\"a\":2}", "[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[]]]",
+        "\"\\ud83d\"",
+        "\"\\udc00x\"",
+        "1e400",
+        "-1e400",
+        "1E-400",
+        "-0",
+        "9007199254740993",
+        "123456789012345678901234567890",
+        "NaN",
+        "Infinity",
+        "01",
+        "1.",
+        "tru",
+        "\"\u0001\"",
+        "{\"a\":1,\"a\":2}",
+        "[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[[]]]",
     ];
 
-    private static readonly double[] OddNumbers = [0, -1, 1, 0.1, -0.5, 5e-324, 1e15, 1e22, 1e100, 1e308, -1e308, int.MaxValue, int.MinValue, long.MaxValue, 1.5, 40_000, 200];
+    private static readonly double[] OddNumbers =
+    [
+        0,
+        -1,
+        1,
+        0.1,
+        -0.5,
+        5e-324,
+        1e15,
+        1e22,
+        1e100,
+        1e308,
+        -1e308,
+        int.MaxValue,
+        int.MinValue,
+        long.MaxValue,
+        1.5,
+        40_000,
+        200,
+    ];
 
     /// <summary>The text of a body, spoilt in one to three places; now and then in a way that makes it none at all.</summary>
     public string Body(JsonNode? body)
@@ -147,36 +212,40 @@ public sealed class Mutator(Random random)
     }
 
     /// <summary>Something else in a value's place: of its own kind as often as of another.</summary>
-    private JsonNode? Odd(JsonNode? was) => random.Next(10) switch
-    {
-        0 => null,
-        1 => $"{Raw}{random.Next(RawValues.Length)}",
-        2 => new JsonArray(),
-        3 => new JsonObject(),
-        4 => new JsonArray(null, was?.DeepClone(), 1, "x"),
-        5 => random.Next(2) == 0,
-        6 => new string('9', random.Next(1, 5000)),
-        7 => $"{OddStrings[random.Next(OddStrings.Length)]}{(was is JsonValue v && v.TryGetValue<string>(out var text) ? text : string.Empty)}",
-        8 => OddStrings[random.Next(OddStrings.Length)],
-        _ => OddNumbers[random.Next(OddNumbers.Length)],
-    };
+    private JsonNode? Odd(JsonNode? was) =>
+        random.Next(10) switch
+        {
+            0 => null,
+            1 => $"{Raw}{random.Next(RawValues.Length)}",
+            2 => new JsonArray(),
+            3 => new JsonObject(),
+            4 => new JsonArray(null, was?.DeepClone(), 1, "x"),
+            5 => random.Next(2) == 0,
+            6 => new string('9', random.Next(1, 5000)),
+            7 =>
+                $"{OddStrings[random.Next(OddStrings.Length)]}{(was is JsonValue v && v.TryGetValue<string>(out var text) ? text : string.Empty)}",
+            8 => OddStrings[random.Next(OddStrings.Length)],
+            _ => OddNumbers[random.Next(OddNumbers.Length)],
+        };
 
     /// <summary>Something for a place in an address.</summary>
-    public string Segment(IReadOnlyList<string> real) => random.Next(3) == 0
-        ? Uri.EscapeDataString(OddStrings[random.Next(OddStrings.Length)] is { Length: > 0 } odd ? odd : "-")
-        : real.Count > 0 && random.Next(4) > 0 ? real[random.Next(real.Count)] : Guid.NewGuid().ToString();
+    public string Segment(IReadOnlyList<string> real) =>
+        random.Next(3) == 0 ? Uri.EscapeDataString(OddStrings[random.Next(OddStrings.Length)] is { Length: > 0 } odd ? odd : "-")
+        : real.Count > 0 && random.Next(4) > 0 ? real[random.Next(real.Count)]
+        : Guid.NewGuid().ToString();
 
     /// <summary>A value in a query.</summary>
     public string Value() => Uri.EscapeDataString(OddStrings[random.Next(OddStrings.Length)]);
 
     /// <summary>The kind that a body says it is; mostly the right one.</summary>
-    public string ContentType() => random.Next(25) switch
-    {
-        0 => "text/plain",
-        1 => "application/json; charset=bogus",
-        2 => "application/json; charset=utf-16",
-        3 => "application/x-www-form-urlencoded",
-        4 => "nonsense",
-        _ => "application/json",
-    };
+    public string ContentType() =>
+        random.Next(25) switch
+        {
+            0 => "text/plain",
+            1 => "application/json; charset=bogus",
+            2 => "application/json; charset=utf-16",
+            3 => "application/x-www-form-urlencoded",
+            4 => "nonsense",
+            _ => "application/json",
+        };
 }

@@ -4,7 +4,8 @@ using System.Security.Cryptography;
 
 namespace BrightKettle.Reliability.Kills;
 
-/// <summary>Starts the server on folders that something is wrong with, a full disk and a stranger's folder among them, and notes what it says.</summary>
+/// <summary>Starts the server on folders that something is wrong with, a full disk and a stranger's folder among them, and notes what it
+/// says.</summary>
 internal static class StartFaults
 {
     private static readonly TimeSpan Within = TimeSpan.FromSeconds(30);
@@ -31,7 +32,12 @@ internal static class StartFaults
             using var server = new OwnServer(app, folder, now);
             server.Launch(before);
             var code = server.End(Within);
-            var said = server.Said.Split('\n').FirstOrDefault(l => l.StartsWith("Bright Kettle:", StringComparison.Ordinal))?.Trim().Replace(root, "…", StringComparison.Ordinal) ?? "nothing";
+            var said = server
+                .Said.Split('\n')
+                .FirstOrDefault(l => l.StartsWith("Bright Kettle:", StringComparison.Ordinal))
+                ?.Trim()
+                .Replace(root, "…", StringComparison.Ordinal)
+                ?? "nothing";
             var changed = !was.SequenceEqual(Hashes(folder));
             good &= code == 1 && said.Contains(expected, StringComparison.Ordinal) && !changed;
             lines.Add(string.Create(CultureInfo.InvariantCulture, $"| {name} | {code} | {said} | {(changed ? "yes" : "no")} |"));
@@ -40,14 +46,23 @@ internal static class StartFaults
         string Db(string folder) => Path.Combine(folder, "kettle.db");
         Try("cut off in the middle", f => Cut(Db(f)), "damaged");
         Try("a page overwritten", f => Overwrite(Db(f)), "damaged");
-        Try("not a database", f => File.WriteAllText(Db(f), "chickpeas, rice, onions, salt and a long list of other things"), "not a database");
+        Try(
+            "not a database",
+            f => File.WriteAllText(Db(f), "chickpeas, rice, onions, salt and a long list of other things"),
+            "not a database"
+        );
         Try("may only be read", f => File.SetUnixFileMode(Db(f), UnixFileMode.UserRead), "may not be written");
         if (OnTinyDisk(root) is { } disk)
         {
             using var server = new OwnServer(app, Path.Combine(disk, "data"), now);
             server.Launch();
             var code = server.End(Within);
-            var said = server.Said.Split('\n').FirstOrDefault(l => l.StartsWith("Bright Kettle:", StringComparison.Ordinal))?.Trim().Replace(root, "…", StringComparison.Ordinal) ?? "nothing";
+            var said = server
+                .Said.Split('\n')
+                .FirstOrDefault(l => l.StartsWith("Bright Kettle:", StringComparison.Ordinal))
+                ?.Trim()
+                .Replace(root, "…", StringComparison.Ordinal)
+                ?? "nothing";
             good &= code == 1 && said.Contains("is full", StringComparison.Ordinal);
             lines.Add(string.Create(CultureInfo.InvariantCulture, $"| on a disk of 100 KB | {code} | {said} | |"));
             Run("umount", disk);
@@ -59,7 +74,14 @@ internal static class StartFaults
 
         if (Run("setpriv", "--reuid=65534", "--clear-groups", "dotnet", "--version") == 0)
         {
-            Try("another user's", f => File.SetUnixFileMode(f, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute), "may not be written", "setpriv", "--reuid=65534", "--clear-groups");
+            Try(
+                "another user's",
+                f => File.SetUnixFileMode(f, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute),
+                "may not be written",
+                "setpriv",
+                "--reuid=65534",
+                "--clear-groups"
+            );
         }
         else
         {
@@ -74,12 +96,22 @@ internal static class StartFaults
             var code = second.End(Within);
             var said = second.Said.Trim().Replace(root, "…", StringComparison.Ordinal);
             good &= code == 1 && said.Contains($"(process {holder.ProcessId})", StringComparison.Ordinal);
-            lines.Add(string.Create(CultureInfo.InvariantCulture, $"| used by another kettle | {code} | {said.Replace($"{holder.ProcessId}", "its number", StringComparison.Ordinal)} | no |"));
+            lines.Add(
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"| used by another kettle | {code} | {said.Replace($"{holder.ProcessId}", "its number", StringComparison.Ordinal)} | no |"
+                )
+            );
             holder.Kill();
         }
 
         Directory.Delete(root, recursive: true);
-        return new Outcome("faults", string.Join('\n', lines), $"{lines.Count - 2} folders tried, {(good ? "all" : "NOT all")} said and left as they were", good);
+        return new Outcome(
+            "faults",
+            string.Join('\n', lines),
+            $"{lines.Count - 2} folders tried, {(good ? "all" : "NOT all")} said and left as they were",
+            good
+        );
     }
 
     private static void Copy(string from, string to)
@@ -105,7 +137,13 @@ internal static class StartFaults
     }
 
     private static List<string> Hashes(string folder) =>
-        [.. Directory.GetFiles(folder).Where(f => Path.GetExtension(f) is not (".lock" or ".pid")).Order(StringComparer.Ordinal).Select(f => f + Convert.ToHexString(SHA256.HashData(File.ReadAllBytes(f))))];
+        [
+            .. Directory
+                .GetFiles(folder)
+                .Where(f => Path.GetExtension(f) is not (".lock" or ".pid"))
+                .Order(StringComparer.Ordinal)
+                .Select(f => f + Convert.ToHexString(SHA256.HashData(File.ReadAllBytes(f)))),
+        ];
 
     /// <summary>A disk in memory that the first tables already fill; null where none may be mounted.</summary>
     private static string? OnTinyDisk(string root)
@@ -119,7 +157,9 @@ internal static class StartFaults
     {
         try
         {
-            using var process = Process.Start(new ProcessStartInfo(program, words) { RedirectStandardError = true, RedirectStandardOutput = true })!;
+            using var process = Process.Start(
+                new ProcessStartInfo(program, words) { RedirectStandardError = true, RedirectStandardOutput = true }
+            )!;
             process.WaitForExit();
             return process.ExitCode;
         }

@@ -5,7 +5,8 @@ using System.Text.Json;
 
 namespace BrightKettle.Reliability.Kills;
 
-/// <summary>Ends the server while it starts, on new folders and on old ones, and looks whether it starts afterwards and has all that it had.</summary>
+/// <summary>Ends the server while it starts, on new folders and on old ones, and looks whether it starts afterwards and has all that it
+/// had.</summary>
 internal static class StartKills
 {
     private const int Seed = 20261128;
@@ -92,8 +93,14 @@ internal static class StartKills
             | asked, and ended as if something had gone wrong | {unclean} | 0 |
             | next start to the first answer, median and longest | {median:0.0} s, {restarts.LastOrDefault():0.0} s | |
             | took | {clock.Elapsed.TotalMinutes:0.0} min | |
-            """);
-        return new Outcome("starts", table, $"{kills} ended during start: {never} did not open again, {lost} not whole, {late} late, {unclean} unclean", never + lost + late + unclean == 0);
+            """
+        );
+        return new Outcome(
+            "starts",
+            table,
+            $"{kills} ended during start: {never} did not open again, {lost} not whole, {late} late, {unclean} unclean",
+            never + lost + late + unclean == 0
+        );
     }
 
     /// <summary>How long a start on a new folder takes here: the moments of the kills lie within.</summary>

@@ -41,9 +41,11 @@ internal sealed class Tally
         return before;
     }
 
-    public string Line(TimeSpan took) => string.Create(
-        CultureInfo.InvariantCulture,
-        $"{Kills} kills in {took.TotalMinutes:0.0} min: {Entries} entries stored, {Missing} confirmed ones missing, {Twice} twice, {Strangers} never sent, {Unconfirmed} stored unconfirmed, {TimesMoved} times moved");
+    public string Line(TimeSpan took) =>
+        string.Create(
+            CultureInfo.InvariantCulture,
+            $"{Kills} kills in {took.TotalMinutes:0.0} min: {Entries} entries stored, {Missing} confirmed ones missing, {Twice} twice, {Strangers} never sent, {Unconfirmed} stored unconfirmed, {TimesMoved} times moved"
+        );
 
     public string Table(int wanted, TimeSpan took)
     {
@@ -63,6 +65,7 @@ internal sealed class Tally
             | stored, but killed before the answer was out | {Unconfirmed} | any: the page sends them again, and they are stored once |
             | from the kill to the first answer, median | {median:0.0} s | |
             | took | {took.TotalMinutes:0.0} min | 30 min at most |
-            """);
+            """
+        );
     }
 }

@@ -4,7 +4,8 @@ using System.Text.Json;
 
 namespace BrightKettle.Reliability.Kills;
 
-/// <summary>Kills the server with signal 9 at random moments while two hands tell it things, and looks whether anything that was confirmed is missing afterwards.</summary>
+/// <summary>Kills the server with signal 9 at random moments while two hands tell it things, and looks whether anything that was
+/// confirmed is missing afterwards.</summary>
 internal static class WorkKills
 {
     private const int KillsPerDinner = 20;
@@ -40,7 +41,10 @@ internal static class WorkKills
                 times = timed ? await TimesAsync(server, cook) : null;
                 var before = confirmed.Count;
                 using var stop = new CancellationTokenSource();
-                var hands = Enumerable.Range(0, 2).Select(_ => Task.Run(() => TellAsync(server, cook, now, confirmed, sent, stop.Token))).ToList();
+                var hands = Enumerable
+                    .Range(0, 2)
+                    .Select(_ => Task.Run(() => TellAsync(server, cook, now, confirmed, sent, stop.Token)))
+                    .ToList();
                 // A server that has just started answers slowly: the moment is counted from when it is at work.
                 var patience = Stopwatch.StartNew();
                 while (Count(confirmed) < before + 2 && patience.Elapsed < TimeSpan.FromSeconds(5))
@@ -103,14 +107,39 @@ internal static class WorkKills
             serveAtLocal = "2026-11-25T19:00",
             seed = 7,
         };
-        var kept = await server.Http.PostAsJsonAsync(server.At($"/api/cooks/{id}"), new { eventId = Guid.CreateVersion7(), occurredAt = now, title = "Killed dinner", dish, basedOn = (long?)null });
+        var kept = await server.Http.PostAsJsonAsync(
+            server.At($"/api/cooks/{id}"),
+            new
+            {
+                eventId = Guid.CreateVersion7(),
+                occurredAt = now,
+                title = "Killed dinner",
+                dish,
+                basedOn = (long?)null,
+            }
+        );
         kept.EnsureSuccessStatusCode();
-        var started = await server.Http.PostAsJsonAsync(server.At($"/api/stove/{id}/start"), new { eventId = Guid.CreateVersion7(), occurredAt = now, basedOn = (await kept.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("version").GetInt64() });
+        var started = await server.Http.PostAsJsonAsync(
+            server.At($"/api/stove/{id}/start"),
+            new
+            {
+                eventId = Guid.CreateVersion7(),
+                occurredAt = now,
+                basedOn = (await kept.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("version").GetInt64(),
+            }
+        );
         started.EnsureSuccessStatusCode();
         return id;
     }
 
-    private static async Task TellAsync(OwnServer server, Guid cook, DateTimeOffset now, List<Guid> confirmed, HashSet<Guid> sent, CancellationToken stop)
+    private static async Task TellAsync(
+        OwnServer server,
+        Guid cook,
+        DateTimeOffset now,
+        List<Guid> confirmed,
+        HashSet<Guid> sent,
+        CancellationToken stop
+    )
     {
         while (!stop.IsCancellationRequested)
         {
@@ -122,9 +151,26 @@ internal static class WorkKills
 
             try
             {
-                var entry = new { eventId = id, occurredAt = now, basedOn = 0, kind = "checked", what = "sticking" };
-                var answer = await server.Http.PostAsJsonAsync(server.At($"/api/stove/{cook}/entries"), new { entries = new[] { entry } }, CancellationToken.None);
-                if (answer.IsSuccessStatusCode && (await answer.Content.ReadFromJsonAsync<JsonElement>(CancellationToken.None)).GetProperty("entries")[0].GetProperty("code").ValueKind == JsonValueKind.Null)
+                var entry = new
+                {
+                    eventId = id,
+                    occurredAt = now,
+                    basedOn = 0,
+                    kind = "checked",
+                    what = "sticking",
+                };
+                var answer = await server.Http.PostAsJsonAsync(
+                    server.At($"/api/stove/{cook}/entries"),
+                    new { entries = new[] { entry } },
+                    CancellationToken.None
+                );
+                if (
+                    answer.IsSuccessStatusCode
+                    && (await answer.Content.ReadFromJsonAsync<JsonElement>(CancellationToken.None))
+                        .GetProperty("entries")[0]
+                        .GetProperty("code")
+                        .ValueKind == JsonValueKind.Null
+                )
                 {
                     lock (confirmed)
                     {
@@ -141,9 +187,19 @@ internal static class WorkKills
     }
 
     private static async Task<List<Guid>> ToldAsync(OwnServer server, Guid cook) =>
-        [.. (await server.Http.GetFromJsonAsync<JsonElement>(server.At($"/api/stove/{cook}/record"))).EnumerateArray().Select(t => t.GetProperty("entry").GetProperty("eventId").GetGuid())];
+        [
+            .. (await server.Http.GetFromJsonAsync<JsonElement>(server.At($"/api/stove/{cook}/record")))
+                .EnumerateArray()
+                .Select(t => t.GetProperty("entry").GetProperty("eventId").GetGuid()),
+        ];
 
     /// <summary>When each thing that is still to do is due: must be the same to the second after a kill, by the same clock.</summary>
     private static async Task<string> TimesAsync(OwnServer server, Guid cook) =>
-        string.Join(' ', (await server.Http.GetFromJsonAsync<JsonElement>(server.At($"/api/stove/{cook}"))).GetProperty("moments").EnumerateArray().Select(m => m.GetProperty("due").GetProperty("at").GetString()));
+        string.Join(
+            ' ',
+            (await server.Http.GetFromJsonAsync<JsonElement>(server.At($"/api/stove/{cook}")))
+                .GetProperty("moments")
+                .EnumerateArray()
+                .Select(m => m.GetProperty("due").GetProperty("at").GetString())
+        );
 }

@@ -25,7 +25,9 @@ internal static class Bowls
         }
 
         var at = OneLane.All((float)celsius);
-        var rate = Value(RateLaws.Hydration(at, OneLane.All(g.Of(ingredient, Layout.EnergyK, lane)), g.Step)) * g.Of(ingredient, Layout.Rate98, lane);
+        var rate =
+            Value(RateLaws.Hydration(at, OneLane.All(g.Of(ingredient, Layout.EnergyK, lane)), g.Step))
+            * g.Of(ingredient, Layout.Rate98, lane);
         ref var coat = ref g.Of(ingredient, Layout.Coat, lane);
         var open = seconds;
         if (coat < 0.9999f)

@@ -2,7 +2,8 @@ using System.Runtime.CompilerServices;
 
 namespace BrightKettle.Core.Cooking.Engine;
 
-/// <summary>Salt between liquor and seeds, and what salt, acid, soda and sugar do to a seed's speed: over a minute or so at a time.</summary>
+/// <summary>Salt between liquor and seeds, and what salt, acid, soda and sugar do to a seed's speed: over a minute or so at a
+/// time.</summary>
 internal static class ChemistryStep<T>
     where T : struct, ILanes<T>
 {
@@ -94,7 +95,9 @@ internal static class ChemistryStep<T>
             return;
         }
 
-        var time = T.Same(sugar, T.All(0)) ? T.All(1) : T.Where(T.Less(T.All(0), sugar), g.Step.Sugar.At(T.All(100) * sugar / (water + sugar)) * firming, T.All(1));
+        var time = T.Same(sugar, T.All(0))
+            ? T.All(1)
+            : T.Where(T.Less(T.All(0), sugar), g.Step.Sugar.At(T.All(100) * sugar / (water + sugar)) * firming, T.All(1));
         var salt = T.FromWide(ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.Salt));
         var percent = T.All(100) * salt / (T.Max(T.All(1), liquor) + salt);
         time *= g.Step.SaltSoaked.At(percent);
@@ -140,5 +143,6 @@ internal static class ChemistryStep<T>
     }
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static T Water(PotGroup g, int d) => T.FromWide(ref g.WideRow<T>(d + Layout.Wet)) + T.FromWide(ref g.WideRow<T>(d + Layout.Swollen));
+    private static T Water(PotGroup g, int d) =>
+        T.FromWide(ref g.WideRow<T>(d + Layout.Wet)) + T.FromWide(ref g.WideRow<T>(d + Layout.Swollen));
 }

@@ -16,12 +16,17 @@ internal readonly struct EightLanes(Vector256<float> value) : ILanes<EightLanes>
     public static EightLanes Load(ref float from) => new(Vector256.LoadUnsafe(ref from));
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public static EightLanes Difference(ref double a, ref double b) => new(Vector256.Narrow(
-        Vector256.LoadUnsafe(ref a) - Vector256.LoadUnsafe(ref b),
-        Vector256.LoadUnsafe(ref a, 4) - Vector256.LoadUnsafe(ref b, 4)));
+    public static EightLanes Difference(ref double a, ref double b) =>
+        new(
+            Vector256.Narrow(
+                Vector256.LoadUnsafe(ref a) - Vector256.LoadUnsafe(ref b),
+                Vector256.LoadUnsafe(ref a, 4) - Vector256.LoadUnsafe(ref b, 4)
+            )
+        );
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public static EightLanes FromWide(ref double from) => new(Vector256.Narrow(Vector256.LoadUnsafe(ref from), Vector256.LoadUnsafe(ref from, 4)));
+    public static EightLanes FromWide(ref double from) =>
+        new(Vector256.Narrow(Vector256.LoadUnsafe(ref from), Vector256.LoadUnsafe(ref from, 4)));
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public static EightLanes Min(EightLanes a, EightLanes b) => new(Vector256.MinNative(a._value, b._value));

@@ -1,6 +1,7 @@
 namespace BrightKettle.Core.Cooking.Engine;
 
-/// <summary>One step of all pots of a group: each lane by its own length, at most to its next grid line, its next duty or its ceiling.</summary>
+/// <summary>One step of all pots of a group: each lane by its own length, at most to its next grid line, its next duty or its
+/// ceiling.</summary>
 internal static class GroupStep<T>
     where T : struct, ILanes<T>
 {

@@ -23,10 +23,13 @@ internal static class HeatStep<T>
         var steamy = T.Max(T.All(0.08f), T.Min(T.All(1), (below - T.All(SteamFrom)) * T.All(1f / 15)));
         var watts = T.All(g.Step.SteamToBowl) * steamy * (below - own);
         watts.Store(ref g.Row<T>(Layout.VesselFloat(bowl) + Layout.FromBelow));
-        (T.Load(ref g.Row<T>(Layout.VesselFloat(0) + Layout.FromBelow)) - watts).Store(ref g.Row<T>(Layout.VesselFloat(0) + Layout.FromBelow));
+        (T.Load(ref g.Row<T>(Layout.VesselFloat(0) + Layout.FromBelow)) - watts).Store(
+            ref g.Row<T>(Layout.VesselFloat(0) + Layout.FromBelow)
+        );
     }
 
-    /// <summary>Works out how fast the vessel warms and answers the step, cut short where it meets its ceiling, or the temperature from which it is only held.</summary>
+    /// <summary>Works out how fast the vessel warms and answers the step, cut short where it meets its ceiling, or the temperature from
+    /// which it is only held.</summary>
     public static T Look(PotGroup g, int vessel, T step)
     {
         var v = Layout.VesselFloat(vessel);
@@ -38,8 +41,10 @@ internal static class HeatStep<T>
             SetVapour(g, v, celsius);
         }
 
-        var surface = T.Load(ref g.Row<T>(v + Layout.Evaporation)) * T.Load(ref g.Row<T>(v + Layout.Vapour)) * T.Min(T.All(1), liquor * T.All(0.02f));
-        var need = (T.Load(ref g.Row<T>(v + Layout.Loss)) * (celsius - T.Load(ref g.Row<T>(v + Layout.Room))))
+        var surface =
+            T.Load(ref g.Row<T>(v + Layout.Evaporation)) * T.Load(ref g.Row<T>(v + Layout.Vapour)) * T.Min(T.All(1), liquor * T.All(0.02f));
+        var need =
+            (T.Load(ref g.Row<T>(v + Layout.Loss)) * (celsius - T.Load(ref g.Row<T>(v + Layout.Room))))
             + (T.All(Latent) * surface)
             - T.Load(ref g.Row<T>(v + Layout.FromBelow));
         var most = T.Load(ref g.Row<T>(v + Layout.Most));

@@ -1,7 +1,8 @@
 namespace BrightKettle.Core.Cooking.Engine;
 
 /// <summary>As many numbers side by side as one instruction takes: the equations are written once and run on one pot or on eight.</summary>
-/// <remarks>A mask is a value of the same type, made by a comparison; only <see cref="Where"/>, <see cref="Bits"/> and the and-operator read it.</remarks>
+/// <remarks>A mask is a value of the same type, made by a comparison; only <see cref="Where"/>, <see cref="Bits"/> and the and-operator
+/// read it.</remarks>
 internal interface ILanes<T>
     where T : struct, ILanes<T>
 {

@@ -2,7 +2,8 @@ using BrightKettle.Core.Catalogue;
 
 namespace BrightKettle.Core.Cooking.Engine;
 
-/// <summary>The typical column of a <see cref="Curve"/>, made ready for many pots side by side: a level, and at each point the change of slope.</summary>
+/// <summary>The typical column of a <see cref="Curve"/>, made ready for many pots side by side: a level, and at each point the change of
+/// slope.</summary>
 internal sealed class LaneCurve
 {
     private readonly float _level;
@@ -13,7 +14,10 @@ internal sealed class LaneCurve
     {
         var x = curve.Points.Select(p => p[0]).ToArray();
         var y = x.Select(curve.Typical).ToArray();
-        var slopes = Enumerable.Range(0, x.Length + 1).Select(i => i == 0 || i == x.Length ? 0 : (y[i] - y[i - 1]) / (x[i] - x[i - 1])).ToArray();
+        var slopes = Enumerable
+            .Range(0, x.Length + 1)
+            .Select(i => i == 0 || i == x.Length ? 0 : (y[i] - y[i - 1]) / (x[i] - x[i - 1]))
+            .ToArray();
         _level = (float)y[0];
         _from = [.. x.Select(v => (float)v)];
         _bend = [.. Enumerable.Range(0, x.Length).Select(i => (float)(slopes[i + 1] - slopes[i]))];

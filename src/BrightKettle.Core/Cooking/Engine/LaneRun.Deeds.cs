@@ -104,7 +104,13 @@ internal sealed partial class LaneRun
                 _pot.Open(v);
                 break;
             case CookAction.Transfer a:
-                _pot.Move(v, _cook.Kitchen.IndexOf(a.To), a.What, a.IngredientId is { } moved ? _cook.IndexOf(moved) : -1, a.Most?.Grams ?? double.PositiveInfinity);
+                _pot.Move(
+                    v,
+                    _cook.Kitchen.IndexOf(a.To),
+                    a.What,
+                    a.IngredientId is { } moved ? _cook.IndexOf(moved) : -1,
+                    a.Most?.Grams ?? double.PositiveInfinity
+                );
                 break;
             case CookAction.Mash a:
                 _pot.Mash(_cook.IndexOf(a.IngredientId), a.Share);

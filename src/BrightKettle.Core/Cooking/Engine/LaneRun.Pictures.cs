@@ -51,7 +51,12 @@ internal sealed partial class LaneRun
             doneness[i] = _pot.Doneness(i);
         }
 
-        _samples.Add(new(_pot.Now, Level(shown), doneness, beds) { All = _tracks.Length == 1 ? [] : [.. Enumerable.Range(0, _tracks.Length).Select(Level)] });
+        _samples.Add(
+            new(_pot.Now, Level(shown), doneness, beds)
+            {
+                All = _tracks.Length == 1 ? [] : [.. Enumerable.Range(0, _tracks.Length).Select(Level)],
+            }
+        );
     }
 
     private VesselLevel Level(int vessel)

@@ -107,7 +107,8 @@ internal sealed partial class LaneRun
         }
     }
 
-    /// <summary>When the how-manieth whistle of this locking came: a weight goes on letting steam go, and what waits for the second does not wait for the last.</summary>
+    /// <summary>When the how-manieth whistle of this locking came: a weight goes on letting steam go, and what waits for the second does
+    /// not wait for the last.</summary>
     private double WhistledAt(int vessel, int lockedAfter, int count)
     {
         for (var i = lockedAfter; i < _happenings.Count; i++)

@@ -3,7 +3,8 @@ using BrightKettle.Core.Kitchen;
 
 namespace BrightKettle.Core.Cooking.Engine;
 
-/// <summary>Follows one cook on one pot: does each action when what it waits for has come, notes what happened, says when it next wants attending to.</summary>
+/// <summary>Follows one cook on one pot: does each action when what it waits for has come, notes what happened, says when it next wants
+/// attending to.</summary>
 internal sealed partial class LaneRun
 {
     /// <summary>How long a run waits for an event.</summary>
@@ -68,29 +69,31 @@ internal sealed partial class LaneRun
 
     public bool IsOver { get; private set; }
 
-    public PotRun Result => new(
-        _done,
-        _happenings,
-        _stalled,
-        _samples ?? [],
-        [.. Enumerable.Range(0, _script.Ingredients.Length).Select(_pot.Seed)],
-        [.. Enumerable.Range(0, _script.Vessels.Length).Select(_pot.State)],
-        _peak,
-        _peakAt,
-        _pot.DrySeconds,
-        _pot.WaterAdded,
-        _pot.JugGrams,
-        _worst)
-    {
-        IsEndless = _stalled is not null && _pot.Now >= EndlessSeconds,
-    };
+    public PotRun Result =>
+        new(
+            _done,
+            _happenings,
+            _stalled,
+            _samples ?? [],
+            [.. Enumerable.Range(0, _script.Ingredients.Length).Select(_pot.Seed)],
+            [.. Enumerable.Range(0, _script.Vessels.Length).Select(_pot.State)],
+            _peak,
+            _peakAt,
+            _pot.DrySeconds,
+            _pot.WaterAdded,
+            _pot.JugGrams,
+            _worst
+        )
+        {
+            IsEndless = _stalled is not null && _pot.Now >= EndlessSeconds,
+        };
 
     /// <summary>Called when the lane's due time has come or a vessel has met its ceiling.</summary>
     public void Attend()
     {
         Leak();
         NoteReached();
-        for (var changed = true; changed && !IsOver;)
+        for (var changed = true; changed && !IsOver; )
         {
             changed = DoBowls();
             for (var v = 0; v < _tracks.Length && !IsOver; v++)
@@ -241,7 +244,9 @@ internal sealed partial class LaneRun
                 continue;
             }
 
-            watched |= _script.Actions[track.Next].Trigger.After == PotEvent.SurfaceDry && (double.IsInfinity(track.Due - track.Since) || track.DrySince is null);
+            watched |=
+                _script.Actions[track.Next].Trigger.After == PotEvent.SurfaceDry
+                && (double.IsInfinity(track.Due - track.Since) || track.DrySince is null);
             if (_pot.Stage(v) == PressureStage.Venting)
             {
                 // Before the boil there is no steam, and its coming is told.
@@ -274,8 +279,12 @@ internal sealed partial class LaneRun
         _g.Wide(Layout.Due, _lane) = due;
     }
 
-    /// <summary>When to ask again for what comes in so many seconds by the present rate, which changes: halfway, and just then once it is near.</summary>
-    private double Soon(double seconds) => double.IsInfinity(seconds) ? _step : seconds > 2 * _step ? seconds / 2 : Math.Clamp(seconds, 0.05, _step);
+    /// <summary>When to ask again for what comes in so many seconds by the present rate, which changes: halfway, and just then once it is
+    /// near.</summary>
+    private double Soon(double seconds) =>
+        double.IsInfinity(seconds) ? _step
+        : seconds > 2 * _step ? seconds / 2
+        : Math.Clamp(seconds, 0.05, _step);
 
     /// <summary>Cold pots are moved on in long steps; one with nothing in it in a single one.</summary>
     private void Pace(double due)
@@ -311,7 +320,8 @@ internal sealed partial class LaneRun
         public double LookEnds;
         public double? BoilingSince;
 
-        /// <summary>The last boil since the action before: one that nobody was there for has come all the same, even if the pot is dry by now.</summary>
+        /// <summary>The last boil since the action before: one that nobody was there for has come all the same, even if the pot is dry by
+        /// now.</summary>
         public double? BoiledAt;
         public double? PressureSince;
         public double? PinDownAt;
@@ -324,9 +334,7 @@ internal sealed partial class LaneRun
         /// <summary>It is left to lose its pressure.</summary>
         public bool ByItself;
 
-        public Track()
-        {
-        }
+        public Track() { }
 
         public void Lock(int noted)
         {

@@ -125,22 +125,40 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
 
     public int IngredientDouble(int ingredient) => LaneDoubles + (Vessels * VesselDoubles) + (ingredient * IngredientDoubles);
 
-    public IngredientKind KindOf(int ingredient) => Kinds[ingredient] switch { 'p' => IngredientKind.Pulse, 'r' => IngredientKind.Rice, _ => IngredientKind.Extra };
+    public IngredientKind KindOf(int ingredient) =>
+        Kinds[ingredient] switch
+        {
+            'p' => IngredientKind.Pulse,
+            'r' => IngredientKind.Rice,
+            _ => IngredientKind.Extra,
+        };
 
     /// <summary>Whether this vessel stands in the steam of the first.</summary>
     public bool IsAbove(int vessel) => Above[vessel] == '^';
 
-    public static Layout Of(Cook cook) => new(
-        cook.Kitchen.VesselCount,
-        string.Concat(cook.Ingredients.Select(i => i switch { PulseIngredient => 'p', RiceIngredient => 'r', _ => 'x' })),
-        string.Concat(Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v].Above ? '^' : '.')),
-        NeedsChemistry(cook));
+    public static Layout Of(Cook cook) =>
+        new(
+            cook.Kitchen.VesselCount,
+            string.Concat(
+                cook.Ingredients.Select(i =>
+                    i switch
+                    {
+                        PulseIngredient => 'p',
+                        RiceIngredient => 'r',
+                        _ => 'x',
+                    }
+                )
+            ),
+            string.Concat(Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v].Above ? '^' : '.')),
+            NeedsChemistry(cook)
+        );
 
     /// <summary>Salt, acid, sugar and soda are followed only where there are any.</summary>
     private static bool NeedsChemistry(Cook cook) =>
         cook.Actions.Any(a => a is CookAction.AddSalt or CookAction.Soak { SaltShare: > 0 })
-        || cook.Ingredients.Any(i => i is PulseIngredient { CookedSaltShare: > 0 } or ExtraIngredient
-        {
-            Extra: { AcidMillimoles: not 0 } or { Sugar: > 0 } or { Salt.High: > 0 }
-        });
+        || cook.Ingredients.Any(i =>
+            i
+                is PulseIngredient { CookedSaltShare: > 0 }
+                    or ExtraIngredient { Extra: { AcidMillimoles: not 0 } or { Sugar: > 0 } or { Salt.High: > 0 } }
+        );
 }

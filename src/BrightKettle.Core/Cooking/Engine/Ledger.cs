@@ -1,14 +1,20 @@
 namespace BrightKettle.Core.Cooking.Engine;
 
 /// <summary>The double-entry book of water and of salt in one lane, g.</summary>
-/// <remarks>The physics keeps its own amounts; the book is written beside it, so that a flow that one of them forgets shows as a difference.</remarks>
+/// <remarks>The physics keeps its own amounts; the book is written beside it, so that a flow that one of them forgets shows as a
+/// difference.</remarks>
 internal static class Ledger
 {
     /// <summary>Largest difference in any account, and of the sum over all accounts from zero.</summary>
     public static double Error(PotGroup g, int lane)
     {
         var worst = 0.0;
-        var water = g.Wide(Layout.Tap, lane) + g.Wide(Layout.Steam, lane) + g.Wide(Layout.Gone, lane) + g.Wide(Layout.JugBook, lane) + g.Wide(Layout.Shelf, lane);
+        var water =
+            g.Wide(Layout.Tap, lane)
+            + g.Wide(Layout.Steam, lane)
+            + g.Wide(Layout.Gone, lane)
+            + g.Wide(Layout.JugBook, lane)
+            + g.Wide(Layout.Shelf, lane);
         var salt = g.Wide(Layout.SaltAdded, lane) + g.Wide(Layout.SaltGone, lane) + g.Wide(Layout.SaltJugBook, lane);
         Compare(g.Wide(Layout.Jug, lane), g.Wide(Layout.JugBook, lane), ref worst);
         Compare(g.Wide(Layout.SaltJug, lane), g.Wide(Layout.SaltJugBook, lane), ref worst);

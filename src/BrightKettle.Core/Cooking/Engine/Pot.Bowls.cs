@@ -22,7 +22,9 @@ internal sealed partial class Pot
         SoakOn(ingredient);
         ref var bowl = ref _bowls[ingredient];
         var share = Math.Min(1, bowl.WetSeconds / (8 * 3600));
-        var time = (1 + (share * ((_c.Curve("brine_soak").Typical(100 * bowl.SaltShare) * _c.Curve("soda_soak").Typical(bowl.Soda)) - 1))) * HardSoak(ingredient);
+        var time =
+            (1 + (share * ((_c.Curve("brine_soak").Typical(100 * bowl.SaltShare) * _c.Curve("soda_soak").Typical(bowl.Soda)) - 1)))
+            * HardSoak(ingredient);
         _g.Of(ingredient, Layout.LotFactor, _lane) *= (float)time;
         var grams = _g.OfWide(ingredient, Layout.Bowl, _lane);
         _g.OfWide(ingredient, Layout.Bowl, _lane) = 0;

@@ -40,7 +40,11 @@ internal sealed partial class Pot
         var solids = back <= 0 ? 0 : back / JugGrams * _jugSolids;
         _jugSolids -= solids;
         _g.Vessel(vessel, Layout.Carried, _lane) += (float)solids;
-        MixHeat(vessel, back * HeatStep<OneLane>.SpecificHeatWater, _vessels[vessel].JugCelsius > 0 ? _vessels[vessel].JugCelsius : _cook.Kitchen.Room.Celsius);
+        MixHeat(
+            vessel,
+            back * HeatStep<OneLane>.SpecificHeatWater,
+            _vessels[vessel].JugCelsius > 0 ? _vessels[vessel].JugCelsius : _cook.Kitchen.Room.Celsius
+        );
         Post(vessel, Layout.Jug, -back);
         PostSalt(vessel, Layout.SaltJug, -salt);
         _g.Wide(Layout.JugBook, _lane) -= back;
@@ -69,8 +73,12 @@ internal sealed partial class Pot
     {
         SoakOn(ingredient);
         var celsius = _bowls[ingredient].Celsius;
-        var own = _g.Of(ingredient, Layout.Capacity, _lane)
-            + ((_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane)) * HeatStep<OneLane>.SpecificHeatWater);
+        var own =
+            _g.Of(ingredient, Layout.Capacity, _lane)
+            + (
+                (_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane))
+                * HeatStep<OneLane>.SpecificHeatWater
+            );
         MixHeat(vessel, own, celsius);
         var bowl = _g.OfWide(ingredient, Layout.Bowl, _lane);
         MixHeat(vessel, bowl * HeatStep<OneLane>.SpecificHeatWater, celsius);
@@ -105,7 +113,10 @@ internal sealed partial class Pot
     {
         var water = _g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane);
         var salt = _g.OfWide(ingredient, Layout.SaltIn, _lane);
-        _g.OfWide(ingredient, Layout.Wet, _lane) = _g.OfWide(ingredient, Layout.Swollen, _lane) = _g.OfWide(ingredient, Layout.SaltIn, _lane) = 0;
+        _g.OfWide(ingredient, Layout.Wet, _lane) =
+            _g.OfWide(ingredient, Layout.Swollen, _lane) =
+            _g.OfWide(ingredient, Layout.SaltIn, _lane) =
+                0;
         _g.OfWide(ingredient, Layout.Book, _lane) -= water;
         _g.OfWide(ingredient, Layout.SaltInBook, _lane) -= salt;
         _g.Wide(Layout.Gone, _lane) += water;
@@ -136,7 +147,9 @@ internal sealed partial class Pot
         var share = gone <= 0 ? 0 : gone / Liquor(from);
         var salt = share * _g.VesselWide(from, Layout.Salt, _lane);
         MixHeat(to, gone * HeatStep<OneLane>.SpecificHeatWater, celsius);
-        foreach (var (row, amount) in new[] { (Layout.Liquor, gone), (Layout.LiquorBook, gone), (Layout.Salt, salt), (Layout.SaltBook, salt) })
+        foreach (
+            var (row, amount) in new[] { (Layout.Liquor, gone), (Layout.LiquorBook, gone), (Layout.Salt, salt), (Layout.SaltBook, salt) }
+        )
         {
             _g.VesselWide(from, row, _lane) -= amount;
             _g.VesselWide(to, row, _lane) += amount;
@@ -152,7 +165,8 @@ internal sealed partial class Pot
         Freshen();
     }
 
-    /// <summary>Dissolved in a vessel's liquor, g: what its pulses gave, what was crushed or stirred in, what liquor carried in or out.</summary>
+    /// <summary>Dissolved in a vessel's liquor, g: what its pulses gave, what was crushed or stirred in, what liquor carried in or
+    /// out.</summary>
     private double Solids(int vessel)
     {
         double solids = _g.Vessel(vessel, Layout.Thick, _lane) + _g.Vessel(vessel, Layout.Carried, _lane);
@@ -160,7 +174,10 @@ internal sealed partial class Pot
         {
             if (_g.Layout.KindOf(i) == IngredientKind.Pulse && PlaceOf(i) == vessel)
             {
-                solids += _g.Of(i, Layout.Dry, _lane) * _g.Of(i, Layout.Solids, _lane) * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
+                solids +=
+                    _g.Of(i, Layout.Dry, _lane)
+                    * _g.Of(i, Layout.Solids, _lane)
+                    * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
             }
         }
 

@@ -34,7 +34,9 @@ internal sealed partial class Pot
         var cooker = _script.Vessels[vessel].Vessel.Cooker!;
         var left = cooker.VentGrams - (_g.Vessel(vessel, Layout.Vented, _lane) - _vessels[vessel].VentFrom);
         var rate = Math.Max(0, _g.Vessel(vessel, Layout.Net, _lane)) / HeatStep<OneLane>.Latent;
-        return left <= 0 ? 0 : IsBoiling(vessel) && rate > 0 ? left / rate : double.PositiveInfinity;
+        return left <= 0 ? 0
+            : IsBoiling(vessel) && rate > 0 ? left / rate
+            : double.PositiveInfinity;
     }
 
     public void Seat(int vessel)
@@ -69,7 +71,9 @@ internal sealed partial class Pot
     {
         var over = Celsius(vessel) - (_boilingPoint + 0.3);
         var rate = -_g.Vessel(vessel, Layout.Rate, _lane);
-        return _vessels[vessel].Stage == PressureStage.None || over <= 0 ? 0 : rate > 0 ? over / rate : double.PositiveInfinity;
+        return _vessels[vessel].Stage == PressureStage.None || over <= 0 ? 0
+            : rate > 0 ? over / rate
+            : double.PositiveInfinity;
     }
 
     private void Flash(int vessel, double celsius)

@@ -82,7 +82,11 @@ internal sealed partial class Pot
         {
             for (var v = 0; v < _vessels.Length; v++)
             {
-                if (_vessels[v].Flame != Flame.Off || Liquor(v) > 0 || Math.Abs(Celsius(v) - _cook.Kitchen.Room.Celsius) > PotGroup.ColdWithin)
+                if (
+                    _vessels[v].Flame != Flame.Off
+                    || Liquor(v) > 0
+                    || Math.Abs(Celsius(v) - _cook.Kitchen.Room.Celsius) > PotGroup.ColdWithin
+                )
                 {
                     return false;
                 }
@@ -128,7 +132,10 @@ internal sealed partial class Pot
             return Cooking.Doneness.Tender * soft;
         }
 
-        var wet = Math.Min(1, _g.OfWide(ingredient, Layout.Wet, _lane) / _g.Of(ingredient, Layout.Dry, _lane) / _g.Of(ingredient, Layout.Ceil, _lane));
+        var wet = Math.Min(
+            1,
+            _g.OfWide(ingredient, Layout.Wet, _lane) / _g.Of(ingredient, Layout.Dry, _lane) / _g.Of(ingredient, Layout.Ceil, _lane)
+        );
         return Cooking.Doneness.Tender * ((_c.HydrationShare * wet) + ((1 - _c.HydrationShare) * soft));
     }
 
@@ -141,17 +148,20 @@ internal sealed partial class Pot
             _g.OfWide(ingredient, Layout.Swollen, _lane) / dry,
             Doneness(ingredient),
             _g.OfWide(ingredient, Layout.SaltIn, _lane),
-            _g.Of(ingredient, Layout.SoftFactor, _lane) <= 0);
+            _g.Of(ingredient, Layout.SoftFactor, _lane) <= 0
+        );
     }
 
-    public VesselState State(int vessel) => new(
-        Celsius(vessel),
-        Liquor(vessel),
-        _g.VesselWide(vessel, Layout.Salt, _lane),
-        _g.Vessel(vessel, Layout.Vented, _lane),
-        _g.Vessel(vessel, Layout.DryEnergy, _lane) / _script.Vessels[vessel].Vessel.AreaSquareCentimetres,
-        _g.Vessel(vessel, Layout.Energy, _lane),
-        _g.Vessel(vessel, Layout.Thick, _lane));
+    public VesselState State(int vessel) =>
+        new(
+            Celsius(vessel),
+            Liquor(vessel),
+            _g.VesselWide(vessel, Layout.Salt, _lane),
+            _g.Vessel(vessel, Layout.Vented, _lane),
+            _g.Vessel(vessel, Layout.DryEnergy, _lane) / _script.Vessels[vessel].Vessel.AreaSquareCentimetres,
+            _g.Vessel(vessel, Layout.Energy, _lane),
+            _g.Vessel(vessel, Layout.Thick, _lane)
+        );
 
     /// <summary>Water that was poured in from outside, g.</summary>
     public double WaterAdded => -_g.Wide(Layout.Tap, _lane);
@@ -177,10 +187,13 @@ internal sealed partial class Pot
         return (heap, solid);
     }
 
-    public (double Heap, double Solid) Heap(int ingredient) => PotGeometry.Of(
-        _script.Ingredients[ingredient],
-        (_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane)) / _script.Ingredients[ingredient].Dry.Grams,
-        _c);
+    public (double Heap, double Solid) Heap(int ingredient) =>
+        PotGeometry.Of(
+            _script.Ingredients[ingredient],
+            (_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane))
+                / _script.Ingredients[ingredient].Dry.Grams,
+            _c
+        );
 
     /// <summary>Whether the top of the bed is no longer wet: the liquor fills less than half of the voids.</summary>
     public bool SurfaceIsDry(int vessel)
@@ -196,7 +209,8 @@ internal sealed partial class Pot
         {
             if (PlaceOf(i) == vessel)
             {
-                capacity += _g.Of(i, Layout.Capacity, _lane)
+                capacity +=
+                    _g.Of(i, Layout.Capacity, _lane)
                     + ((_g.OfWide(i, Layout.Wet, _lane) + _g.OfWide(i, Layout.Swollen, _lane)) * HeatStep<OneLane>.SpecificHeatWater);
             }
         }

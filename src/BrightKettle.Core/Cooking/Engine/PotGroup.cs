@@ -41,7 +41,8 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, StepCons
     /// <summary>Whether there is rice in this vessel in at least one lane.</summary>
     public bool RiceInside(int vessel) => _riceInside[vessel];
 
-    /// <summary>Vessels in which anything can change in at least one lane: an empty one, cold and without a flame, is passed over.</summary>
+    /// <summary>Vessels in which anything can change in at least one lane: an empty one, cold and without a flame, is passed
+    /// over.</summary>
     public ReadOnlySpan<int> Awake => new(_awake, 0, _awakeCount);
 
     /// <summary>A vessel this near to the room's temperature counts as cold, K.</summary>
@@ -80,7 +81,11 @@ internal sealed class PotGroup(Layout layout, ModelConstants constants, StepCons
     {
         for (var lane = 0; lane < Width; lane++)
         {
-            if (VesselWide(vessel, Layout.Liquor, lane) > 0 || Vessel(vessel, Layout.Most, lane) > 0 || Math.Abs(Vessel(vessel, Layout.Celsius, lane) - Vessel(vessel, Layout.Room, lane)) > ColdWithin)
+            if (
+                VesselWide(vessel, Layout.Liquor, lane) > 0
+                || Vessel(vessel, Layout.Most, lane) > 0
+                || Math.Abs(Vessel(vessel, Layout.Celsius, lane) - Vessel(vessel, Layout.Room, lane)) > ColdWithin
+            )
             {
                 return true;
             }

@@ -20,9 +20,24 @@ internal sealed class Script
         Boils = BoilingPoint.At(cook.Kitchen.Altitude).Celsius;
         BoilsHigh = Array.ConvertAll(Vessels, v => UnderPressure(v.Vessel.Cooker?.HighKilopascals));
         BoilsLow = Array.ConvertAll(Vessels, v => UnderPressure(v.Vessel.Cooker?.LowKilopascals));
-        LotFactor = Array.ConvertAll(Ingredients, i => i is PulseIngredient p ? (float)(Chemistry.Age(p.Lot, constants) * constants.Curve("hardness").Typical(cook.Kitchen.HardnessMilligramsPerLitre)) : 1);
-        EnergyK = Array.ConvertAll(Ingredients, i => i is PulseIngredient { Pulse: var p } ? (float)RateLaws.EnergyKBetween(p.HydrationPerHourAt20C.Typical, p.HydrationPerHourAt98C) : 0);
-        Bowls = [.. BowlLane.Due(cook).Select(b => (b.Action, (b.At - cook.Starts).TotalSeconds)).OrderBy(b => b.TotalSeconds).ThenBy(b => b.Action)];
+        LotFactor = Array.ConvertAll(Ingredients, i =>
+            i is PulseIngredient p
+                ? (float)(Chemistry.Age(p.Lot, constants) * constants.Curve("hardness").Typical(cook.Kitchen.HardnessMilligramsPerLitre))
+                : 1
+        );
+        EnergyK = Array.ConvertAll(Ingredients, i =>
+            i is PulseIngredient { Pulse: var p }
+                ? (float)RateLaws.EnergyKBetween(p.HydrationPerHourAt20C.Typical, p.HydrationPerHourAt98C)
+                : 0
+        );
+        Bowls =
+        [
+            .. BowlLane
+                .Due(cook)
+                .Select(b => (b.Action, (b.At - cook.Starts).TotalSeconds))
+                .OrderBy(b => b.TotalSeconds)
+                .ThenBy(b => b.Action),
+        ];
     }
 
     public Cook Cook { get; }
@@ -65,7 +80,8 @@ internal sealed class Script
     /// <summary>What is done to bowls, and at which second, in this order.</summary>
     public (int Action, double Due)[] Bowls { get; }
 
-    private double UnderPressure(double? kilopascals) => kilopascals is { } k ? BoilingPoint.UnderPressure(Cook.Kitchen.Altitude, k).Celsius : Boils;
+    private double UnderPressure(double? kilopascals) =>
+        kilopascals is { } k ? BoilingPoint.UnderPressure(Cook.Kitchen.Altitude, k).Celsius : Boils;
 
     private int[] Marked(string mark) => [.. Enumerable.Range(0, Actions.Length).Where(i => Actions[i].StepId == mark)];
 

@@ -3,7 +3,8 @@ using System.Runtime.Intrinsics;
 
 namespace BrightKettle.Core.Cooking.Engine;
 
-/// <summary>Sixteen pots at a time. Where the runtime keeps to registers of eight, it works on two of them whose sums do not wait for each other, which hides most of their delays.</summary>
+/// <summary>Sixteen pots at a time. Where the runtime keeps to registers of eight, it works on two of them whose sums do not wait for
+/// each other, which hides most of their delays.</summary>
 internal readonly struct SixteenLanes(Vector512<float> value) : ILanes<SixteenLanes>
 {
     private readonly Vector512<float> _value = value;
@@ -16,12 +17,17 @@ internal readonly struct SixteenLanes(Vector512<float> value) : ILanes<SixteenLa
     public static SixteenLanes Load(ref float from) => new(Vector512.LoadUnsafe(ref from));
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public static SixteenLanes Difference(ref double a, ref double b) => new(Vector512.Narrow(
-        Vector512.LoadUnsafe(ref a) - Vector512.LoadUnsafe(ref b),
-        Vector512.LoadUnsafe(ref a, 8) - Vector512.LoadUnsafe(ref b, 8)));
+    public static SixteenLanes Difference(ref double a, ref double b) =>
+        new(
+            Vector512.Narrow(
+                Vector512.LoadUnsafe(ref a) - Vector512.LoadUnsafe(ref b),
+                Vector512.LoadUnsafe(ref a, 8) - Vector512.LoadUnsafe(ref b, 8)
+            )
+        );
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public static SixteenLanes FromWide(ref double from) => new(Vector512.Narrow(Vector512.LoadUnsafe(ref from), Vector512.LoadUnsafe(ref from, 8)));
+    public static SixteenLanes FromWide(ref double from) =>
+        new(Vector512.Narrow(Vector512.LoadUnsafe(ref from), Vector512.LoadUnsafe(ref from, 8)));
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public static SixteenLanes Min(SixteenLanes a, SixteenLanes b) => new(Vector512.MinNative(a._value, b._value));

@@ -37,7 +37,19 @@ internal static class VesselControls
         Set(Layout.BelowBoil, locked || cooker?.Kind == CookerKind.Slow ? 0 : c.SimmerBelowBoil);
         Set(Layout.Cooler, cooker?.Kind == CookerKind.Slow ? c.SlowCookerCooler : 0);
         Set(Layout.Loss, cooker is { } k && control.Lid != Lid.Wrapped ? k.LossWattsPerKelvin : PotLoss(c, place.Vessel, control.Lid));
-        Set(Layout.Evaporation, locked ? 0 : traits.Evaporation * c.EvaporationOpen * 1000 / 3600 / 10_000 * place.Vessel.AreaSquareCentimetres * LidFactor(c, control.Lid) * (cooker?.Kind == CookerKind.Slow ? CrockLid : 1));
+        Set(
+            Layout.Evaporation,
+            locked
+                ? 0
+                : traits.Evaporation
+                    * c.EvaporationOpen
+                    * 1000
+                    / 3600
+                    / 10_000
+                    * place.Vessel.AreaSquareCentimetres
+                    * LidFactor(c, control.Lid)
+                    * (cooker?.Kind == CookerKind.Slow ? CrockLid : 1)
+        );
         if (control.Flame == Flame.Off)
         {
             Power(0, 0, 0, Never);
@@ -112,12 +124,14 @@ internal static class VesselControls
             }
 
             // By eye: as much steam as the cook wants to see, over what is lost; a kitchen whose pots steam more is lively at more.
-            var vigour = traits.Evaporation * control.Flame switch
-            {
-                Flame.Gentle => c.VigourGentle,
-                Flame.Lively => c.VigourLively,
-                _ => c.VigourRolling,
-            };
+            var vigour =
+                traits.Evaporation
+                * control.Flame switch
+                {
+                    Flame.Gentle => c.VigourGentle,
+                    Flame.Lively => c.VigourLively,
+                    _ => c.VigourRolling,
+                };
             switch (control.Flame)
             {
                 case Flame.Lowest or Flame.Low:
@@ -141,13 +155,14 @@ internal static class VesselControls
         }
     }
 
-    private static double LidFactor(ModelConstants c, Lid lid) => lid switch
-    {
-        Lid.Open => 1,
-        Lid.Ajar => c.EvaporationAjar,
-        Lid.On => c.EvaporationLidOn,
-        _ => c.EvaporationSealed,
-    };
+    private static double LidFactor(ModelConstants c, Lid lid) =>
+        lid switch
+        {
+            Lid.Open => 1,
+            Lid.Ajar => c.EvaporationAjar,
+            Lid.On => c.EvaporationLidOn,
+            _ => c.EvaporationSealed,
+        };
 
     /// <summary>W/K of a pot: the wetted wall, about 12 cm of it, and the lid's top when one is on.</summary>
     private static double PotLoss(ModelConstants c, Vessel pot, Lid lid)

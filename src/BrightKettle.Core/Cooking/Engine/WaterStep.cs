@@ -3,7 +3,8 @@ using System.Runtime.CompilerServices;
 namespace BrightKettle.Core.Cooking.Engine;
 
 /// <summary>Water and doneness in one vessel over one step: who drinks how much of what is there, and what that does to them.</summary>
-/// <remarks>Rates are floats; every flow is then added in doubles to the amounts and, apart from them, to the two accounts of the book.</remarks>
+/// <remarks>Rates are floats; every flow is then added in doubles to the amounts and, apart from them, to the two accounts of the
+/// book.</remarks>
 internal static class WaterStep<T>
     where T : struct, ILanes<T>
 {
@@ -22,7 +23,8 @@ internal static class WaterStep<T>
     /// <summary>How far the driving force of rice's uptake lies above the fluffy amount, so that it gets there in time.</summary>
     public const float Headroom = 1.06f;
 
-    /// <summary>Further swelling per doubling of tender, share of the fluffy amount: porridge holds about twice as much (confidence C).</summary>
+    /// <summary>Further swelling per doubling of tender, share of the fluffy amount: porridge holds about twice as much (confidence
+    /// C).</summary>
     private const float PorridgeSwelling = 0.9f;
 
     /// <summary>Least share of its water that a tender grain needs: 0.15 g/g short of about 1.8 reads firm.</summary>
@@ -41,7 +43,9 @@ internal static class WaterStep<T>
         ref var liquorBook = ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.LiquorBook);
         // A quiet simmer is a little cooler in the mean than a rolling boil; under the boil the pot is what it is.
         var quiet = T.All(1) - T.Min(T.All(1), boilWatts * T.All(1 / g.Step.Rolling));
-        var celsius = T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet)) - T.Load(ref g.Row<T>(v + Layout.Cooler));
+        var celsius =
+            T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet))
+            - T.Load(ref g.Row<T>(v + Layout.Cooler));
         if (!T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.RatesAt))))
         {
             SetRates(g, v, vessel, celsius);
@@ -69,7 +73,10 @@ internal static class WaterStep<T>
     private static void Boil(PotGroup g, int v, T step, T boilWatts, T dry, ref double liquorRow, ref double liquorBook)
     {
         var liquor = T.Max(T.All(0), T.FromWide(ref liquorRow));
-        var steam = T.Min(liquor * T.All(0.999999f), (T.Load(ref g.Row<T>(v + Layout.Surface)) + (boilWatts * T.All(1 / HeatStep<T>.Latent))) * step);
+        var steam = T.Min(
+            liquor * T.All(0.999999f),
+            (T.Load(ref g.Row<T>(v + Layout.Surface)) + (boilWatts * T.All(1 / HeatStep<T>.Latent))) * step
+        );
         steam.TakeFrom(ref liquorRow);
         steam.TakeFrom(ref liquorBook);
         steam.AddTo(ref g.WideRow<T>(Layout.Steam));
@@ -85,7 +92,10 @@ internal static class WaterStep<T>
     {
         var watts = T.Max(T.All(0), T.Load(ref g.Row<T>(Layout.VesselFloat(bowl) + Layout.FromBelow)));
         ref var below = ref g.WideRow<T>(Layout.VesselDouble(0) + Layout.Liquor);
-        var flow = T.Min(T.Max(T.All(0), T.FromWide(ref below)) * T.All(0.5f), watts * step * T.All(g.Step.Condensate / HeatStep<T>.Latent));
+        var flow = T.Min(
+            T.Max(T.All(0), T.FromWide(ref below)) * T.All(0.5f),
+            watts * step * T.All(g.Step.Condensate / HeatStep<T>.Latent)
+        );
         flow.TakeFrom(ref below);
         flow.TakeFrom(ref g.WideRow<T>(Layout.VesselDouble(0) + Layout.LiquorBook));
         flow.AddTo(ref g.WideRow<T>(Layout.VesselDouble(bowl) + Layout.Liquor));
@@ -112,7 +122,8 @@ internal static class WaterStep<T>
 
             var f = g.FloatAt[i];
             var here = HeatStep<T>.Here(g, f, vessel);
-            var now = T.Load(ref g.Row<T>(f + Layout.Rate98)) * RateLaws.Hydration(celsius, T.Load(ref g.Row<T>(f + Layout.EnergyK)), g.Step);
+            var now =
+                T.Load(ref g.Row<T>(f + Layout.Rate98)) * RateLaws.Hydration(celsius, T.Load(ref g.Row<T>(f + Layout.EnergyK)), g.Step);
             T.Where(here, now, T.Load(ref g.Row<T>(f + Layout.HydrationNow))).Store(ref g.Row<T>(f + Layout.HydrationNow));
             if (T.Same(T.Load(ref g.Row<T>(f + Layout.Coat)), T.All(1)))
             {
@@ -137,7 +148,10 @@ internal static class WaterStep<T>
             }
 
             var f = g.FloatAt[i];
-            var given = T.Load(ref g.Row<T>(f + Layout.Dry)) * T.Load(ref g.Row<T>(f + Layout.Solids)) * T.Min(T.All(MostGiven), T.Load(ref g.Row<T>(f + Layout.Soft)));
+            var given =
+                T.Load(ref g.Row<T>(f + Layout.Dry))
+                * T.Load(ref g.Row<T>(f + Layout.Solids))
+                * T.Min(T.All(MostGiven), T.Load(ref g.Row<T>(f + Layout.Soft)));
             solids += T.Where(HeatStep<T>.Here(g, f, vessel), given, T.All(0));
         }
 
@@ -177,7 +191,13 @@ internal static class WaterStep<T>
                     drink = RiceDrinks(g, v, f, wet, step, broth);
                     break;
                 default:
-                    drink = (T.Load(ref g.Row<T>(f + Layout.Ceil)) - wet) * RateLaws.Taken(T.Load(ref g.Row<T>(f + Layout.Rate98)) * T.Max(T.All(0), T.Min(T.All(1), (celsius - T.All(50)) * T.All(0.05f))) * step);
+                    drink =
+                        (T.Load(ref g.Row<T>(f + Layout.Ceil)) - wet)
+                        * RateLaws.Taken(
+                            T.Load(ref g.Row<T>(f + Layout.Rate98))
+                                * T.Max(T.All(0), T.Min(T.All(1), (celsius - T.All(50)) * T.All(0.05f)))
+                                * step
+                        );
                     break;
             }
 
@@ -232,7 +252,8 @@ internal static class WaterStep<T>
     {
         var soft = T.Load(ref g.Row<T>(f + Layout.Soft));
         var over = T.Max(T.All(0), soft - T.All(1));
-        var target = (T.Load(ref g.Row<T>(f + Layout.Cooked)) * T.Min(T.All(1), soft))
+        var target =
+            (T.Load(ref g.Row<T>(f + Layout.Cooked)) * T.Min(T.All(1), soft))
             + (T.Load(ref g.Row<T>(f + Layout.Over)) * over / (over + T.All(OverSwelling)));
         return T.Max(T.All(0), target - swollen) * T.Min(T.All(1), step * T.All(1f / 60));
     }
@@ -241,7 +262,8 @@ internal static class WaterStep<T>
     private static T Slowed(PotGroup g, T broth) => T.All(1) / (T.All(1) + (T.All(g.Step.RiceSlowing) * broth));
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static T RiceWants(PotGroup g, int f, T broth) => T.Load(ref g.Row<T>(f + Layout.Ceil)) * (T.All(1) + (T.All(g.Step.RiceThirst) * broth));
+    private static T RiceWants(PotGroup g, int f, T broth) =>
+        T.Load(ref g.Row<T>(f + Layout.Ceil)) * (T.All(1) + (T.All(g.Step.RiceThirst) * broth));
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T RiceDrinks(PotGroup g, int v, int f, T wet, T step, T broth)
@@ -298,9 +320,15 @@ internal static class WaterStep<T>
             gate *= share;
         }
 
-        var rate = T.Load(ref g.Row<T>(f + Layout.Soft98)) * T.Load(ref g.Row<T>(v + Layout.Softening)) * T.Load(ref g.Row<T>(f + Layout.SoftFactor)) * gate;
+        var rate =
+            T.Load(ref g.Row<T>(f + Layout.Soft98))
+            * T.Load(ref g.Row<T>(v + Layout.Softening))
+            * T.Load(ref g.Row<T>(f + Layout.SoftFactor))
+            * gate;
         var warm = T.Load(ref g.Row<T>(f + Layout.Warm));
-        return T.Same(warm, T.All(0)) ? rate : rate / (T.All(1) + (T.All(g.Step.Firming) * T.Min(T.All(1.5f), warm * T.All(1 / FirmingSeconds))));
+        return T.Same(warm, T.All(0))
+            ? rate
+            : rate / (T.All(1) + (T.All(g.Step.Firming) * T.Min(T.All(1.5f), warm * T.All(1 / FirmingSeconds))));
     }
 
     /// <summary>Stalls when the grain lacks the water for it.</summary>
@@ -309,6 +337,10 @@ internal static class WaterStep<T>
     {
         var supported = wet / (T.All(NeededShare) * RiceWants(g, f, broth));
         var free = T.Max(T.All(0), T.Min(T.All(1), (supported - soft) * T.All(10)));
-        return T.Load(ref g.Row<T>(f + Layout.Soft98)) * T.Load(ref g.Row<T>(v + Layout.RiceRate)) * T.Load(ref g.Row<T>(f + Layout.SoftFactor)) * Slowed(g, broth) * free;
+        return T.Load(ref g.Row<T>(f + Layout.Soft98))
+            * T.Load(ref g.Row<T>(v + Layout.RiceRate))
+            * T.Load(ref g.Row<T>(f + Layout.SoftFactor))
+            * Slowed(g, broth)
+            * free;
     }
 }

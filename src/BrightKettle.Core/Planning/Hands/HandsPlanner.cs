@@ -18,7 +18,12 @@ public static class HandsPlanner
         var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).Where(f => !f.Appliance).Select(f => (f.From, f.To)).ToList();
         var opens = plan.Forecast.Find(StepIds.Light)!.Reference;
         var starts = new HandsSolver(tasks, [.. visits.Select(v => (v.From, v.To))], flames, burners, opens).Solve();
-        var placed = tasks.Zip(starts).Where(p => p.Second is not null).Select(p => new PlacedTask(p.First, p.Second!.Value)).OrderBy(p => p.From).ToList();
+        var placed = tasks
+            .Zip(starts)
+            .Where(p => p.Second is not null)
+            .Select(p => new PlacedTask(p.First, p.Second!.Value))
+            .OrderBy(p => p.From)
+            .ToList();
         var outside = placed.Where(p => p.Task.Attended).Sum(p => Math.Clamp((opens - p.From).TotalMinutes, 0, p.Task.Length.TotalMinutes));
         return new(
             visits,
@@ -26,10 +31,12 @@ public static class HandsPlanner
             [.. tasks.Zip(starts).Where(p => p.Second is null).Select(p => p.First)],
             [.. all.Where(t => t.DayBefore).Select(t => t.Task)],
             placed.Where(p => p.Task.Attended).Sum(p => p.Task.Length.TotalMinutes) - outside,
-            outside);
+            outside
+        );
     }
 
-    /// <summary>Moments at the stove from the reference pot; looks are repeated until eight pots in ten are ready. Those that follow each other at once are one.</summary>
+    /// <summary>Moments at the stove from the reference pot; looks are repeated until eight pots in ten are ready. Those that follow each
+    /// other at once are one.</summary>
     private static List<Visit> Visits(Plan plan)
     {
         var list = new List<Visit>();
@@ -54,7 +61,11 @@ public static class HandsPlanner
             // What is done at a set minute is begun so that it is done then; what waits for an event is begun when it is seen.
             var length = Duration.FromMinutes(row.Minutes);
             var waits = plan.Cook.Actions[m.Action].Trigger.After is not null || m.StepId == StepIds.Table;
-            list.Add(waits ? new(m.StepId, row.Name, m.Reference, m.Reference + length) : new(m.StepId, row.Name, m.Reference - length, m.Reference));
+            list.Add(
+                waits
+                    ? new(m.StepId, row.Name, m.Reference, m.Reference + length)
+                    : new(m.StepId, row.Name, m.Reference - length, m.Reference)
+            );
         }
 
         return Apart([.. list.OrderBy(v => v.From)]);
@@ -83,12 +94,27 @@ public static class HandsPlanner
             {
                 var batches = row.BatchGrams > 0 ? Math.Max(1, (int)Math.Ceiling(grams / row.BatchGrams)) : 1;
                 var latest = due - Duration.FromMinutes(row.Gap);
-                var earliest = Instant.Max(plan.Dish.Now, row.Within > 0 ? due - Duration.FromMinutes(row.Within) : due - Duration.FromHours(4));
+                var earliest = Instant.Max(
+                    plan.Dish.Now,
+                    row.Within > 0 ? due - Duration.FromMinutes(row.Within) : due - Duration.FromHours(4)
+                );
                 for (var k = 0; k < batches; k++)
                 {
                     var minutes = Math.Ceiling(row.Minutes + (row.MinutesPer100 * grams / 100));
                     var name = batches > 1 ? $"{row.Name}, batch {k + 1} of {batches}" : row.Name;
-                    yield return (new(batches > 1 ? $"{row.Id}_{k + 1}" : row.Id, name, Duration.FromMinutes(minutes), row.Attended, row.Burner, earliest, latest, row.After), row.DayBefore);
+                    yield return (
+                        new(
+                            batches > 1 ? $"{row.Id}_{k + 1}" : row.Id,
+                            name,
+                            Duration.FromMinutes(minutes),
+                            row.Attended,
+                            row.Burner,
+                            earliest,
+                            latest,
+                            row.After
+                        ),
+                        row.DayBefore
+                    );
                 }
             }
         }
@@ -102,7 +128,12 @@ public static class HandsPlanner
         switch (row.For)
         {
             case "rice" when plan.Dish.Rice is { } rice && rice.Rinse is "yes" or "light":
-                yield return (plan.Dish.RiceDry.Grams, At(StepIds.RiceSoakStarts) ?? At(StepIds.RiceLight) ?? (plan.Order is JoinOrder.RiceFirst or JoinOrder.Together ? At(StepIds.Light)!.Value : join));
+                yield return (
+                    plan.Dish.RiceDry.Grams,
+                    At(StepIds.RiceSoakStarts)
+                        ?? At(StepIds.RiceLight)
+                        ?? (plan.Order is JoinOrder.RiceFirst or JoinOrder.Together ? At(StepIds.Light)!.Value : join)
+                );
                 break;
             case "boiling_water" when plan.Join is { AddedMillilitres.High: > 20 }:
                 yield return (0, join);
@@ -113,15 +144,22 @@ public static class HandsPlanner
         }
 
         // Leaves and spices are one task, ready for the first of them.
-        var wanted = plan.Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind || (row.For == "blanched" && x.Blanched)).ToList();
+        var wanted = plan
+            .Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind || (row.For == "blanched" && x.Blanched))
+            .ToList();
         if (wanted.Count > 0)
         {
-            yield return (wanted.Sum(x => x.Amount.Grams), wanted.Min(x => x.Time switch
-            {
-                ExtraTime.Start => At(plan.Dish.Soak == SoakChoice.Quick ? StepIds.SoakEnds : StepIds.Light) ?? join,
-                ExtraTime.Join => join,
-                _ => At(StepIds.Seal) ?? At(StepIds.Reheat) ?? join,
-            }));
+            yield return (
+                wanted.Sum(x => x.Amount.Grams),
+                wanted.Min(x =>
+                    x.Time switch
+                    {
+                        ExtraTime.Start => At(plan.Dish.Soak == SoakChoice.Quick ? StepIds.SoakEnds : StepIds.Light) ?? join,
+                        ExtraTime.Join => join,
+                        _ => At(StepIds.Seal) ?? At(StepIds.Reheat) ?? join,
+                    }
+                )
+            );
         }
     }
 }

@@ -2,11 +2,15 @@ using NodaTime;
 
 namespace BrightKettle.Core.Planning.Hands;
 
-/// <summary>Places side tasks in the waits, as late as they may be: fewest left out, then fewest attended minutes before the flame, then least idle time before each deadline.</summary>
+/// <summary>Places side tasks in the waits, as late as they may be: fewest left out, then fewest attended minutes before the flame, then
+/// least idle time before each deadline.</summary>
 /// <remarks>
-/// Every order of the tasks is tried, each placed in it as late as hands, burners and what comes after allow. Moving a task later never makes the
-/// aim worse, so one of these schedules is best. Orders that are already worse than the best found are cut short. Orders grow factorially with the
-/// tasks, so the effort is bounded: after <see cref="MostTries"/> the best found so far is the answer. Up to five tasks are always tried in every order.
+/// Every order of the tasks is tried, each placed in it as late as hands, burners and what comes after allow. Moving a task later never
+/// makes the
+/// aim worse, so one of these schedules is best. Orders that are already worse than the best found are cut short. Orders grow factorially
+/// with the
+/// tasks, so the effort is bounded: after <see cref="MostTries"/> the best found so far is the answer. Up to five tasks are always tried
+/// in every order.
 /// </remarks>
 internal sealed class HandsSolver
 {
@@ -28,10 +32,17 @@ internal sealed class HandsSolver
     /// <param name="hands">Minutes at which the hands are at the stove.</param>
     /// <param name="flames">Spans in which a burner is in use, one entry a burner.</param>
     /// <param name="opens">The first flame: attended minutes before it are the price.</param>
-    public HandsSolver(IReadOnlyList<SideTask> tasks, IReadOnlyList<(Instant From, Instant To)> hands, IReadOnlyList<(Instant From, Instant To)> flames, int burners, Instant opens)
+    public HandsSolver(
+        IReadOnlyList<SideTask> tasks,
+        IReadOnlyList<(Instant From, Instant To)> hands,
+        IReadOnlyList<(Instant From, Instant To)> flames,
+        int burners,
+        Instant opens
+    )
     {
         _tasks = tasks;
-        // Those that are due last are placed first: without anything in the way that is the best order, so a search that is cut short begins well.
+        // Those that are due last are placed first: without anything in the way that is the best order, so a search that is cut short
+        // begins well.
         _order = [.. Enumerable.Range(0, tasks.Count).OrderByDescending(i => tasks[i].Latest)];
         _zero = opens - Duration.FromHours(24);
         _hands = [.. hands.Select(h => (Floor(h.From), Ceiling(h.To)))];
@@ -111,9 +122,14 @@ internal sealed class HandsSolver
         }
     }
 
-    private (int Left, int Outside, int Idle) Cost(int task, int? start) => start is { } from
-        ? (0, _tasks[task].Attended ? Math.Clamp(_opens - from, 0, Minutes(task)) : 0, Floor(_tasks[task].Latest) - from - Minutes(task))
-        : (1, 0, 0);
+    private (int Left, int Outside, int Idle) Cost(int task, int? start) =>
+        start is { } from
+            ? (
+                0,
+                _tasks[task].Attended ? Math.Clamp(_opens - from, 0, Minutes(task)) : 0,
+                Floor(_tasks[task].Latest) - from - Minutes(task)
+            )
+            : (1, 0, 0);
 
     private static (int Left, int Outside, int Idle) Plus((int Left, int Outside, int Idle) a, (int Left, int Outside, int Idle) b) =>
         (a.Left + b.Left, a.Outside + b.Outside, a.Idle + b.Idle);
@@ -143,7 +159,8 @@ internal sealed class HandsSolver
         return null;
     }
 
-    /// <summary>The minute from which hands or burners are taken, so that the task must be over by then; null when both are free for all of it.</summary>
+    /// <summary>The minute from which hands or burners are taken, so that the task must be over by then; null when both are free for all
+    /// of it.</summary>
     private int? InTheWay(int task, int from, int to)
     {
         if (_tasks[task].Attended)
@@ -172,7 +189,9 @@ internal sealed class HandsSolver
 
         for (var minute = to - 1; minute >= from; minute--)
         {
-            var used = _flames.Count(f => f.From <= minute && minute < f.To) + OtherTasks(task).Count(o => _tasks[o].Burner && Overlaps(o, minute, minute + 1));
+            var used =
+                _flames.Count(f => f.From <= minute && minute < f.To)
+                + OtherTasks(task).Count(o => _tasks[o].Burner && Overlaps(o, minute, minute + 1));
             if (used >= _burners)
             {
                 return minute;

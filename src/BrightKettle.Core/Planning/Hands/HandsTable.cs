@@ -25,11 +25,13 @@ internal sealed record TaskRow(
     double Gap = 0,
     double Within = 0,
     string? After = null,
-    bool DayBefore = false);
+    bool DayBefore = false
+);
 
 internal static class HandsTable
 {
-    public static IReadOnlyDictionary<string, VisitRow> Visits { get; } = PulseCatalogue.ReadList<VisitRow>("visits.json").ToDictionary(v => v.Mark);
+    public static IReadOnlyDictionary<string, VisitRow> Visits { get; } =
+        PulseCatalogue.ReadList<VisitRow>("visits.json").ToDictionary(v => v.Mark);
 
     public static IReadOnlyList<TaskRow> Tasks { get; } = PulseCatalogue.ReadList<TaskRow>("tasks.json");
 }

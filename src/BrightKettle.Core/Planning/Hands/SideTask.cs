@@ -9,7 +9,16 @@ namespace BrightKettle.Core.Planning.Hands;
 /// <param name="Earliest">It does not start before.</param>
 /// <param name="Latest">It is over by then.</param>
 /// <param name="After">Id of the task that must be over first; null for none.</param>
-public sealed record SideTask(string Id, string Name, Duration Length, bool Attended, bool Burner, Instant Earliest, Instant Latest, string? After);
+public sealed record SideTask(
+    string Id,
+    string Name,
+    Duration Length,
+    bool Attended,
+    bool Burner,
+    Instant Earliest,
+    Instant Latest,
+    string? After
+);
 
 /// <summary>A side task with its minute.</summary>
 public sealed record PlacedTask(SideTask Task, Instant From)
@@ -30,8 +39,10 @@ public sealed record HandsPlan(
     IReadOnlyList<SideTask> Unplaced,
     IReadOnlyList<SideTask> DayBefore,
     double InWaits,
-    double Outside)
+    double Outside
+)
 {
     /// <summary>Minutes of hands in all.</summary>
-    public double HandsOnMinutes => Visits.Sum(v => (v.To - v.From).TotalMinutes) + Tasks.Where(t => t.Task.Attended).Sum(t => t.Task.Length.TotalMinutes);
+    public double HandsOnMinutes =>
+        Visits.Sum(v => (v.To - v.From).TotalMinutes) + Tasks.Where(t => t.Task.Attended).Sum(t => t.Task.Length.TotalMinutes);
 }
