@@ -90,7 +90,7 @@ public sealed class LongEveningTests : IDisposable
         var state = await Start();
         _server.Clock.Advance(TimeSpan.FromHours(34));
         Assert.NotNull((await State(state.Id)).SetAsideFrom);
-        Assert.Null((await Tell(state, EntryValidator.StillOn)).Code);
+        Assert.Null((await Tell(state, "still_on")).Code);
         var on = await State(state.Id);
         Assert.Null(on.SetAsideFrom);
         _server.Clock.Advance(TimeSpan.FromHours(7));

@@ -393,6 +393,10 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
             Assert.Single(entry.Alarms);
         }
 
+        // A dinner that moves within its day replaces its alarms: their ids stay.
+        var moved = await Post("/api/plans/calendar", Shape(shape) with { ServeAtLocal = Shape(shape).ServeAtLocal[..^2] + "20" });
+        var later = Ical.Net.Calendar.Load(await moved.Content.ReadAsStringAsync(Cancel))!;
+        Assert.Equal(calendar.Events.Select(e => e.Uid).Order(), later.Events.Select(e => e.Uid).Order());
         Assert.All(calendar.Events, e =>
             Assert.InRange(e.Alarms.Single().Trigger!.Duration!.Value.ToTimeSpanUnspecified().TotalMinutes, -30, 0)
         );

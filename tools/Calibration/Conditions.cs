@@ -59,7 +59,7 @@ internal sealed record Conditions(
     private static bool Preboiled(Pulse pulse) => pulse.LectinRisk != LectinRisk.Low;
 
     /// <summary>Whether a slow cooker's pulses are soaked first: all but lentils and splits, which go in dry.</summary>
-    private static bool SlowSoaked(Pulse pulse) => pulse.Kind is "bean" or "pea";
+    private static bool SlowSoaked(Pulse pulse) => pulse.Kind is PulseKind.Bean or PulseKind.Pea;
 
     /// <summary>A cook that ends when 95 of 100 seeds are tender, by looks ten seconds apart; the clock of a cell starts at the mark
     /// "clock".</summary>

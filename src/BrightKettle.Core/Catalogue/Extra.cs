@@ -10,7 +10,7 @@ public sealed record Extra
     public required IReadOnlyList<string> Aliases { get; init; }
 
     /// <summary>liquid, acid, alkali, salt, sweet, meat, vegetable, dough, leaf, fat or powder.</summary>
-    public required string Kind { get; init; }
+    public required ExtraKind Kind { get; init; }
 
     /// <summary>Water that is free at once.</summary>
     public required double FreeWater { get; init; }

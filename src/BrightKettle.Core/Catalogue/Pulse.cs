@@ -31,7 +31,7 @@ public sealed record Pulse
     public required IReadOnlyList<string> Aliases { get; init; }
 
     /// <summary>bean, lentil, pea or split.</summary>
-    public required string Kind { get; init; }
+    public required PulseKind Kind { get; init; }
 
     /// <summary>Grams of dry seed in a cup of 236.6 mL, heaped loosely and struck off.</summary>
     public required double GramsPerCup { get; init; }

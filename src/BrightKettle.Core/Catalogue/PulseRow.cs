@@ -9,7 +9,7 @@ internal sealed record PulseRow(
     string Name,
     string Said,
     IReadOnlyList<string> Aliases,
-    string Kind,
+    PulseKind Kind,
     double GramsPerCup,
     double CookedGramsPerCup,
     Span SoakHours,

@@ -86,7 +86,7 @@ public static class Doneness
     /// shape.</remarks>
     public static double MostWanted(Pulse pulse, bool meltingIsWelcome)
     {
-        if (pulse.FallsApartAt is { } end && pulse.Kind == "split")
+        if (pulse.FallsApartAt is { } end && pulse.Kind == PulseKind.Split)
         {
             return meltingIsWelcome ? 1.3 * end : end;
         }

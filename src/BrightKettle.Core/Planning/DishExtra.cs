@@ -31,8 +31,8 @@ public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pie
         extra switch
         {
             { AcidMillimoles: > 0 } or { Id: "coconut_milk" or "coconut_powder" or "butter" or "salted_butter" } => ExtraTime.Join,
-            { Kind: "acid" or "sweet" or "powder" } => ExtraTime.Join,
-            { Kind: "dough" } or { Id: "greens" } => ExtraTime.Late,
+            { Kind: ExtraKind.Acid or ExtraKind.Sweet or ExtraKind.Powder } => ExtraTime.Join,
+            { Kind: ExtraKind.Dough } or { Id: "greens" } => ExtraTime.Late,
             _ => ExtraTime.Start,
         };
 
@@ -40,8 +40,8 @@ public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pie
     public double LeastMinutes =>
         Extra.Kind switch
         {
-            "dough" or "vegetable" => Extra.Minutes,
-            "acid" => 8,
+            ExtraKind.Dough or ExtraKind.Vegetable => Extra.Minutes,
+            ExtraKind.Acid => 8,
             _ => 2,
         };
 }

@@ -40,7 +40,7 @@ public sealed class Forecaster(Simulator simulator)
             reference,
             Milestones(cook, reference, runs),
             picture ? Points(cook, reference, runs) : [],
-            runs.Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots,
+            runs.Count(r => AsWanted(cook, r, meltingIsWelcome)) / (double)pots,
             pots
         );
     }
@@ -86,7 +86,7 @@ public sealed class Forecaster(Simulator simulator)
             ],
         };
         return RunMany(blind, pots, (steps ?? new RunOptions { Heights = false }) with { Moments = false })
-                .Count(r => AllTender(cook, r, meltingIsWelcome)) / (double)pots;
+                .Count(r => AsWanted(cook, r, meltingIsWelcome)) / (double)pots;
     }
 
     private PotRun[] RunMany(Cook cook, int pots, RunOptions options)
@@ -95,10 +95,20 @@ public sealed class Forecaster(Simulator simulator)
         return simulator.RunMany([.. traits.Select(t => new PotJob(cook, t))], options);
     }
 
+    /// <summary>A bed dry for longer over a flame tastes of it, s (five minutes; confidence D).</summary>
+    private const double LongestDrySeconds = 300;
+
+    /// <summary>What counts as right in rice, of doneness: a slight bite to just past soft (textures.md: fluffy).</summary>
+    private const double LeastRice = 90;
+    private const double MostRice = 135;
+
+    /// <summary>So much past what is wanted is not felt, as a factor: the run's own grain.</summary>
+    private const double Unfelt = 1.05;
+
     /// <summary>Whether every ingredient is within what is wanted, and no bed scorched.</summary>
-    private static bool AllTender(Cook cook, PotRun run, bool meltingIsWelcome)
+    private static bool AsWanted(Cook cook, PotRun run, bool meltingIsWelcome)
     {
-        if (run.StalledAt is not null || run.DrySeconds > 300)
+        if (run.StalledAt is not null || run.DrySeconds > LongestDrySeconds)
         {
             return false;
         }
@@ -109,8 +119,8 @@ public sealed class Forecaster(Simulator simulator)
             var fine = cook.Ingredients[i] switch
             {
                 ExtraIngredient => true,
-                PulseIngredient p => doneness >= Doneness.Wanted && doneness <= Doneness.MostWanted(p.Pulse, meltingIsWelcome) * 1.05,
-                _ => doneness is >= 90 and <= 135,
+                PulseIngredient p => doneness >= Doneness.Wanted && doneness <= Doneness.MostWanted(p.Pulse, meltingIsWelcome) * Unfelt,
+                _ => doneness is >= LeastRice and <= MostRice,
             };
             if (!fine)
             {

@@ -77,7 +77,7 @@ public sealed class LiquorAnswers(Simulator simulator)
                 .Where(i => cook.Ingredients[i] is T && run.Final[i].Vessel >= 0)
                 .Sum(i => cook.Ingredients[i].Dry.Grams * (1 + run.Final[i].Uptake));
         var (pulses, rice) = (Weight<PulseIngredient>(), Weight<RiceIngredient>());
-        var split = cook.Ingredients.OfType<PulseIngredient>().First().Pulse.Kind == "split" ? run.FinalLiquor + pulses : 0;
+        var split = cook.Ingredients.OfType<PulseIngredient>().First().Pulse.Kind == PulseKind.Split ? run.FinalLiquor + pulses : 0;
         // Beans drink 3 to 8 % of their weight overnight, rice 10 to 25 %, a split set to a gel wants 15 to 40 % of its own.
         return split > 0
             ? new(0.15 * split, 0.25 * split, 0.4 * split)

@@ -117,7 +117,9 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     /// kind.</summary>
     private WayOffer? Quicker(Dish dish, int pots) =>
         catalogue
-            .Pulses.Where(p => p.Kind is "lentil" or "split" && p.SimmerUnsoakedMinutes.Middle < dish.Pulse.SimmerUnsoakedMinutes.Middle)
+            .Pulses.Where(p =>
+                p.Kind is PulseKind.Lentil or PulseKind.Split && p.SimmerUnsoakedMinutes.Middle < dish.Pulse.SimmerUnsoakedMinutes.Middle
+            )
             .OrderByDescending(p => p.Id == PreferredQuick)
             .ThenByDescending(p => p.SimmerUnsoakedMinutes.Middle)
             .Select(p => Offer(dish with { Pulse = p, Method = Method.OpenPot, Cooker = null, Soak = SoakChoice.None }, p.Id, pots))

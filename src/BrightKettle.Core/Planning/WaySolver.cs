@@ -70,7 +70,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft.</summary>
     private double Aim =>
-        dish.MeltingIsWelcome && dish.Pulse is { Kind: "split", FallsApartAt: { } melts }
+        dish.MeltingIsWelcome && dish.Pulse is { Kind: PulseKind.Split, FallsApartAt: { } melts }
             ? Math.Min(_most, WellMelted * melts)
             : Math.Sqrt(Doneness.Wanted * _most);
 

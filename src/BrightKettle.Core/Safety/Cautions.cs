@@ -65,12 +65,12 @@ public static class Cautions
     {
         foreach (var extra in cook.Ingredients.OfType<ExtraIngredient>())
         {
-            if (extra.Extra.Kind == "alkali")
+            if (extra.Extra.Kind == ExtraKind.Alkali)
             {
                 codes.Add("soda");
             }
 
-            if (extra.Extra.Kind == "meat")
+            if (extra.Extra.Kind == ExtraKind.Meat)
             {
                 codes.Add("meat");
             }

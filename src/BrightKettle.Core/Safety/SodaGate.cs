@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 
 namespace BrightKettle.Core.Safety;
@@ -18,7 +19,7 @@ public static class SodaGate
         ArgumentNullException.ThrowIfNull(cook);
         var found = new List<GateFinding>();
         var litres = cook.Actions.OfType<CookAction.AddWater>().Sum(a => a.Water.Grams) / 1000;
-        foreach (var extra in cook.Ingredients.OfType<ExtraIngredient>().Where(x => x.Extra.Kind == "alkali"))
+        foreach (var extra in cook.Ingredients.OfType<ExtraIngredient>().Where(x => x.Extra.Kind == ExtraKind.Alkali))
         {
             if (extra.Dry.Grams > MostGramsPerLitre * litres)
             {

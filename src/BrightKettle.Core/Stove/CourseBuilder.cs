@@ -99,12 +99,31 @@ internal sealed class CourseBuilder(
         return simulator.RunMany([.. cooks.Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Heights = false });
     }
 
-    /// <summary>How far a run ends from what is wanted: hard weighs most, then wet or dry, then minutes.</summary>
-    public double Badness(PotRun run)
+    /// <summary>A run that never ends is worse than any other.</summary>
+    private const double Never = 1e6;
+
+    /// <summary>Softer than this a grain is mush, of doneness.</summary>
+    private const double MostRice = 130;
+
+    /// <summary>Hard is worse than soft: it cannot be eaten. Per point of doneness, against 1 for too soft.</summary>
+    private const double HardWeight = 4;
+
+    /// <summary>A tenth of the dry weight too much or too little liquid weighs as six points of doneness.</summary>
+    private const double LiquorWeight = 60;
+
+    /// <summary>Twenty seconds over a dry bed weigh as one point of doneness.</summary>
+    private const double DrySecondsAPoint = 20;
+
+    /// <summary>Seven minutes of waiting weigh as one point of doneness.</summary>
+    private const double WeightOfAMinute = 0.15;
+
+    /// <summary>How far a run ends from what is wanted, in points of doneness: hard weighs most, then wet or dry, then minutes.</summary>
+    /// <remarks>The weights are a cook's judgement (confidence D); they only choose among amounts and minutes of one answer.</remarks>
+    public double DistanceFromWanted(PotRun run)
     {
         if (run.StalledAt is not null)
         {
-            return 1e6;
+            return Never;
         }
 
         var sum = 0.0;
@@ -118,7 +137,7 @@ internal sealed class CourseBuilder(
             var most = now.Evening.Cook.Ingredients[i] switch
             {
                 PulseIngredient p => Doneness.MostWanted(p.Pulse, dish.MeltingIsWelcome),
-                RiceIngredient => 130,
+                RiceIngredient => MostRice,
                 _ => double.PositiveInfinity,
             };
             if (double.IsInfinity(most))
@@ -126,13 +145,13 @@ internal sealed class CourseBuilder(
                 continue;
             }
 
-            sum += (4 * Math.Max(0, Doneness.Wanted + 1 - run.Final[i].Doneness)) + Math.Max(0, run.Final[i].Doneness - most);
+            sum += (HardWeight * Math.Max(0, Doneness.Wanted + 1 - run.Final[i].Doneness)) + Math.Max(0, run.Final[i].Doneness - most);
         }
 
         var liquor =
             Math.Abs(run.Vessels[now.Evening.Cook.Kitchen.IndexOf(Pot.VesselId)].LiquorGrams - dish.WantedLiquorGrams)
             / dish.TotalDry.Grams;
-        return sum + (60 * liquor) + (run.DrySeconds / 20) + (0.15 * run.EndSeconds / 60);
+        return sum + (LiquorWeight * liquor) + (run.DrySeconds / DrySecondsAPoint) + (WeightOfAMinute * run.EndSeconds / 60);
     }
 
     /// <summary>Pots that stand empty and are not part of this cook.</summary>

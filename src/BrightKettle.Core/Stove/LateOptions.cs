@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
@@ -116,7 +117,10 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
     /// <summary>As much as the cap allows, less a fifth for what boils off.</summary>
     private static Answer? Soda(CourseBuilder c)
     {
-        var already = c.Now.Evening.Cook.Ingredients.OfType<ExtraIngredient>().Where(x => x.Extra.Kind == "alkali").Sum(x => x.Dry.Grams);
+        var already = c
+            .Now.Evening.Cook.Ingredients.OfType<ExtraIngredient>()
+            .Where(x => x.Extra.Kind == ExtraKind.Alkali)
+            .Sum(x => x.Dry.Grams);
         var grams = Math.Floor(((0.8 * SodaGate.MostGramsPerLitre * c.LiquorGrams / 1000) - already) * 2) / 2;
         if (!Waits(c) || grams < 0.5 || Catalogue.PulseCatalogue.Shipped.FindExtra("soda") is not { } soda)
         {

@@ -157,7 +157,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
         }
 
         var runs = c.Try(courses);
-        var best = Enumerable.Range(0, tries.Count).MinBy(k => c.Badness(runs[k]));
+        var best = Enumerable.Range(0, tries.Count).MinBy(k => c.DistanceFromWanted(runs[k]));
         var found = tries[best];
         return runs[best].StalledAt is not null
             ? []
@@ -192,7 +192,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
         }
 
         var runs = c.Try(courses);
-        var best = Enumerable.Range(0, courses.Count).MinBy(k => c.Badness(runs[k]));
+        var best = Enumerable.Range(0, courses.Count).MinBy(k => c.DistanceFromWanted(runs[k]));
         return
         [
             c.Of("cover_again", courses[best]) with

@@ -150,6 +150,6 @@ public static class Visits
     private static bool ThickPot(EveningForecast standing)
     {
         var pulse = standing.Cook.Ingredients.OfType<PulseIngredient>().First();
-        return pulse.Pulse.Kind == "split" && standing.Pot?.Doneness[standing.Cook.IndexOf(pulse.Id)] >= Thickens;
+        return pulse.Pulse.Kind == PulseKind.Split && standing.Pot?.Doneness[standing.Cook.IndexOf(pulse.Id)] >= Thickens;
     }
 }

@@ -8,9 +8,8 @@ namespace BrightKettle.Core.Words;
 public sealed record NoteAmount(string Line, string Kind, string? Id, string Name, double? Grams, bool Cooked = false);
 
 /// <summary>One step of somebody's notes.</summary>
-/// <param name="Act">soak, quick_soak, unsoaked, boil, simmer, pressure, whistles, slow, rice_in, drain, rest or other.</param>
 /// <param name="Minutes">Low and high; null when the step gives none.</param>
-public sealed record NoteStep(string Line, string Act, (double Low, double High)? Minutes, int? Whistles);
+public sealed record NoteStep(string Line, NoteAct Act, (double Low, double High)? Minutes, int? Whistles);
 
 /// <summary>A fact that the notes leave out and the cook depends on.</summary>
 /// <param name="Code">pulse, pulse_grams, rice_grams, water, minutes, lid, clock_start, release, salt, soak or pressure.</param>
@@ -35,11 +34,11 @@ public sealed record Notes(string? Title, int? People, IReadOnlyList<NoteAmount>
             ? sum
             : null;
 
-    public bool Has(string act) => Steps.Any(s => s.Act == act);
+    public bool Has(NoteAct act) => Steps.Any(s => s.Act == act);
 
     /// <summary>The step in which the pulses are cooked.</summary>
     public NoteStep? Cooking =>
-        Steps.FirstOrDefault(s => s.Act is "pressure" or "whistles" or "slow")
-        ?? Steps.FirstOrDefault(s => s.Act is "simmer" && s.Minutes is not null)
-        ?? Steps.FirstOrDefault(s => s.Act is "boil" && s.Minutes is not null);
+        Steps.FirstOrDefault(s => s.Act is NoteAct.Pressure or NoteAct.Whistles or NoteAct.Slow)
+        ?? Steps.FirstOrDefault(s => s.Act is NoteAct.Simmer && s.Minutes is not null)
+        ?? Steps.FirstOrDefault(s => s.Act is NoteAct.Boil && s.Minutes is not null);
 }

@@ -40,9 +40,9 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
 
         if (
             !pulse.Cooked
-            && !notes.Has("soak")
-            && !notes.Has("quick_soak")
-            && !notes.Has("unsoaked")
+            && !notes.Has(NoteAct.Soak)
+            && !notes.Has(NoteAct.QuickSoak)
+            && !notes.Has(NoteAct.Unsoaked)
             && catalogue.FindPulse(pulse.Id!)!.SoakHours.High > 0
         )
         {
@@ -55,7 +55,7 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
             Ask("minutes");
         }
 
-        if (cooking?.Act == "pressure")
+        if (cooking?.Act == NoteAct.Pressure)
         {
             Ask("clock_start", "pressure_up", "heat_on");
             if (!notes.Steps.Any(s => ReleaseSaid(s.Line)))
@@ -63,7 +63,7 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
                 Ask("release", "natural", "quick");
             }
         }
-        else if (cooking?.Act is "simmer" or "boil")
+        else if (cooking?.Act is NoteAct.Simmer or NoteAct.Boil)
         {
             if (
                 !notes.Steps.Any(s =>
@@ -115,11 +115,11 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
             }
         }
 
-        if (notes.Cooking is { Act: "simmer" or "boil", Minutes: { } minutes } && !line.Cooked)
+        if (notes.Cooking is { Act: NoteAct.Simmer or NoteAct.Boil, Minutes: { } minutes } && !line.Cooked)
         {
-            var soaked = notes.Has("soak") || notes.Has("quick_soak");
+            var soaked = notes.Has(NoteAct.Soak) || notes.Has(NoteAct.QuickSoak);
             var range = soaked ? pulse.SimmerSoakedMinutes : pulse.SimmerUnsoakedMinutes;
-            var all = notes.Steps.Where(s => s.Act is "simmer" or "boil").Sum(s => s.Minutes?.High ?? 0);
+            var all = notes.Steps.Where(s => s.Act is NoteAct.Simmer or NoteAct.Boil).Sum(s => s.Minutes?.High ?? 0);
             if (all < range.Low * Fast)
             {
                 doubts.Add(new("too_short", all, range.Low, range.High));
@@ -138,7 +138,7 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
             doubts.Add(new("too_much_salt", Math.Round(percent, 1), 0.7, 1.1));
         }
 
-        if (notes.Cooking?.Act == "slow" && pulse.LectinRisk != LectinRisk.Low && !line.Cooked && !notes.Has("boil"))
+        if (notes.Cooking?.Act == NoteAct.Slow && pulse.LectinRisk != LectinRisk.Low && !line.Cooked && !notes.Has(NoteAct.Boil))
         {
             doubts.Add(new("low_for_lectin", 0, Safety.LectinGate.HardBoil.TotalMinutes, Safety.LectinGate.HardBoilCautious.TotalMinutes));
         }

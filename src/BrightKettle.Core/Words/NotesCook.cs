@@ -57,7 +57,7 @@ public static class NotesCook
         }
 
         var steps = notes.Steps.ToList();
-        if (answers.Soak is "overnight" or "quick" or "none" && !notes.Has("soak") && !notes.Has("quick_soak"))
+        if (answers.Soak is "overnight" or "quick" or "none" && !notes.Has(NoteAct.Soak) && !notes.Has(NoteAct.QuickSoak))
         {
             steps.Insert(
                 0,
@@ -65,9 +65,9 @@ public static class NotesCook
                     "soak",
                     answers.Soak switch
                     {
-                        "overnight" => "soak",
-                        "quick" => "quick_soak",
-                        _ => "unsoaked",
+                        "overnight" => NoteAct.Soak,
+                        "quick" => NoteAct.QuickSoak,
+                        _ => NoteAct.Unsoaked,
                     },
                     null,
                     null
@@ -78,7 +78,7 @@ public static class NotesCook
         if (answers.Minutes is { } minutes && notes.Cooking is not { Minutes: not null } and not { Whistles: not null })
         {
             var at = notes.Cooking is { } untimed ? steps.IndexOf(untimed) : -1;
-            var timed = new NoteStep("simmer", notes.Cooking?.Act ?? "simmer", (minutes, minutes), null);
+            var timed = new NoteStep("simmer", notes.Cooking?.Act ?? NoteAct.Simmer, (minutes, minutes), null);
             if (at >= 0)
             {
                 steps[at] = timed with { Line = steps[at].Line };
@@ -129,7 +129,7 @@ public static class NotesCook
         List<CookAction> actions =
         [
             .. Soaked(notes, grams, water),
-            .. notes.Has("quick_soak") ? [] : new CookAction[] { new CookAction.Add(Trigger.Next, "pulse") },
+            .. notes.Has(NoteAct.QuickSoak) ? [] : new CookAction[] { new CookAction.Add(Trigger.Next, "pulse") },
             .. extras.Select(x => new CookAction.Add(Trigger.Next, x.Id)),
             new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), Cold),
             .. salt > 0 ? [new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(salt))] : Array.Empty<CookAction>(),
@@ -140,7 +140,7 @@ public static class NotesCook
 
     private static IEnumerable<CookAction> Soaked(Notes notes, double grams, double water)
     {
-        if (notes.Has("quick_soak"))
+        if (notes.Has(NoteAct.QuickSoak))
         {
             return
             [
@@ -153,7 +153,7 @@ public static class NotesCook
             ];
         }
 
-        if (notes.Steps.FirstOrDefault(s => s.Act == "soak") is not { } soak)
+        if (notes.Steps.FirstOrDefault(s => s.Act == NoteAct.Soak) is not { } soak)
         {
             return [];
         }
@@ -173,7 +173,7 @@ public static class NotesCook
         var actions = new List<CookAction>();
         switch (cooking.Act)
         {
-            case "pressure" or "whistles":
+            case NoteAct.Pressure or NoteAct.Whistles:
                 actions.AddRange([new CookAction.Pressurise(Trigger.Next), new CookAction.Heat(Trigger.Next, Flame.Full)]);
                 if (cooking.Whistles is { } count)
                 {
@@ -197,7 +197,7 @@ public static class NotesCook
                 actions.Add(new CookAction.Release(Trigger.Next, quick ? ReleaseKind.Quick : ReleaseKind.Natural));
                 actions.Add(new CookAction.Cover(quick ? Trigger.Next : Trigger.Once(PotEvent.PinDown), Lid.On));
                 break;
-            case "slow":
+            case NoteAct.Slow:
                 var low = cooking.Line.Contains("low", StringComparison.OrdinalIgnoreCase);
                 actions.AddRange([
                     new CookAction.Cover(Trigger.Next, Lid.On),
@@ -224,25 +224,26 @@ public static class NotesCook
 
         if (rice is not null)
         {
-            var last = notes.Steps.SkipWhile(s => s.Act != "rice_in").FirstOrDefault(s => s.Minutes is not null)?.Minutes?.High
+            var last = notes.Steps.SkipWhile(s => s.Act != NoteAct.RiceIn).FirstOrDefault(s => s.Minutes is not null)?.Minutes?.High
                 ?? rice.Rice.SimmerMinutes.Typical;
             actions.AddRange([
                 new CookAction.Add(Trigger.Next, "rice"),
                 new CookAction.Cover(Trigger.Next, Lid.On),
-                new CookAction.Heat(Trigger.Next, cooking.Act == "slow" ? Flame.High : Flame.Full),
+                new CookAction.Heat(Trigger.Next, cooking.Act == NoteAct.Slow ? Flame.High : Flame.Full),
             ]);
             actions.Add(
-                cooking.Act == "slow"
+                cooking.Act == NoteAct.Slow
                     ? new CookAction.Heat(Trigger.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off)
                     : new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle)
             );
-            if (cooking.Act != "slow")
+            if (cooking.Act != NoteAct.Slow)
             {
                 actions.Add(new CookAction.Heat(Trigger.Later(Duration.FromMinutes(Math.Clamp(last, 1, 240))), Flame.Off));
             }
         }
 
-        var rest = notes.Steps.LastOrDefault(s => s.Act == "rest")?.Minutes?.High ?? (rice is null ? 0 : rice.Rice.RestMinutes.Typical);
+        var rest = notes.Steps.LastOrDefault(s => s.Act == NoteAct.Rest)?.Minutes?.High
+            ?? (rice is null ? 0 : rice.Rice.RestMinutes.Typical);
         actions.Add(new CookAction.Serve(Trigger.Later(Duration.FromMinutes(Math.Clamp(rest, 0, 240)))));
         return actions;
     }

@@ -29,13 +29,13 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
             .ToList();
         var amounts = lines.Where(IsAmount).ToList();
         var title = lines.FirstOrDefault(l =>
-            !IsAmount(l) && l.Length < 70 && ActOf(l) == "other" && People(l) is null && !Heading().IsMatch(l)
+            !IsAmount(l) && l.Length < 70 && ActOf(l) == NoteAct.Other && People(l) is null && !Heading().IsMatch(l)
         );
         return Of(
             title,
             lines.Select(People).FirstOrDefault(p => p is not null),
             amounts,
-            lines.Where(l => !IsAmount(l) && l != title && !Heading().IsMatch(l) && (People(l) is null || ActOf(l) != "other")),
+            lines.Where(l => !IsAmount(l) && l != title && !Heading().IsMatch(l) && (People(l) is null || ActOf(l) != NoteAct.Other)),
             cupMillilitres
         );
     }
@@ -100,7 +100,7 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
     }
 
     private static bool IsAmount(string line) =>
-        (Numbers.At(line, out var rest) is not null && UnitOf(rest.TrimStart()) is not null && ActOf(line) == "other")
+        (Numbers.At(line, out var rest) is not null && UnitOf(rest.TrimStart()) is not null && ActOf(line) == NoteAct.Other)
         || BareAmount().IsMatch(line);
 
     private static int? People(string line) =>
@@ -210,7 +210,7 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
         return new(line, ActOf(line), minutes, whistles);
     }
 
-    private static string ActOf(string line)
+    private static NoteAct ActOf(string line)
     {
         foreach (var (pattern, act) in Acts)
         {
@@ -220,22 +220,22 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
             }
         }
 
-        return "other";
+        return NoteAct.Other;
     }
 
-    private static readonly (Regex Pattern, string Act)[] Acts =
+    private static readonly (Regex Pattern, NoteAct Act)[] Acts =
     [
-        (Unsoaked(), "unsoaked"),
-        (QuickSoak(), "quick_soak"),
-        (Soak(), "soak"),
-        (Whistles(), "whistles"),
-        (Pressure(), "pressure"),
-        (SlowCook(), "slow"),
-        (RiceIn(), "rice_in"),
-        (Drain(), "drain"),
-        (Simmer(), "simmer"),
-        (Boil(), "boil"),
-        (Rest(), "rest"),
+        (Unsoaked(), NoteAct.Unsoaked),
+        (QuickSoak(), NoteAct.QuickSoak),
+        (Soak(), NoteAct.Soak),
+        (Whistles(), NoteAct.Whistles),
+        (Pressure(), NoteAct.Pressure),
+        (SlowCook(), NoteAct.Slow),
+        (RiceIn(), NoteAct.RiceIn),
+        (Drain(), NoteAct.Drain),
+        (Simmer(), NoteAct.Simmer),
+        (Boil(), NoteAct.Boil),
+        (Rest(), NoteAct.Rest),
     ];
 
     [GeneratedRegex(@"^(?:[-*•·–]|\d+[.)]\s)\s*")]

@@ -1,3 +1,6 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Server.Answers;
+
 namespace BrightKettle.Server.Catalogue;
 
 /// <summary>A pulse for the picker. Amounts in g, times in minutes and hours.</summary>
@@ -6,7 +9,7 @@ public sealed record PulseDto(
     string Name,
     string Said,
     IReadOnlyList<string> Aliases,
-    string Kind,
+    [property: OneOf(typeof(PulseKind))] string Kind,
     double GramsPerCup,
     double SoakHoursLow,
     double SoakHoursHigh,
@@ -32,7 +35,7 @@ public sealed record ExtraDto(
     string Id,
     string Name,
     IReadOnlyList<string> Aliases,
-    string Kind,
+    [property: OneOf(typeof(PulseKind))] string Kind,
     double SaltShare,
     double? SaltAfterBlanch,
     bool ComesOut,

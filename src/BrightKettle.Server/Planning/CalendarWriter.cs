@@ -16,8 +16,10 @@ public static class CalendarWriter
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(told);
         var calendar = new Ical.Net.Calendar { ProductId = "-//Bright Kettle//Dinner//EN" };
+        var day = plan.Dish.Household.LocalOf(plan.Dish.ServeAt).Date;
         foreach (var (step, n) in told.Steps.Select((s, n) => (s, n)))
         {
+            var earlier = told.Steps.Take(n).Count(s => s.Kind == step.Kind);
             if (StepWarnings.Of(step.Kind) is not { } warning)
             {
                 continue;
@@ -26,10 +28,10 @@ public static class CalendarWriter
             var words = StepWords.Title(step, told);
             var entry = new CalendarEvent
             {
-                // The same moment of the same dinner keeps its id, so that a second import replaces the first.
+                // The same step of a dinner of the same day keeps its id, so that a dinner that moves within its day replaces what was imported.
                 Uid = string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{told.ServeAt.ToUnixTimeSeconds()}-{plan.Dish.Pulse.Id}-{step.Kind}-{n}@bright-kettle"
+                    $"{day:uuuuMMdd}-{plan.Dish.Pulse.Id}-{step.Kind}-{earlier}@bright-kettle"
                 ),
                 Summary = words,
                 Description = Range(step, plan),

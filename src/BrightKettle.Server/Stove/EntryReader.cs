@@ -28,20 +28,24 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         Entry Saw(Observation what) => new Entry.Saw(d.EventId, at, what);
         Entry Extra(CookAction action) => new Entry.Extra(d.EventId, at, action with { In = Vessel(d.VesselId, checks) });
 
-        var entry = d.Kind switch
+        var entry = d.Tells switch
         {
-            "did" => new Entry.Done(d.EventId, at, d.MomentId ?? string.Empty)
+            EntryKind.Did => new Entry.Done(d.EventId, at, d.MomentId ?? string.Empty)
             {
                 Poured = d.Millilitres is null ? null : Mass.FromGrams(Within(d.Millilitres, 0, 40_000, "millilitres")),
                 Salt = d.Grams is null ? null : Mass.FromGrams(Within(d.Grams, 0, 500, "grams")),
             },
-            "seen" => Saw(
+            EntryKind.Seen => Saw(
                 new Observation.Seen(at, ClosedSet.Read<PotEvent>(d.What, "what", checks)) { VesselId = Vessel(d.VesselId, checks) }
             ),
-            "not_yet" => Saw(new Observation.NotYet(at, ClosedSet.Read<PotEvent>(d.What, "what", checks), Vessel(d.VesselId, checks))),
-            "felt" => Saw(new Observation.FeltAs(at, Seed(d.Ingredient, checks), ClosedSet.Read<FeltState>(d.State, "state", checks))),
-            "chalky" => Chalky(d, at, checks) is { } chalky ? Saw(chalky) : null,
-            "liquor" => Saw(
+            EntryKind.NotYet => Saw(
+                new Observation.NotYet(at, ClosedSet.Read<PotEvent>(d.What, "what", checks), Vessel(d.VesselId, checks))
+            ),
+            EntryKind.Felt => Saw(
+                new Observation.FeltAs(at, Seed(d.Ingredient, checks), ClosedSet.Read<FeltState>(d.State, "state", checks))
+            ),
+            EntryKind.Chalky => Chalky(d, at, checks) is { } chalky ? Saw(chalky) : null,
+            EntryKind.Liquor => Saw(
                 new Observation.Liquor(
                     at,
                     Vessel(d.VesselId, checks),
@@ -49,38 +53,40 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
                     ClosedSet.Read<LiquorBy>(d.What, "what", checks)
                 )
             ),
-            "over_bed" => Saw(new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))),
-            "sticks" => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
-            "checked" when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level or Visits.Silent => Saw(
+            EntryKind.OverBed => Saw(
+                new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))
+            ),
+            EntryKind.Sticks => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
+            EntryKind.Checked when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level or Visits.Silent => Saw(
                 new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))
             ),
-            "vent_clear" => Saw(new Observation.VentClear(at)),
-            "probed" => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
-            "water" => Extra(
+            EntryKind.VentClear => Saw(new Observation.VentClear(at)),
+            EntryKind.Probed => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
+            EntryKind.Water => Extra(
                 new CookAction.AddWater(
                     Trigger.Next,
                     Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")),
                     Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius"))
                 )
             ),
-            "salt" => Extra(new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
-            "flame" => Extra(new CookAction.Heat(Trigger.Next, ClosedSet.Read<Flame>(d.What, "what", checks))),
-            "lid" => Extra(new CookAction.Cover(Trigger.Next, ClosedSet.Read<Lid>(d.What, "what", checks))),
-            "pour_off" => Extra(
+            EntryKind.Salt => Extra(new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
+            EntryKind.Flame => Extra(new CookAction.Heat(Trigger.Next, ClosedSet.Read<Flame>(d.What, "what", checks))),
+            EntryKind.Lid => Extra(new CookAction.Cover(Trigger.Next, ClosedSet.Read<Lid>(d.What, "what", checks))),
+            EntryKind.PourOff => Extra(
                 new CookAction.SetLiquor(Trigger.Next, Mass.FromGrams(Hot(Within(d.Millilitres, 0, 20_000, "millilitres"))))
                 {
                     StepId = "poured_off",
                 }
             ),
-            "went_in" => WentIn(d, at, checks),
-            "came_out" => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
-            "chose" when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(
+            EntryKind.WentIn => WentIn(d, at, checks),
+            EntryKind.CameOut => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
+            EntryKind.Chose when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(
                 d.EventId,
                 at,
                 read
             ),
-            "later" when Later(d, checks) => null,
-            "chose" or "put_away" or EntryValidator.StillOn => null,
+            EntryKind.Later when Later(d, checks) => null,
+            EntryKind.Chose or EntryKind.PutAway or EntryKind.StillOn => null,
             _ => checks.Refuse<Entry>("request.unknown_word", "kind"),
         };
         return checks.Any ? null : entry;
@@ -93,18 +99,28 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         var plain = new StoveEntry(id, entry.At.ToDateTimeOffset(), basedOn, string.Empty, by);
         return entry switch
         {
-            Entry.Done e => plain with { Kind = "did", MomentId = e.MomentId, Millilitres = e.Poured?.Grams },
-            Entry.Extra { Action: CookAction.Heat a } => plain with { Kind = "flame", What = ClosedSet.Word(a.Flame), VesselId = a.In },
-            Entry.Extra { Action: CookAction.Cover a } => plain with { Kind = "lid", What = ClosedSet.Word(a.Lid), VesselId = a.In },
+            Entry.Done e => plain with { Kind = ClosedSet.Word(EntryKind.Did), MomentId = e.MomentId, Millilitres = e.Poured?.Grams },
+            Entry.Extra { Action: CookAction.Heat a } => plain with
+            {
+                Kind = ClosedSet.Word(EntryKind.Flame),
+                What = ClosedSet.Word(a.Flame),
+                VesselId = a.In,
+            },
+            Entry.Extra { Action: CookAction.Cover a } => plain with
+            {
+                Kind = ClosedSet.Word(EntryKind.Lid),
+                What = ClosedSet.Word(a.Lid),
+                VesselId = a.In,
+            },
             Entry.Saw { What: Observation.FeltAs o } => plain with
             {
-                Kind = "felt",
+                Kind = ClosedSet.Word(EntryKind.Felt),
                 Ingredient = o.IngredientId,
                 State = ClosedSet.Word(o.State),
             },
             Entry.Saw { What: Observation.Liquor o } => plain with
             {
-                Kind = "liquor",
+                Kind = ClosedSet.Word(EntryKind.Liquor),
                 Millilitres = PotGeometry.LiquorMillilitres(o.Grams, MeasuredCelsius),
                 What = ClosedSet.Word(o.By),
                 VesselId = o.VesselId,

@@ -73,7 +73,8 @@ public sealed class EntryValidator(
         if (Known(stored, entry.EventId) is { } known)
         {
             return
-                known == entry || (entry.Kind == "undo" && stored.Undoings.Any(u => u.Id == entry.EventId && u.Target == entry.EventUndone))
+                known == entry
+                || (entry.Tells == EntryKind.Undo && stored.Undoings.Any(u => u.Id == entry.EventId && u.Target == entry.EventUndone))
                 ? (null, null, [])
                 : Refuse("stove.id_taken");
         }
@@ -89,10 +90,10 @@ public sealed class EntryValidator(
             return Refuse("stove.time");
         }
 
-        return entry.Kind switch
+        return entry.Tells switch
         {
-            "undo" => Undone(ref stored, entry),
-            "chose" => Chosen(ref stored, entry),
+            EntryKind.Undo => Undone(ref stored, entry),
+            EntryKind.Chose => Chosen(ref stored, entry),
             _ => Told(ref stored, entry, at),
         };
     }
@@ -125,7 +126,7 @@ public sealed class EntryValidator(
     private static bool MakesSense(StoredEvening stored, Instant now) =>
         EveningForecaster.Check(stored.Evening, now) is null
         && stored.Told.All(t =>
-            t.Undone || t.Entry is not { Kind: "did", MomentId: { } moment } || stored.Evening.Find(moment) is not null
+            t.Undone || t.Entry is not { Tells: EntryKind.Did, MomentId: { } moment } || stored.Evening.Find(moment) is not null
         );
 
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Told(ref StoredEvening stored, StoveEntry entry, Instant at)
@@ -156,7 +157,7 @@ public sealed class EntryValidator(
 
         // Nothing new is learned of a pot that nobody has touched for days: it can only be closed.
         if (
-            entry.Kind == StillOn
+            entry.Tells == EntryKind.StillOn
             && desk.Now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt))
                 > LongestAgo
         )
@@ -182,9 +183,6 @@ public sealed class EntryValidator(
         stored = stored with { Told = [.. stored.Told, new(0, entry, null, clock.GetUtcNow(), false)], Evening = evening };
         return (null, null, [made]);
     }
-
-    /// <summary>Told when somebody still stands at a stove that was set aside.</summary>
-    public const string StillOn = "still_on";
 
     /// <summary>What was chosen is worked out and stored as it is, so that a later model changes nothing of it.</summary>
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Chosen(ref StoredEvening stored, StoveEntry entry)

@@ -87,7 +87,9 @@ public sealed record StoredEvening(
     /// <summary>Two dones of one moment, the later told by somebody who did not know of the first.</summary>
     public IEnumerable<(StoredEntry Holds, StoredEntry Other)> Conflicts()
     {
-        foreach (var same in Told.Where(t => !t.Undone && t.Entry is { Kind: "did", MomentId: not null }).GroupBy(t => t.Entry.MomentId))
+        foreach (
+            var same in Told.Where(t => !t.Undone && t.Entry is { Tells: EntryKind.Did, MomentId: not null }).GroupBy(t => t.Entry.MomentId)
+        )
         {
             var first = same.First();
             foreach (var other in same.Skip(1))

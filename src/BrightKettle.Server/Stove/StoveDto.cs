@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using BrightKettle.Core.Stove;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Planning;
@@ -30,32 +31,7 @@ public sealed record StoveEntry(
     Guid EventId,
     DateTimeOffset OccurredAt,
     long BasedOn,
-    [property: OneOf(
-        "did",
-        "seen",
-        "not_yet",
-        "felt",
-        "chalky",
-        "liquor",
-        "over_bed",
-        "water",
-        "pour_off",
-        "flame",
-        "lid",
-        "salt",
-        "went_in",
-        "later",
-        "came_out",
-        "sticks",
-        "checked",
-        "vent_clear",
-        "probed",
-        "chose",
-        "put_away",
-        "still_on",
-        "undo"
-    )]
-        string Kind,
+    [property: OneOf(typeof(EntryKind))] string Kind,
     string? By = null,
     string? MomentId = null,
     double? Millilitres = null,
@@ -69,7 +45,12 @@ public sealed record StoveEntry(
     int? Of = null,
     string? VesselId = null,
     Guid? EventUndone = null
-);
+)
+{
+    /// <summary>What it tells; null for a word that is none.</summary>
+    [JsonIgnore]
+    public EntryKind? Tells => ClosedSet.Find<EntryKind>(Kind);
+}
 
 /// <summary>Entries in their order, as a page that was away sends them.</summary>
 public sealed record StoveEntries(IReadOnlyList<StoveEntry> Entries);

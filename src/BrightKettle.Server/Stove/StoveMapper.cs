@@ -80,8 +80,8 @@ public static class StoveMapper
             Pot(standing),
             Seeds(standing),
             [.. evening.ComesOut().Select(i => new InsideDto(i.IngredientId, i.Name, i.Pieces, i.Out))],
-            stored.Told.Count(t => t is { Undone: false, Entry.Kind: "water" }),
-            stored.Told.Where(t => t is { Undone: false, Entry.Kind: "water" }).Sum(t => t.Entry.Millilitres ?? 0),
+            stored.Told.Count(t => t is { Undone: false, Entry.Tells: EntryKind.Water }),
+            stored.Told.Where(t => t is { Undone: false, Entry.Tells: EntryKind.Water }).Sum(t => t.Entry.Millilitres ?? 0),
             changes,
             Learned(standing),
             [
@@ -112,9 +112,9 @@ public static class StoveMapper
         var told = stored.Told.Where(t => !t.Undone).Select(t => t.Entry).ToList();
         // The rest of something of which a part went in, until it has gone in too.
         var halves = told.Where(e =>
-            e.Kind == "later"
+            e.Tells == EntryKind.Later
             && evening.ServedAt is null
-            && !told.Any(x => x.Kind == "went_in" && x.Ingredient == e.Ingredient && x.OccurredAt > e.OccurredAt)
+            && !told.Any(x => x.Tells == EntryKind.WentIn && x.Ingredient == e.Ingredient && x.OccurredAt > e.OccurredAt)
         );
         return
         [
@@ -465,7 +465,7 @@ public static class StoveMapper
         var run = standing.Forecast.Reference;
         var rice = standing.Cook.Ingredients.Any(i => i is RiceIngredient);
         var edible = SaltSheet.Of(standing.Cook, run, stored.Started.SaltPercent).EdibleGrams;
-        var put = stored.Told.LastOrDefault(t => !t.Undone && t.Entry.Kind == "put_away");
+        var put = stored.Told.LastOrDefault(t => !t.Undone && t.Entry.Tells == EntryKind.PutAway);
         var hot = standing
             .Evening.Seen.OfType<Observation.Probed>()
             .Where(o => o.At >= served && o.Celsius >= rule.HotCelsius)

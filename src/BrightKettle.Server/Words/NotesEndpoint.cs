@@ -68,7 +68,7 @@ public static class NotesEndpoint
                         a.Cooked
                     )),
                 ],
-                [.. notes.Steps.Select(s => new NoteStepDto(s.Line, s.Act, s.Minutes?.Low, s.Minutes?.High, s.Whistles))],
+                [.. notes.Steps.Select(s => new NoteStepDto(s.Line, ClosedSet.Word(s.Act), s.Minutes?.Low, s.Minutes?.High, s.Whistles))],
                 [.. questions.Select(Question)],
                 [.. check.Doubts(notes).Select(d => new NoteDoubtDto(d.Code, WordSentences.Doubt(d)))],
                 complete && Cook(notes, answers, catalogue, kitchen, vessel, desk.Now) is { } cook
@@ -135,11 +135,11 @@ public static class NotesEndpoint
     {
         var act = notes.Cooking?.Act;
         var cooker =
-            act is "pressure" or "whistles"
+            act is NoteAct.Pressure or NoteAct.Whistles
                 ? kitchen.Vessels.FirstOrDefault(v =>
-                    v.Cooker is { UnderPressure: true } c && (act == "pressure" || c.Kind == CookerKind.Weight)
+                    v.Cooker is { UnderPressure: true } c && (act == NoteAct.Pressure || c.Kind == CookerKind.Weight)
                 )
-            : act == "slow" ? kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Slow)
+            : act == NoteAct.Slow ? kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Slow)
             : vessel;
         if (cooker is null)
         {
@@ -200,8 +200,8 @@ public static class NotesEndpoint
         var act = notes.Cooking?.Act;
         var method =
             line.Cooked ? Method.Cooked
-            : act is "pressure" or "whistles" ? Method.Pressure
-            : act == "slow" ? Method.SlowCooker
+            : act is NoteAct.Pressure or NoteAct.Whistles ? Method.Pressure
+            : act == NoteAct.Slow ? Method.SlowCooker
             : Method.OpenPot;
         var cooker = method is Method.Pressure or Method.SlowCooker
             ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is { } c && c.UnderPressure == (method == Method.Pressure))
@@ -215,8 +215,8 @@ public static class NotesEndpoint
             People = notes.People ?? dish.People,
             Soak = ClosedSet.Word(
                 line.Cooked ? SoakChoice.None
-                : notes.Has("quick_soak") ? SoakChoice.Quick
-                : notes.Has("soak") ? SoakChoice.Overnight
+                : notes.Has(NoteAct.QuickSoak) ? SoakChoice.Quick
+                : notes.Has(NoteAct.Soak) ? SoakChoice.Overnight
                 : SoakChoice.None
             ),
             Method = ClosedSet.Word(cooker is null && method is Method.Pressure or Method.SlowCooker ? Method.OpenPot : method),

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Words;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Planning;
@@ -55,7 +56,13 @@ public sealed record NotesDto(
 
 public sealed record NoteAmountDto(string Line, string Kind, string? Id, string Name, double? Grams, bool Cooked);
 
-public sealed record NoteStepDto(string Line, string Act, double? MinutesLow, double? MinutesHigh, int? Whistles);
+public sealed record NoteStepDto(
+    string Line,
+    [property: OneOf(typeof(NoteAct))] string Act,
+    double? MinutesLow,
+    double? MinutesHigh,
+    int? Whistles
+);
 
 /// <param name="Unit">g or min for a figure; null for a choice.</param>
 public sealed record NoteQuestionDto(string Code, string Text, string? Unit, IReadOnlyList<NoteChoiceDto> Choices);

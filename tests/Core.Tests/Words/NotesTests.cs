@@ -40,8 +40,8 @@ public class NotesTests
         Assert.Equal(8000, notes.WaterGrams);
         Assert.Contains(notes.Amounts, a => a is { Id: "onion", Grams: 120 });
         Assert.Contains(notes.Amounts, a => a is { Id: "leaf" });
-        Assert.Equal((60, 90), notes.Steps.First(s => s.Act == "simmer").Minutes);
-        Assert.True(notes.Has("soak") && notes.Has("rice_in"));
+        Assert.Equal((60, 90), notes.Steps.First(s => s.Act == NoteAct.Simmer).Minutes);
+        Assert.True(notes.Has(NoteAct.Soak) && notes.Has(NoteAct.RiceIn));
     }
 
     [Fact]

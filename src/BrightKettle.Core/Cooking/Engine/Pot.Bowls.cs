@@ -39,7 +39,7 @@ internal sealed partial class Pot
     /// <summary>Time factor of hard water that a bean or pea has drunk in its soak; splits and lentils drink as much in the pot.</summary>
     private double HardSoak(int ingredient)
     {
-        if (_script.Ingredients[ingredient] is not PulseIngredient { Pulse: { Kind: "bean" or "pea" } pulse } p)
+        if (_script.Ingredients[ingredient] is not PulseIngredient { Pulse: { Kind: PulseKind.Bean or PulseKind.Pea } pulse } p)
         {
             return 1;
         }

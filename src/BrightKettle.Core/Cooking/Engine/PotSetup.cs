@@ -67,7 +67,7 @@ internal static class PotSetup
         g.Of(i, Layout.Over, lane) = (float)(pulse.Absorbed.High - pulse.Absorbed.Typical);
         g.Of(i, Layout.Soft98, lane) = (float)(pace / (pulse.SofteningMinutesAt98C * 60));
         g.Of(i, Layout.Solids, lane) = (float)pulse.SolidsLoss;
-        g.Of(i, Layout.SaltRate, lane) = (float)(1 / (pulse.Kind == "split" ? c.SaltTimeSplit : c.SaltTimeBean));
+        g.Of(i, Layout.SaltRate, lane) = (float)(1 / (pulse.Kind == PulseKind.Split ? c.SaltTimeSplit : c.SaltTimeBean));
         g.Of(i, Layout.Capacity, lane) = (float)(p.Dry.Grams * c.SpecificHeatDry);
         g.Of(i, Layout.LotFactor, lane) = script.LotFactor[i];
         Chemistry.Speed(OneLane.Load(ref g.Of(i, Layout.LotFactor, lane))).Store(ref g.Of(i, Layout.SoftFactor, lane));

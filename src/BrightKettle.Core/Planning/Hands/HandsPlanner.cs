@@ -145,7 +145,11 @@ public static class HandsPlanner
 
         // Leaves and spices are one task, ready for the first of them.
         var wanted = plan
-            .Dish.Extras.Where(x => row.For == x.Extra.Id || row.For == x.Extra.Kind || (row.For == "blanched" && x.Blanched))
+            .Dish.Extras.Where(x =>
+                row.For == x.Extra.Id
+                || row.For.Equals(x.Extra.Kind.ToString(), StringComparison.OrdinalIgnoreCase)
+                || (row.For == "blanched" && x.Blanched)
+            )
             .ToList();
         if (wanted.Count > 0)
         {
