@@ -15,7 +15,7 @@ public sealed record Conditions(string VesselId, Lid Lid, Flame Flame, bool Lock
         var locked = new HashSet<string>();
         string? pulses = null,
             rice = null;
-        foreach (var (_, action) in evening.Deeds())
+        foreach (var (_, action) in evening.ActionsDone())
         {
             var vessel = kitchen[kitchen.IndexOf(action.In)].Vessel.Id;
             switch (action)

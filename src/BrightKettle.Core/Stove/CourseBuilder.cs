@@ -10,7 +10,7 @@ namespace BrightKettle.Core.Stove;
 /// <param name="before">What was taken for granted to come to this standing.</param>
 internal sealed class CourseBuilder(
     Simulator simulator,
-    EveningForecaster watch,
+    EveningForecaster forecaster,
     Dish dish,
     EveningForecast now,
     IReadOnlyList<Entry> before
@@ -87,7 +87,7 @@ internal sealed class CourseBuilder(
     }
 
     public Answer Of(string code, Course? course) =>
-        new(code, before, course, course is null ? now : watch.With(now, course, dish.MeltingIsWelcome, Rescue.Pots));
+        new(code, before, course, course is null ? now : forecaster.With(now, course, dish.MeltingIsWelcome, Rescue.Pots));
 
     /// <summary>Whether a course can be run at all.</summary>
     public bool Works(Course course) => EveningForecaster.Check(now.Evening.With(course, now.Now), now.Now) is null;
@@ -95,7 +95,7 @@ internal sealed class CourseBuilder(
     /// <summary>Reference pots through several courses at once.</summary>
     public IReadOnlyList<PotRun> Try(IReadOnlyList<Course> courses)
     {
-        var cooks = courses.Select(c => now.Belief.In(now.Evening.With(c, now.Now).AsOf(now.Now, out _))).ToList();
+        var cooks = courses.Select(c => now.Traits.In(now.Evening.With(c, now.Now).AsOf(now.Now, out _))).ToList();
         return simulator.RunMany([.. cooks.Select(c => new PotJob(c, PotTraits.Reference(c)))], new RunOptions { Heights = false });
     }
 

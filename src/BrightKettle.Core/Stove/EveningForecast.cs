@@ -21,7 +21,7 @@ public sealed record EveningForecast(
     Instant Now,
     Cook Cook,
     IReadOnlyList<Moment?> Pending,
-    TraitEstimate Belief,
+    TraitEstimate Traits,
     TraitEstimate Prior,
     Forecast Forecast,
     IReadOnlyList<DueForecast> Due,

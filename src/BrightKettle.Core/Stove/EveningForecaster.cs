@@ -22,15 +22,15 @@ public sealed class EveningForecaster(Simulator simulator)
 
     /// <param name="evening">Valid by <see cref="Check"/>.</param>
     /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
-    public EveningForecast Look(EveningState evening, Instant now, bool meltingIsWelcome, int pots = DefaultPots)
+    public EveningForecast Forecast(EveningState evening, Instant now, bool meltingIsWelcome, int pots = DefaultPots)
     {
         ArgumentNullException.ThrowIfNull(evening);
-        var belief = Believe(evening, now);
-        return Ahead(evening, evening.AsOf(now, out var pending), pending, belief, now, meltingIsWelcome, pots);
+        var traits = Estimate(evening, now);
+        return Ahead(evening, evening.AsOf(now, out var pending), pending, traits, now, meltingIsWelcome, pots);
     }
 
     /// <summary>What was learned by now.</summary>
-    public TraitEstimate Believe(EveningState evening, Instant now)
+    public TraitEstimate Estimate(EveningState evening, Instant now)
     {
         ArgumentNullException.ThrowIfNull(evening);
         return _learner.Learn(Past(evening, now), [.. evening.Seen.Where(o => o.At <= now)]);
@@ -38,19 +38,19 @@ public sealed class EveningForecaster(Simulator simulator)
 
     /// <summary>What it costs to do a moment so much later than it is due, in the reference pot; null where nothing is known of
     /// it.</summary>
-    public DelayCost? Later(EveningForecast standing, string momentId, Duration by)
+    public DelayCost? Later(EveningForecast ahead, string momentId, Duration by)
     {
-        ArgumentNullException.ThrowIfNull(standing);
-        var first = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == momentId, -1);
-        if (first < 0 || standing.Table is null || standing.Due.FirstOrDefault(d => d.MomentId == momentId) is not { } due)
+        ArgumentNullException.ThrowIfNull(ahead);
+        var first = Enumerable.Range(0, ahead.Pending.Count).FirstOrDefault(i => ahead.Pending[i]?.Id == momentId, -1);
+        if (first < 0 || ahead.Table is null || ahead.Due.FirstOrDefault(d => d.MomentId == momentId) is not { } due)
         {
             return null;
         }
 
-        var at = Instant.Max(due.At, standing.Now) + by;
-        var cook = standing.Cook with
+        var at = Instant.Max(due.At, ahead.Now) + by;
+        var cook = ahead.Cook with
         {
-            Actions = [.. standing.Cook.Actions.Select((a, i) => i == first ? a with { Trigger = a.Trigger with { NotBefore = at } } : a)],
+            Actions = [.. ahead.Cook.Actions.Select((a, i) => i == first ? a with { Trigger = a.Trigger with { NotBefore = at } } : a)],
         };
         if (CookRules.Check(cook) is not null)
         {
@@ -58,31 +58,31 @@ public sealed class EveningForecaster(Simulator simulator)
         }
 
         var run = simulator.Run(cook, PotTraits.Reference(cook));
-        return run.StalledAt is not null ? null : new(Duration.FromSeconds(run.EndSeconds - standing.Forecast.Reference.EndSeconds), run);
+        return run.StalledAt is not null ? null : new(Duration.FromSeconds(run.EndSeconds - ahead.Forecast.Reference.EndSeconds), run);
     }
 
     /// <summary>The same evening with another course from now on, and what is known already.</summary>
     internal EveningForecast With(EveningForecast known, Course course, bool meltingIsWelcome, int pots)
     {
         var evening = known.Evening.With(course, known.Now);
-        return Ahead(evening, evening.AsOf(known.Now, out var pending), pending, known.Belief, known.Now, meltingIsWelcome, pots);
+        return Ahead(evening, evening.AsOf(known.Now, out var pending), pending, known.Traits, known.Now, meltingIsWelcome, pots);
     }
 
     private EveningForecast Ahead(
         EveningState evening,
         Cook asOf,
         IReadOnlyList<Moment?> pending,
-        TraitEstimate belief,
+        TraitEstimate traits,
         Instant now,
         bool meltingIsWelcome,
         int pots
     )
     {
-        var cook = belief.In(Marked(asOf, pending));
+        var cook = traits.In(Marked(asOf, pending));
         var forecast = _forecaster.Run(cook, meltingIsWelcome, pots);
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
-        return new(evening, now, cook, pending, belief, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));
+        return new(evening, now, cook, pending, traits, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));
     }
 
     /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
@@ -103,7 +103,7 @@ public sealed class EveningForecaster(Simulator simulator)
     /// <summary>What was done, at its real times, up to now.</summary>
     private static Cook Past(EveningState evening, Instant now)
     {
-        var deeds = evening.Deeds().Where(d => d.At <= now).ToList();
+        var deeds = evening.ActionsDone().Where(d => d.At <= now).ToList();
         var actions = deeds
             .Select(d => d.Action)
             .Where(a => a is not CookAction.Serve)

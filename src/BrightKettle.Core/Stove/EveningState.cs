@@ -120,7 +120,7 @@ public sealed class EveningState
     }
 
     /// <summary>Everything that was really done, in the order of the clock; actions of one moment stay together.</summary>
-    public IReadOnlyList<(Instant At, CookAction Action)> Deeds()
+    public IReadOnlyList<(Instant At, CookAction Action)> ActionsDone()
     {
         var list = Done();
         foreach (var x in ComesOut().Where(i => i.Left == 0))
@@ -211,7 +211,7 @@ public sealed class EveningState
         var actions = new List<CookAction>();
         var moments = new List<Moment?>();
         var starts = Cook.Starts;
-        foreach (var (at, action) in Deeds())
+        foreach (var (at, action) in ActionsDone())
         {
             starts = Instant.Min(starts, at);
             actions.Add(action);
@@ -288,7 +288,7 @@ public sealed class EveningState
     public IReadOnlyList<Observation> WithoutBrokenBoils(string vesselId, Duration required)
     {
         // The short boil of a quick soak is meant to end: the gate knows of it.
-        var down = Deeds()
+        var down = ActionsDone()
             .Where(d =>
                 d.Action is CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full), StepId: not StepIds.QuickSoak }
                 && Moment.LaneOf(d.Action, Cook.Kitchen) == vesselId
@@ -314,7 +314,7 @@ public sealed class EveningState
 
     /// <summary>When a lane's lid was last locked; null when it was not.</summary>
     private Instant? LockedAt(string lane) =>
-        Deeds()
+        ActionsDone()
             .Where(d => d.Action is CookAction.Pressurise && Moment.LaneOf(d.Action, Cook.Kitchen) == lane)
             .Select(d => (Instant?)d.At)
             .LastOrDefault();

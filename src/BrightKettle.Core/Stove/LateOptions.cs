@@ -9,7 +9,7 @@ using NodaTime;
 namespace BrightKettle.Core.Stove;
 
 /// <summary>What can be done when the table is in danger, each with its cost.</summary>
-public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
+public sealed class LateOptions(Simulator simulator, EveningForecaster forecaster)
 {
     /// <summary>Less is not worth a change.</summary>
     private static readonly Duration WorthIt = Duration.FromMinutes(2);
@@ -21,7 +21,7 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster watch)
     {
         ArgumentNullException.ThrowIfNull(now);
         ArgumentNullException.ThrowIfNull(dish);
-        var courses = new CourseBuilder(simulator, watch, dish with { Now = now.Now }, now, []);
+        var courses = new CourseBuilder(simulator, forecaster, dish with { Now = now.Now }, now, []);
         IEnumerable<Answer?> all = [LidOn(courses), MoreHeat(courses), Pressure(courses), Soda(courses), RiceApart(courses)];
         var gained = all.OfType<Answer>().Where(a => Gain(now, a) >= WorthIt).OrderByDescending(a => Gain(now, a));
         return [.. gained, courses.Of("later", null)];

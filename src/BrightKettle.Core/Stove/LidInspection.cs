@@ -8,7 +8,7 @@ using NodaTime;
 namespace BrightKettle.Core.Stove;
 
 /// <summary>A look into a pressure cooker with what it costs, and whether the lid need be locked at all: by running pots.</summary>
-public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
+public sealed class LidInspection(Simulator simulator, EveningForecaster forecaster)
 {
     public const string LookAndLock = "look_and_lock";
     public const string OpenForGood = "open_for_good";
@@ -27,7 +27,7 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
     {
         ArgumentNullException.ThrowIfNull(now);
         ArgumentNullException.ThrowIfNull(dish);
-        var c = new CourseBuilder(simulator, watch, dish with { Now = now.Now }, now, []);
+        var c = new CourseBuilder(simulator, forecaster, dish with { Now = now.Now }, now, []);
         if (!c.Pot.PulsesIn || c.Pot.RiceIn || Opened(c) is not [var opened, ..])
         {
             return [];
@@ -119,8 +119,8 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster watch)
     }
 
     /// <summary>When the reference bag is found soft, at the last look that is to come.</summary>
-    private static Instant? Soft(EveningForecast standing) =>
-        standing.Due.Where(d => standing.Evening.Find(d.MomentId)!.Moment.Has(StepIds.Ready)).Select(d => (Instant?)d.At).LastOrDefault();
+    private static Instant? Soft(EveningForecast ahead) =>
+        ahead.Due.Where(d => ahead.Evening.Find(d.MomentId)!.Moment.Has(StepIds.Ready)).Select(d => (Instant?)d.At).LastOrDefault();
 
     /// <summary>The heat is still to go off: what is let down already opens by itself.</summary>
     private static bool Held(CourseBuilder c) => c.Rest.Any(a => a.StepId == StepIds.HoldOver);

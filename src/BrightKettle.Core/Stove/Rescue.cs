@@ -9,7 +9,7 @@ namespace BrightKettle.Core.Stove;
 
 /// <summary>Answers a trouble by what is seen: what to do, with grams, degrees and minutes, and what comes of it. Each figure is found by
 /// running pots.</summary>
-public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
+public sealed partial class Rescue(Simulator simulator, EveningForecaster forecaster)
 {
     /// <summary>Enough for a range while somebody waits for an answer.</summary>
     public const int Pots = 24;
@@ -46,7 +46,16 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
             return [];
         }
 
-        var c = new CourseBuilder(simulator, watch, dish with { Now = now }, watch.Look(seen, now, dish.MeltingIsWelcome, Pots), before);
+        var c = new CourseBuilder(
+            simulator,
+            forecaster,
+            dish with
+            {
+                Now = now,
+            },
+            forecaster.Forecast(seen, now, dish.MeltingIsWelcome, Pots),
+            before
+        );
         return trouble switch
         {
             _ when !c.Pot.PulsesIn && !c.Pot.RiceIn && trouble != Trouble.CalledAway => [],
@@ -101,7 +110,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
     {
         var pot = Conditions.Of(evening);
         var slow = pot.RiceIn ? Way.RiceId : Way.PulseId;
-        var since = Instant.Max(now - span, evening.Deeds().Select(d => d.At).DefaultIfEmpty(now).Max());
+        var since = Instant.Max(now - span, evening.ActionsDone().Select(d => d.At).DefaultIfEmpty(now).Max());
         Entry Felt(FeltState state) => new Entry.Saw(Guid.Empty, now, new Observation.FeltAs(now, slow, state));
         Entry Dry() => new Entry.Saw(Guid.Empty, now, new Observation.Liquor(now, pot.VesselId, 0, LiquorBy.Eye));
         Entry Did(CookAction action) => new Entry.Extra(Guid.Empty, since, action with { In = pot.VesselId });
@@ -310,7 +319,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster watch)
 
     /// <summary>The flame that burned before it went out.</summary>
     private static Flame FlameBefore(CourseBuilder c) =>
-        c.Now.Evening.Deeds()
+        c.Now.Evening.ActionsDone()
             .Select(d => d.Action)
             .OfType<CookAction.Heat>()
             .Where(h => h.Flame != Flame.Off)

@@ -51,18 +51,18 @@ public static class Visits
     private const double Thickens = 70;
 
     /// <param name="gas">Vessels whose burner is a flame of gas.</param>
-    public static IReadOnlyList<Visit> Of(EveningForecast standing, IReadOnlySet<string> gas)
+    public static IReadOnlyList<Visit> Of(EveningForecast ahead, IReadOnlySet<string> gas)
     {
-        ArgumentNullException.ThrowIfNull(standing);
+        ArgumentNullException.ThrowIfNull(ahead);
         ArgumentNullException.ThrowIfNull(gas);
-        var evening = standing.Evening;
+        var evening = ahead.Evening;
         if (evening.ServedAt is not null)
         {
             return [];
         }
 
         var list = new List<Visit>();
-        var now = standing.Now;
+        var now = ahead.Now;
         foreach (var moment in evening.Moments.Where(m => m is { State: MomentState.Done, Moment.Trigger.After: PotEvent.Boils }))
         {
             var boiled = moment.DoneAt!.Value;
@@ -74,7 +74,7 @@ public static class Visits
 
         var pot = Conditions.Of(evening);
         var lastHeat = evening
-            .Deeds()
+            .ActionsDone()
             .Where(d => d.Action is CookAction.Heat && Moment.LaneOf(d.Action, evening.Cook.Kitchen) == pot.VesselId)
             .Select(d => (Instant?)d.At)
             .LastOrDefault();
@@ -101,7 +101,7 @@ public static class Visits
         }
 
         list.AddRange(Chillies(evening).Select(c => new Visit(Chilli, pot.VesselId, c.At + Holds, c.IngredientId)));
-        if (ThickPot(standing) && pot is { Locked: false, RiceIn: false, Flame: not Flame.Off })
+        if (ThickPot(ahead) && pot is { Locked: false, RiceIn: false, Flame: not Flame.Off })
         {
             var last = evening
                 .Seen.Where(o => o is Observation.Checked { What: Sticking } or Observation.Sticks)
@@ -133,7 +133,7 @@ public static class Visits
         var planned = evening.Pending.SelectMany(m => m.Actions).OfType<CookAction.TakeOut>().Select(t => t.IngredientId).ToHashSet();
         var inside = evening.ComesOut().Where(i => i.Left > 0 && !planned.Contains(i.IngredientId)).Select(i => i.IngredientId).ToHashSet();
         return evening
-            .Deeds()
+            .ActionsDone()
             .Where(d =>
                 d.Action is CookAction.Add a
                 && inside.Contains(a.IngredientId)
@@ -147,9 +147,9 @@ public static class Visits
             .Seen.OfType<Observation.Checked>()
             .Any(o => o.What == code && (o.VesselId ?? evening.Cook.Kitchen.Vessel.Id) == vessel && o.At >= since);
 
-    private static bool ThickPot(EveningForecast standing)
+    private static bool ThickPot(EveningForecast ahead)
     {
-        var pulse = standing.Cook.Ingredients.OfType<PulseIngredient>().First();
-        return pulse.Pulse.Kind == PulseKind.Split && standing.Pot?.Doneness[standing.Cook.IndexOf(pulse.Id)] >= Thickens;
+        var pulse = ahead.Cook.Ingredients.OfType<PulseIngredient>().First();
+        return pulse.Pulse.Kind == PulseKind.Split && ahead.Pot?.Doneness[ahead.Cook.IndexOf(pulse.Id)] >= Thickens;
     }
 }

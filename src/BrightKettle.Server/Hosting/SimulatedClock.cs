@@ -27,15 +27,15 @@ public sealed class SimulatedClock(DateTimeOffset start) : TimeProvider
         ArgumentNullException.ThrowIfNull(app);
         if (app.Services.GetRequiredService<TimeProvider>() is SimulatedClock clock)
         {
-            app.MapPut("/api/clock", (ClockChange change, StoveChangeNotifier bell) => clock.Set(change.Now, bell))
+            app.MapPut("/api/clock", (ClockChange change, StoveChangeNotifier notifier) => clock.Set(change.Now, notifier))
                 .ExcludeFromDescription();
         }
     }
 
-    private NoContent Set(DateTimeOffset now, StoveChangeNotifier bell)
+    private NoContent Set(DateTimeOffset now, StoveChangeNotifier notifier)
     {
         Interlocked.Exchange(ref _ticks, now.UtcTicks);
-        bell.RingAll();
+        notifier.RingAll();
         return TypedResults.NoContent();
     }
 }

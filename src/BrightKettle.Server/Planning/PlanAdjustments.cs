@@ -15,7 +15,7 @@ public static class PlanAdjustments
 {
     public static async Task<Results<Ok<SlipAnswerDto>, ProblemHttpResult>> Mend(
         SlipRequest request,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         CancellationToken cancel
     )
     {
@@ -24,7 +24,7 @@ public static class PlanAdjustments
             return KettleProblems.Invalid("request.missing", "slip");
         }
 
-        var asked = await desk.ReadAsync(request.Dish, cancel);
+        var asked = await dishes.ReadAsync(request.Dish, cancel);
         if (asked.Dish is not { } before)
         {
             return asked.Problem;
@@ -44,16 +44,16 @@ public static class PlanAdjustments
         {
             foreach (var (dto, note) in wanted)
             {
-                var changed = desk.Map(dto, asked.Kitchen, from, checks);
+                var changed = dishes.Map(dto, asked.Kitchen, from, checks);
                 if (changed.Dish is null)
                 {
                     return changed.Problem;
                 }
 
-                var (taken, found) = atTheHour ? (changed, await desk.PlanAsync(changed)) : await NearestAsync(changed, desk);
+                var (taken, found) = atTheHour ? (changed, await dishes.PlanAsync(changed)) : await NearestAsync(changed, dishes);
                 if (found is PlanAnswer.Planned { Plan: var after })
                 {
-                    var differences = await desk.PlanAsync(asked) is PlanAnswer.Planned { Plan: var old }
+                    var differences = await dishes.PlanAsync(asked) is PlanAnswer.Planned { Plan: var old }
                         ? PlanDifference.Between(old, after)
                         : [];
                     return TypedResults.Ok(
@@ -69,9 +69,9 @@ public static class PlanAdjustments
     }
 
     /// <summary>The dish, or the first offer that makes it possible: a bigger pot, or a later hour.</summary>
-    private static async Task<(RequestedDish Asked, PlanAnswer Answer)> NearestAsync(RequestedDish asked, DishRequestReader desk)
+    private static async Task<(RequestedDish Asked, PlanAnswer Answer)> NearestAsync(RequestedDish asked, DishRequestReader dishes)
     {
-        var answer = await desk.PlanAsync(asked);
+        var answer = await dishes.PlanAsync(asked);
         var dish = asked.Dish!;
         foreach (var offer in answer is PlanAnswer.Refused { Refusal.Alternatives: var offers } ? offers : [])
         {
@@ -91,7 +91,7 @@ public static class PlanAdjustments
             };
             if (nearest is not null)
             {
-                return (nearest, await desk.PlanAsync(nearest));
+                return (nearest, await dishes.PlanAsync(nearest));
             }
         }
 

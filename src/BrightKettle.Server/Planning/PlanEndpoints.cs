@@ -24,12 +24,12 @@ public static class PlanEndpoints
     }
 
     /// <summary>A dish in, a plan out; 422 with a code and what would work when it cannot be had.</summary>
-    public static async Task<Results<Ok<PlanDto>, ProblemHttpResult>> Plan(DishDto dish, DishRequestReader desk, CancellationToken cancel)
+    public static async Task<Results<Ok<PlanDto>, ProblemHttpResult>> Plan(DishDto dish, DishRequestReader dishes, CancellationToken cancel)
     {
-        var asked = await desk.ReadAsync(dish, cancel);
+        var asked = await dishes.ReadAsync(dish, cancel);
         return asked.Dish is null
             ? asked.Problem
-            : await desk.PlanAsync(asked) switch
+            : await dishes.PlanAsync(asked) switch
             {
                 PlanAnswer.Planned { Plan: var plan } => TypedResults.Ok(DishRequestReader.Dto(plan, asked)),
                 PlanAnswer.Refused { Refusal: var refusal } => PlanProblems.Refused(refusal, asked.Dish),
@@ -40,7 +40,7 @@ public static class PlanEndpoints
     /// <summary>A dish and a pull in, the pulled forecast and its price out. Nothing is solved, so it keeps up with a finger.</summary>
     public static async Task<Results<Ok<PulledDto>, ProblemHttpResult>> Pulled(
         PullRequest request,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         CancellationToken cancel
     )
     {
@@ -50,19 +50,19 @@ public static class PlanEndpoints
         }
 
         // Pulls are counted from the best plan, whatever was pulled before.
-        var asked = await desk.ReadAsync(request.Dish is null ? null : request.Dish with { Pull = null }, cancel);
+        var asked = await dishes.ReadAsync(request.Dish is null ? null : request.Dish with { Pull = null }, cancel);
         var pull = DishMapper.Pull(request.Pull, "pull", asked.Checks);
         if (asked.Dish is null || asked.Checks.Any)
         {
             return asked.Problem;
         }
 
-        if (await desk.PlanAsync(asked) is not PlanAnswer.Planned { Plan: var best })
+        if (await dishes.PlanAsync(asked) is not PlanAnswer.Planned { Plan: var best })
         {
             return KettleProblems.Invalid("plan.nothing_to_pull", "dish");
         }
 
-        var pulled = await desk.Work.RunAsync(WorkLength.Quick, simulator =>
+        var pulled = await dishes.Work.RunAsync(WorkLength.Quick, simulator =>
             new Planner(simulator).Pulled(best, pull, request.Quick ? QuickPots : Forecaster.DefaultPots)
         );
         return TypedResults.Ok(
@@ -83,18 +83,18 @@ public static class PlanEndpoints
     /// <summary>Two dishes in, the plan of the second and what it changes out: for the other school, or another pot.</summary>
     public static async Task<Results<Ok<ComparedDto>, ProblemHttpResult>> Compare(
         CompareRequest request,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         CancellationToken cancel
     )
     {
-        var first = await desk.ReadAsync(request.Before, cancel, field: "before");
-        var second = await desk.ReadAsync(request.After, cancel, first.Checks, "after");
+        var first = await dishes.ReadAsync(request.Before, cancel, field: "before");
+        var second = await dishes.ReadAsync(request.After, cancel, first.Checks, "after");
         if (first.Dish is null || second.Dish is null)
         {
             return second.Problem;
         }
 
-        return (await desk.PlanAsync(first), await desk.PlanAsync(second)) switch
+        return (await dishes.PlanAsync(first), await dishes.PlanAsync(second)) switch
         {
             (_, PlanAnswer.Refused { Refusal: var refusal }) => PlanProblems.Refused(refusal, second.Dish),
             (PlanAnswer.Planned { Plan: var old }, PlanAnswer.Planned { Plan: var other }) => TypedResults.Ok(
@@ -108,15 +108,15 @@ public static class PlanEndpoints
     /// <summary>A dish in, its calendar file out: one entry a moment that must not be missed, each with an alarm.</summary>
     public static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Calendar(
         DishDto dish,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
-        var asked = await desk.ReadAsync(dish, cancel);
+        var asked = await dishes.ReadAsync(dish, cancel);
         return asked.Dish is null
             ? asked.Problem
-            : await desk.PlanAsync(asked) switch
+            : await dishes.PlanAsync(asked) switch
             {
                 PlanAnswer.Planned { Plan: var plan } => TypedResults.File(
                     Encoding.UTF8.GetBytes(CalendarWriter.Write(plan, DishRequestReader.Dto(plan, asked), clock.GetUtcNow())),
@@ -131,32 +131,32 @@ public static class PlanEndpoints
     /// <summary>A dish in, all ways of this kitchen out: those that work first, the others with the reason.</summary>
     public static async Task<Results<Ok<IReadOnlyList<WayDto>>, ProblemHttpResult>> Ways(
         DishDto dish,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         CancellationToken cancel
     )
     {
-        var asked = await desk.ReadAsync(dish, cancel);
+        var asked = await dishes.ReadAsync(dish, cancel);
         if (asked.Dish is not { } wanted)
         {
             return asked.Problem;
         }
 
-        var ways = await desk.Work.RunAsync(WorkLength.Lengthy, simulator =>
-            new WayFinder(new Planner(simulator), desk.Catalogue).For(wanted)
+        var ways = await dishes.Work.RunAsync(WorkLength.Lengthy, simulator =>
+            new WayFinder(new Planner(simulator), dishes.Catalogue).For(wanted)
         );
-        return TypedResults.Ok<IReadOnlyList<WayDto>>([.. ways.Select(w => WayMapper.Map(w, wanted, desk.Catalogue))]);
+        return TypedResults.Ok<IReadOnlyList<WayDto>>([.. ways.Select(w => WayMapper.Map(w, wanted, dishes.Catalogue))]);
     }
 
     /// <summary>A cook in, its whole forecast out. Gates are told, not enforced: this runs what it is given.</summary>
-    public static async Task<Results<Ok<ForecastDto>, ProblemHttpResult>> Forecast(CookDocument cook, DishRequestReader desk)
+    public static async Task<Results<Ok<ForecastDto>, ProblemHttpResult>> Forecast(CookDocument cook, DishRequestReader dishes)
     {
         var checks = new FieldFaults();
-        if (new CookReader(desk.Catalogue, checks).Read(cook) is not { } read)
+        if (new CookReader(dishes.Catalogue, checks).Read(cook) is not { } read)
         {
             return KettleProblems.Invalid(checks);
         }
 
-        var forecast = await desk.Work.RunAsync(WorkLength.Lengthy, simulator =>
+        var forecast = await dishes.Work.RunAsync(WorkLength.Lengthy, simulator =>
             new Forecaster(simulator).RunForeign(read, meltingIsWelcome: true)
         );
         var gates = Gates.Judge(read, GateHouse.Unknown with { RoomCelsius = read.Kitchen.Room.Celsius }, forecast.Reference);

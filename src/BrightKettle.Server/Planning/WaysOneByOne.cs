@@ -15,16 +15,16 @@ public static class WaysOneByOne
 {
     private static readonly byte[] NewLine = [(byte)'\n'];
 
-    public static async Task<IResult> Run(DishDto dish, DishRequestReader desk, IOptions<JsonOptions> json, CancellationToken cancel)
+    public static async Task<IResult> Run(DishDto dish, DishRequestReader dishes, IOptions<JsonOptions> json, CancellationToken cancel)
     {
-        var asked = await desk.ReadAsync(dish, cancel);
+        var asked = await dishes.ReadAsync(dish, cancel);
         if (asked.Dish is not { } wanted)
         {
             return asked.Problem;
         }
 
         var lines = Channel.CreateUnbounded<WayEventDto>();
-        var judging = desk.Work.RunAsync(WorkLength.Lengthy, simulator => Judge(wanted, simulator, desk.Catalogue, lines.Writer));
+        var judging = dishes.Work.RunAsync(WorkLength.Lengthy, simulator => Judge(wanted, simulator, dishes.Catalogue, lines.Writer));
         // Before the first line an error can still be an answer of its own; the lines end with the work, however it ended.
         _ = judging.ContinueWith(
             ended => lines.Writer.TryComplete(ended.Exception?.InnerException),

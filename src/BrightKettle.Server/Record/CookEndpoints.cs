@@ -101,20 +101,20 @@ public static class CookEndpoints
         Guid id,
         CookChange change,
         KettleDb db,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         TimeProvider clock,
         CancellationToken cancel
-    ) => Write(id, CookProjection.Saved, change, db, desk, clock, cancel);
+    ) => Write(id, CookProjection.Saved, change, db, dishes, clock, cancel);
 
     /// <summary>Changes a kept dinner that is neither deleted nor at the stove.</summary>
     public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Change(
         Guid id,
         CookChange change,
         KettleDb db,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         TimeProvider clock,
         CancellationToken cancel
-    ) => Write(id, CookProjection.Changed, change, db, desk, clock, cancel);
+    ) => Write(id, CookProjection.Changed, change, db, dishes, clock, cancel);
 
     public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Delete(
         Guid id,
@@ -137,7 +137,7 @@ public static class CookEndpoints
         string kind,
         CookChange change,
         KettleDb db,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -163,15 +163,15 @@ public static class CookEndpoints
             return KettleProblems.Conflict("cook.under_way");
         }
 
-        var asked = await desk.ReadAsync(change.Dish, cancel, checks);
+        var asked = await dishes.ReadAsync(change.Dish, cancel, checks);
         if (asked.Dish is not { } dish || checks.Any)
         {
             return asked.Problem;
         }
 
-        if (await desk.PlanAsync(asked) is not PlanAnswer.Planned { Plan: var plan })
+        if (await dishes.PlanAsync(asked) is not PlanAnswer.Planned { Plan: var plan })
         {
-            return PlanProblems.Refused(((PlanAnswer.Refused)await desk.PlanAsync(asked)).Refusal, dish);
+            return PlanProblems.Refused(((PlanAnswer.Refused)await dishes.PlanAsync(asked)).Refusal, dish);
         }
 
         var saved = SavedDinner.Of(change.Title.Trim(), change.Dish, plan);

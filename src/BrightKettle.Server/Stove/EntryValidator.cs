@@ -15,7 +15,7 @@ namespace BrightKettle.Server.Stove;
 /// <summary>Decides of each entry whether it is stored, and says why not. A refusal of one does not touch the others.</summary>
 public sealed class EntryValidator(
     PulseCatalogue catalogue,
-    StoveStateCache desk,
+    StoveStateCache states,
     KitchenState kitchen,
     Simulator simulator,
     TimeProvider clock
@@ -85,7 +85,7 @@ public sealed class EntryValidator(
         }
 
         var at = Instant.FromDateTimeOffset(entry.OccurredAt);
-        if (at > desk.Now + FutureAllowed || at < desk.Now - LongestAgo)
+        if (at > states.Now + FutureAllowed || at < states.Now - LongestAgo)
         {
             return Refuse("stove.time");
         }
@@ -112,7 +112,7 @@ public sealed class EntryValidator(
         }
 
         var without = stored.Without(new(entry.EventId, target), catalogue);
-        if (!MakesSense(without, desk.Now) && MakesSense(stored, desk.Now))
+        if (!MakesSense(without, states.Now) && MakesSense(stored, states.Now))
         {
             return Refuse("stove.undo_later_first");
         }
@@ -147,7 +147,7 @@ public sealed class EntryValidator(
             case Entry.Done done
                 when evening.Find(done.MomentId) is { State: MomentState.Waiting, Moment: var moment }
                     && StoveGates.Before(evening, moment, at, kitchen) is { } gate
-                    && (desk.Now - at < Live || gate.Code == TakeOutGate.StillIn):
+                    && (states.Now - at < Live || gate.Code == TakeOutGate.StillIn):
                 return Refuse(gate.Code, StoveGates.Words(gate));
             case Entry.CameOut came when evening.ComesOut().All(i => i.IngredientId != came.IngredientId || i.Left < came.Pieces):
                 return Refuse("stove.not_inside");
@@ -158,7 +158,7 @@ public sealed class EntryValidator(
         // Nothing new is learned of a pot that nobody has touched for days: it can only be closed.
         if (
             entry.Tells == EntryKind.StillOn
-            && desk.Now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt))
+            && states.Now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt))
                 > LongestAgo
         )
         {
@@ -169,8 +169,8 @@ public sealed class EntryValidator(
         {
             var with = evening.With(read);
             if (
-                EveningForecaster.Check(with, Instant.Max(at, desk.Now)) is not null
-                && EveningForecaster.Check(evening, Instant.Max(at, desk.Now)) is null
+                EveningForecaster.Check(with, Instant.Max(at, states.Now)) is not null
+                && EveningForecaster.Check(evening, Instant.Max(at, states.Now)) is null
             )
             {
                 return Refuse("stove.impossible");
@@ -187,7 +187,7 @@ public sealed class EntryValidator(
     /// <summary>What was chosen is worked out and stored as it is, so that a later model changes nothing of it.</summary>
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Chosen(ref StoredEvening stored, StoveEntry entry)
     {
-        var (_, answers) = desk.Answers(stored, kitchen, entry.State, entry.Count, entry.Grams, simulator);
+        var (_, answers) = states.Answers(stored, kitchen, entry.State, entry.Count, entry.Grams, simulator);
         if (answers.FirstOrDefault(a => a.Code == entry.What) is not { } answer)
         {
             return Refuse("stove.no_such_answer");

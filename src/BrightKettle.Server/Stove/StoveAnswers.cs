@@ -76,10 +76,10 @@ public static class StoveAnswers
         Instant? Join(EveningForecast s) => s.Due.FirstOrDefault(d => s.Evening.Find(d.MomentId)!.Moment.Has(StepIds.Join))?.At;
         Moved("join", Join(before), Join(after));
         Moved("table", before.Table?.At, after.Table?.At);
-        foreach (var (id, pace) in after.Belief.Paces)
+        foreach (var (id, pace) in after.Traits.Paces)
         {
             if (
-                before.Belief.Paces.TryGetValue(id, out var was)
+                before.Traits.Paces.TryGetValue(id, out var was)
                 && Math.Abs(Math.Log(pace.Median / was.Median)) > LeastPaceChange
                 && after.Evening.Cook.Ingredients[after.Evening.Cook.IndexOf(id)] is PulseIngredient
             )

@@ -9,7 +9,7 @@ public sealed class StoveChangeNotifier(TimeProvider clock)
 
     private readonly ConcurrentDictionary<Guid, TaskCompletionSource> _waiting = new();
 
-    public void Ring(Guid id)
+    public void Notify(Guid id)
     {
         if (_waiting.TryRemove(id, out var bell))
         {
@@ -21,7 +21,7 @@ public sealed class StoveChangeNotifier(TimeProvider clock)
     {
         foreach (var id in _waiting.Keys)
         {
-            Ring(id);
+            Notify(id);
         }
     }
 

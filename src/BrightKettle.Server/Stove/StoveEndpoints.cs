@@ -35,7 +35,7 @@ public static class StoveEndpoints
     private const int MostEvenings = 20;
 
     /// <summary>Evenings that are not closed, the latest first.</summary>
-    public static async Task<Ok<IReadOnlyList<StoveLine>>> List(KettleDb db, StoveStateCache desk, CancellationToken cancel)
+    public static async Task<Ok<IReadOnlyList<StoveLine>>> List(KettleDb db, StoveStateCache states, CancellationToken cancel)
     {
         var rows = await db
             .Cooks.AsNoTracking()
@@ -47,10 +47,17 @@ public static class StoveEndpoints
         var lines = new List<StoveLine>();
         foreach (var id in rows)
         {
-            if (await desk.ReadAsync(db, id, cancel) is { Row: var row } stored)
+            if (await states.ReadAsync(db, id, cancel) is { Row: var row } stored)
             {
                 lines.Add(
-                    new(row.Id, row.Title, row.StartedAt!.Value, row.ServeAt, stored.Evening.ServedAt is not null, desk.IsSetAside(stored))
+                    new(
+                        row.Id,
+                        row.Title,
+                        row.StartedAt!.Value,
+                        row.ServeAt,
+                        stored.Evening.ServedAt is not null,
+                        states.IsSetAside(stored)
+                    )
                 );
             }
         }
@@ -63,9 +70,9 @@ public static class StoveEndpoints
         Guid id,
         StoveStart start,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
-        StoveChangeNotifier bell,
+        DishRequestReader dishes,
+        StoveStateCache states,
+        StoveChangeNotifier notifier,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -83,13 +90,13 @@ public static class StoveEndpoints
         if (row.StartedAt is null)
         {
             var saved = SavedDinner.Read(row);
-            var asked = plans.Map(saved.Dish, await plans.KitchenAsync(cancel), Instant.FromDateTimeOffset(row.ChangedAt), new());
+            var asked = dishes.Map(saved.Dish, await dishes.KitchenAsync(cancel), Instant.FromDateTimeOffset(row.ChangedAt), new());
             if (asked.Dish is not { } dish)
             {
                 return asked.Problem;
             }
 
-            var answer = await plans.PlanAsync(asked);
+            var answer = await dishes.PlanAsync(asked);
             if (answer is PlanAnswer.Refused { Refusal: var refusal })
             {
                 return PlanProblems.Refused(refusal, dish);
@@ -113,19 +120,22 @@ public static class StoveEndpoints
                 return CookEndpoints.Refused(recorded);
             }
 
-            bell.Ring(id);
+            notifier.Notify(id);
         }
 
-        return await Get(id, db, plans, desk, cancel);
+        return await Get(id, db, dishes, states, cancel);
     }
 
     public static async Task<Results<Ok<StoveDto>, ProblemHttpResult>> Get(
         Guid id,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
+        DishRequestReader dishes,
+        StoveStateCache states,
         CancellationToken cancel
-    ) => await desk.StateAsync(db, id, plans.Work, cancel) is { } state ? TypedResults.Ok(state) : KettleProblems.Missing("stove.missing");
+    ) =>
+        await states.StateAsync(db, id, dishes.Work, cancel) is { } state
+            ? TypedResults.Ok(state)
+            : KettleProblems.Missing("stove.missing");
 
     /// <summary>The state as it changes, and each minute. Ids are the stored sequences; a page that comes back gets the state as it is
     /// now.</summary>
@@ -133,21 +143,21 @@ public static class StoveEndpoints
         Guid id,
         IServiceScopeFactory scopes,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
-        StoveChangeNotifier bell,
+        DishRequestReader dishes,
+        StoveStateCache states,
+        StoveChangeNotifier notifier,
         OpenStreams streams,
         IHostApplicationLifetime life,
         CancellationToken cancel
     )
     {
-        if (await desk.StateAsync(db, id, plans.Work, cancel) is null)
+        if (await states.StateAsync(db, id, dishes.Work, cancel) is null)
         {
             return KettleProblems.Missing("stove.missing");
         }
 
-        return streams.Open(plans.Work.Who, cancel, life.ApplicationStopping) is { } stream
-            ? TypedResults.ServerSentEvents(States(id, scopes, plans.Work, desk, bell, stream))
+        return streams.Open(dishes.Work.Who, cancel, life.ApplicationStopping) is { } stream
+            ? TypedResults.ServerSentEvents(States(id, scopes, dishes.Work, states, notifier, stream))
             : KettleProblems.Busy("stream.too_many");
     }
 
@@ -155,20 +165,20 @@ public static class StoveEndpoints
         Guid id,
         IServiceScopeFactory scopes,
         RequestWork work,
-        StoveStateCache desk,
-        StoveChangeNotifier bell,
+        StoveStateCache states,
+        StoveChangeNotifier notifier,
         StreamPlace stream
     )
     {
         using var open = stream;
         while (!stream.Ended.IsCancellationRequested)
         {
-            var (heard, minuteEnds) = (bell.Listen(id), bell.MinuteEnds());
+            var (heard, minuteEnds) = (notifier.Listen(id), notifier.MinuteEnds());
             StoveDto? state;
             try
             {
                 await using var scope = scopes.CreateAsyncScope();
-                state = await desk.StateAsync(scope.ServiceProvider.GetRequiredService<KettleDb>(), id, work, stream.Ended);
+                state = await states.StateAsync(scope.ServiceProvider.GetRequiredService<KettleDb>(), id, work, stream.Ended);
             }
             catch (OperationCanceledException) when (stream.Ended.IsCancellationRequested)
             {
@@ -187,7 +197,7 @@ public static class StoveEndpoints
             };
             try
             {
-                await bell.WaitAsync(heard, minuteEnds, stream.Ended);
+                await notifier.WaitAsync(heard, minuteEnds, stream.Ended);
             }
             catch (OperationCanceledException) when (stream.Ended.IsCancellationRequested)
             {
@@ -201,9 +211,9 @@ public static class StoveEndpoints
         Guid id,
         StoveEntries told,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
-        StoveChangeNotifier bell,
+        DishRequestReader dishes,
+        StoveStateCache states,
+        StoveChangeNotifier notifier,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -213,12 +223,12 @@ public static class StoveEndpoints
             return KettleProblems.Invalid("stove.entries", "entries");
         }
 
-        if (await desk.ReadAsync(db, id, cancel) is not { } stored)
+        if (await states.ReadAsync(db, id, cancel) is not { } stored)
         {
             return KettleProblems.Missing("stove.missing");
         }
 
-        var kitchen = await plans.KitchenAsync(cancel);
+        var kitchen = await dishes.KitchenAsync(cancel);
         var ids = told.Entries.Select(e => e.EventId).Distinct().ToList();
         var elsewhere = (
             await db
@@ -227,8 +237,8 @@ public static class StoveEndpoints
                 .Select(e => e.Id)
                 .ToListAsync(cancel)
         ).ToHashSet();
-        var (events, receipts) = await plans.Work.RunAsync(WorkLength.Quick, simulator =>
-            new EntryValidator(plans.Catalogue, desk, kitchen, simulator, clock).Read(stored, told.Entries, elsewhere)
+        var (events, receipts) = await dishes.Work.RunAsync(WorkLength.Quick, simulator =>
+            new EntryValidator(dishes.Catalogue, states, kitchen, simulator, clock).Read(stored, told.Entries, elsewhere)
         );
         var version = stored.Row.Version;
         if (events.Count > 0)
@@ -251,7 +261,7 @@ public static class StoveEndpoints
                 ),
             ];
             version = written.Cook.Version;
-            bell.Ring(id);
+            notifier.Notify(id);
         }
 
         return TypedResults.Ok(new StoveReceipt(version, receipts));
@@ -261,10 +271,10 @@ public static class StoveEndpoints
     public static async Task<Results<Ok<IReadOnlyList<ToldDto>>, ProblemHttpResult>> Record(
         Guid id,
         KettleDb db,
-        StoveStateCache desk,
+        StoveStateCache states,
         CancellationToken cancel
     ) =>
-        await desk.ReadAsync(db, id, cancel) is { } stored
+        await states.ReadAsync(db, id, cancel) is { } stored
             ? TypedResults.Ok<IReadOnlyList<ToldDto>>([.. stored.Told.Select(t => new ToldDto(t.Entry, t.RecordedAt, t.Undone, null))])
             : KettleProblems.Missing("stove.missing");
 
@@ -272,27 +282,27 @@ public static class StoveEndpoints
     public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Late(
         Guid id,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
+        DishRequestReader dishes,
+        StoveStateCache states,
         CancellationToken cancel
-    ) => Answer(id, null, null, null, db, plans, desk, cancel);
+    ) => Answer(id, null, null, null, db, dishes, states, cancel);
 
     /// <summary>What a look under a lid that is locked, or is to be locked next, costs; empty where no lid is in the way.</summary>
     public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Look(
         Guid id,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
+        DishRequestReader dishes,
+        StoveStateCache states,
         CancellationToken cancel
-    ) => Answer(id, StoveStateCache.Look, null, null, db, plans, desk, cancel);
+    ) => Answer(id, StoveStateCache.Look, null, null, db, dishes, states, cancel);
 
     /// <summary>What can be done about what is seen, the best first.</summary>
     public static Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Help(
         Guid id,
         StoveTrouble seen,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
+        DishRequestReader dishes,
+        StoveStateCache states,
         CancellationToken cancel
     )
     {
@@ -314,7 +324,7 @@ public static class StoveEndpoints
 
         return checks.Any
             ? Task.FromResult<Results<Ok<StoveAnswersDto>, ProblemHttpResult>>(KettleProblems.Invalid(checks))
-            : Answer(id, seen.Trouble, seen.Minutes, seen.Percent, db, plans, desk, cancel);
+            : Answer(id, seen.Trouble, seen.Minutes, seen.Percent, db, dishes, states, cancel);
     }
 
     private static async Task<Results<Ok<StoveAnswersDto>, ProblemHttpResult>> Answer(
@@ -323,25 +333,25 @@ public static class StoveEndpoints
         double? minutes,
         double? percent,
         KettleDb db,
-        DishRequestReader plans,
-        StoveStateCache desk,
+        DishRequestReader dishes,
+        StoveStateCache states,
         CancellationToken cancel
     )
     {
-        if (await desk.ReadAsync(db, id, cancel) is not { } stored)
+        if (await states.ReadAsync(db, id, cancel) is not { } stored)
         {
             return KettleProblems.Missing("stove.missing");
         }
 
         // Nobody stands at this stove: there is nothing to be done there.
-        if (desk.IsSetAside(stored))
+        if (states.IsSetAside(stored))
         {
             return TypedResults.Ok(new StoveAnswersDto(stored.Row.Version, []));
         }
 
-        var kitchen = await plans.KitchenAsync(cancel);
-        var (now, answers) = await plans.Work.RunAsync(WorkLength.Quick, simulator =>
-            desk.Answers(stored, kitchen, about, minutes, percent, simulator)
+        var kitchen = await dishes.KitchenAsync(cancel);
+        var (now, answers) = await dishes.Work.RunAsync(WorkLength.Quick, simulator =>
+            states.Answers(stored, kitchen, about, minutes, percent, simulator)
         );
         return TypedResults.Ok(new StoveAnswersDto(stored.Row.Version, [.. answers.Select(a => StoveAnswers.For(a, now))]));
     }
@@ -351,7 +361,7 @@ public static class StoveEndpoints
         Guid id,
         CookMark mark,
         KettleDb db,
-        StoveChangeNotifier bell,
+        StoveChangeNotifier notifier,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -372,7 +382,7 @@ public static class StoveEndpoints
             return KettleProblems.IdTaken();
         }
 
-        bell.Ring(id);
+        notifier.Notify(id);
         return TypedResults.Ok(new StoveReceipt(written.Cook.Version, []));
     }
 }

@@ -38,22 +38,21 @@ public static class StoveMapper
 
     public static StoveDto Map(
         StoredEvening stored,
-        EveningForecast standing,
+        EveningForecast ahead,
         IReadOnlyList<StoveChangeDto> changes,
         KitchenState kitchen,
-        EveningForecaster watch
+        EveningForecaster forecaster
     )
     {
         ArgumentNullException.ThrowIfNull(stored);
-        ArgumentNullException.ThrowIfNull(standing);
+        ArgumentNullException.ThrowIfNull(ahead);
         ArgumentNullException.ThrowIfNull(kitchen);
-        ArgumentNullException.ThrowIfNull(watch);
+        ArgumentNullException.ThrowIfNull(forecaster);
         var started = stored.Started;
-        var evening = standing.Evening;
+        var evening = ahead.Evening;
         var served = evening.ServedAt;
-        var moments = Moments(stored, standing, kitchen, watch);
-        var late =
-            standing.Table is { } table && served is null ? (table.At - Instant.FromDateTimeOffset(started.WantedAt)).TotalMinutes : 0;
+        var moments = Moments(stored, ahead, kitchen, forecaster);
+        var late = ahead.Table is { } table && served is null ? (table.At - Instant.FromDateTimeOffset(started.WantedAt)).TotalMinutes : 0;
         return new(
             stored.Row.Id,
             stored.Row.Title,
@@ -62,11 +61,11 @@ public static class StoveMapper
             started.Order,
             started.RiceRinse,
             kitchen.Row.Zone,
-            standing.Now.ToDateTimeOffset(),
+            ahead.Now.ToDateTimeOffset(),
             stored.Row.Version,
             started.WantedAt,
-            standing.Table is { } t && served is null ? Span(t) : null,
-            standing.Forecast.ShareTender,
+            ahead.Table is { } t && served is null ? Span(t) : null,
+            ahead.Forecast.ShareTender,
             Math.Max(0, Math.Round(late)),
             Vessels(evening, started.Dish, kitchen),
             moments,
@@ -77,13 +76,13 @@ public static class StoveMapper
                     .Select(m => m.Id)
                     .FirstOrDefault()
                 : null,
-            Pot(standing),
-            Seeds(standing),
+            Pot(ahead),
+            Seeds(ahead),
             [.. evening.ComesOut().Select(i => new InsideDto(i.IngredientId, i.Name, i.Pieces, i.Out))],
             stored.Told.Count(t => t is { Undone: false, Entry.Tells: EntryKind.Water }),
             stored.Told.Where(t => t is { Undone: false, Entry.Tells: EntryKind.Water }).Sum(t => t.Entry.Millilitres ?? 0),
             changes,
-            Learned(standing),
+            Learned(ahead),
             [
                 .. stored
                     .Told.TakeLast(MostTold)
@@ -95,19 +94,19 @@ public static class StoveMapper
                     )),
             ],
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
-            VisitsOf(stored, standing, kitchen),
+            VisitsOf(stored, ahead, kitchen),
             [.. started.Cautions.Select(CautionDto.Of)],
-            served is { } at ? After(stored, standing, at, kitchen) : null,
+            served is { } at ? After(stored, ahead, at, kitchen) : null,
             evening.Course,
-            standing.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(standing.Forecast, [], []).Series : null,
+            ahead.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(ahead.Forecast, [], []).Series : null,
             stored.Told.Count,
             SetAsideFrom: null
         );
     }
 
-    private static List<VisitDto> VisitsOf(StoredEvening stored, EveningForecast standing, KitchenState kitchen)
+    private static List<VisitDto> VisitsOf(StoredEvening stored, EveningForecast ahead, KitchenState kitchen)
     {
-        var evening = standing.Evening;
+        var evening = ahead.Evening;
         var gas = Vessels(evening, stored.Started.Dish, kitchen).Where(v => v.Gas).Select(v => v.Id).ToHashSet();
         var told = stored.Told.Where(t => !t.Undone).Select(t => t.Entry).ToList();
         // The rest of something of which a part went in, until it has gone in too.
@@ -119,7 +118,7 @@ public static class StoveMapper
         return
         [
             .. Visits
-                .Of(standing, gas)
+                .Of(ahead, gas)
                 .Select(v => new VisitDto(
                     v.Code,
                     v.VesselId,
@@ -163,12 +162,12 @@ public static class StoveMapper
 
     private static List<StoveMomentDto> Moments(
         StoredEvening stored,
-        EveningForecast standing,
+        EveningForecast ahead,
         KitchenState kitchen,
-        EveningForecaster watch
+        EveningForecaster forecaster
     )
     {
-        var evening = standing.Evening;
+        var evening = ahead.Evening;
         var first = new HashSet<string>();
         var list = new List<StoveMomentDto>();
         foreach (var status in evening.Moments.Where(m => m.State != MomentState.Dropped))
@@ -176,9 +175,9 @@ public static class StoveMapper
             var moment = status.Moment;
             var waiting = status.State == MomentState.Waiting;
             var leads = waiting && first.Add(moment.Lane);
-            var due = standing.Due.FirstOrDefault(d => d.MomentId == moment.Id);
+            var due = ahead.Due.FirstOrDefault(d => d.MomentId == moment.Id);
             var steps = stored.Started.Steps.TryGetValue(moment.Id, out var known) ? known : [];
-            var main = MainStep(steps) ?? Unplanned(evening, moment, status.DoneAt ?? due?.At ?? standing.Now);
+            var main = MainStep(steps) ?? Unplanned(evening, moment, status.DoneAt ?? due?.At ?? ahead.Now);
             var vessel = moment.InBowl ? -1 : evening.Cook.Kitchen.IndexOf(moment.Lane);
             list.Add(
                 new(
@@ -190,19 +189,19 @@ public static class StoveMapper
                     main,
                     [.. steps.Where(s => s != main)],
                     [.. moment.Actions.Select(a => Deed(a, evening.Cook)).OfType<DeedDto>()],
-                    Waits(standing, moment, leads),
+                    Waits(ahead, moment, leads),
                     due is null || !waiting ? null : Span(due),
                     status.DoneAt?.ToDateTimeOffset(),
                     status.DoneBy,
                     waiting
                     && due is not null
                     && moment.Actions.OfType<CookAction.SetLiquor>().FirstOrDefault(a => a.StepId == StepIds.SetLiquor) is { } measure
-                        ? Join(standing, measure, due)
+                        ? Join(ahead, measure, due)
                         : null,
                     leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve))
-                        ? StoveGates.Before(evening, moment, standing.Now, kitchen)
+                        ? StoveGates.Before(evening, moment, ahead.Now, kitchen)
                         : null,
-                    waiting && due is not null && (leads || due.At - standing.Now < Soon) ? PutOffOf(standing, moment, watch) : null
+                    waiting && due is not null && (leads || due.At - ahead.Now < Soon) ? PutOffOf(ahead, moment, forecaster) : null
                 )
             );
         }
@@ -211,17 +210,17 @@ public static class StoveMapper
     }
 
     /// <summary>What putting a moment off by one press of the alarm costs; null where nothing is known of it.</summary>
-    private static PutOffDto? PutOffOf(EveningForecast standing, Moment moment, EveningForecaster watch)
+    private static PutOffDto? PutOffOf(EveningForecast ahead, Moment moment, EveningForecaster forecaster)
     {
-        if (watch.Later(standing, moment.Id, Snooze) is not { } later)
+        if (forecaster.Later(ahead, moment.Id, Snooze) is not { } later)
         {
             return null;
         }
 
         string? Changed<T>()
             where T : Ingredient =>
-            StoveAnswers.FeltAtTable<T>(standing.Cook, later.Run) is { } then
-            && then != StoveAnswers.FeltAtTable<T>(standing.Cook, standing.Forecast.Reference)
+            StoveAnswers.FeltAtTable<T>(ahead.Cook, later.Run) is { } then
+            && then != StoveAnswers.FeltAtTable<T>(ahead.Cook, ahead.Forecast.Reference)
                 ? then
                 : null;
         return new(
@@ -264,12 +263,12 @@ public static class StoveMapper
     private static StepDto? MainStep(IReadOnlyList<StepDto> steps) =>
         steps.FirstOrDefault(s => s.Kind is not ("salt" or "extra_in" or "take_out" or "other_in")) ?? (steps.Count > 0 ? steps[0] : null);
 
-    private static WaitDto Waits(EveningForecast standing, Moment moment, bool leads)
+    private static WaitDto Waits(EveningForecast ahead, Moment moment, bool leads)
     {
-        var evening = standing.Evening;
+        var evening = ahead.Evening;
         var when = moment.Trigger;
-        var at = Enumerable.Range(0, standing.Pending.Count).FirstOrDefault(i => standing.Pending[i]?.Id == moment.Id, -1);
-        var now = at >= 0 ? standing.Cook.Actions[at].Trigger : when;
+        var at = Enumerable.Range(0, ahead.Pending.Count).FirstOrDefault(i => ahead.Pending[i]?.Id == moment.Id, -1);
+        var now = at >= 0 ? ahead.Cook.Actions[at].Trigger : when;
         var look = when.Look is { } l
             ? new LookForDto(
                 l.IngredientId,
@@ -286,7 +285,7 @@ public static class StoveMapper
             when.Count,
             when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane) : 0,
             look,
-            leads && now.NotBefore is { } clock && clock > standing.Now ? clock.ToDateTimeOffset() : null,
+            leads && now.NotBefore is { } clock && clock > ahead.Now ? clock.ToDateTimeOffset() : null,
             locked ? LookUnderPressure : 0,
             when.Delay?.TotalMinutes
         );
@@ -306,11 +305,11 @@ public static class StoveMapper
             : (int)Math.Round(Doneness.ChalkyOfFive(look.Doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
     }
 
-    private static JoinNowDto Join(EveningForecast standing, CookAction.SetLiquor measure, DueForecast due)
+    private static JoinNowDto Join(EveningForecast ahead, CookAction.SetLiquor measure, DueForecast due)
     {
         BandDto Hot(Band band) => new(Round(Millilitres(band.Low)), Round(Millilitres(band.Reference)), Round(Millilitres(band.High)));
-        var at = Enumerable.Range(0, standing.Pending.Count).First(i => standing.Pending[i]?.Id == due.MomentId);
-        var over = standing.Forecast.Reference.Done[at] is { } done ? done.OverBedCentimetres : 0;
+        var at = Enumerable.Range(0, ahead.Pending.Count).First(i => ahead.Pending[i]?.Id == due.MomentId);
+        var over = ahead.Forecast.Reference.Done[at] is { } done ? done.OverBedCentimetres : 0;
         return new(Round(Millilitres(measure.Liquor.Grams)), Hot(due.LiquorGrams), Hot(due.AddedGrams), Math.Round(over, 1));
     }
 
@@ -386,10 +385,10 @@ public static class StoveMapper
 
     private static string Kind(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] is RiceIngredient ? "rice" : "pulse";
 
-    private static PotNowDto? Pot(EveningForecast standing)
+    private static PotNowDto? Pot(EveningForecast ahead)
     {
-        var pot = Conditions.Of(standing.Evening);
-        return standing.Pot is not { } now || (!pot.PulsesIn && !pot.RiceIn)
+        var pot = Conditions.Of(ahead.Evening);
+        return ahead.Pot is not { } now || (!pot.PulsesIn && !pot.RiceIn)
             ? null
             : new(
                 pot.VesselId,
@@ -402,7 +401,7 @@ public static class StoveMapper
                         now.BedCentimetres.Sum(),
                         now.LevelCentimetres,
                         now.LiquorMillilitres,
-                        standing.Cook.Kitchen[standing.Cook.Kitchen.IndexOf(pot.VesselId)].Vessel.AreaSquareCentimetres
+                        ahead.Cook.Kitchen[ahead.Cook.Kitchen.IndexOf(pot.VesselId)].Vessel.AreaSquareCentimetres
                     )
                 ),
                 ClosedSet.Word(pot.Lid),
@@ -411,11 +410,11 @@ public static class StoveMapper
             );
     }
 
-    private static List<StoveSeedDto> Seeds(EveningForecast standing)
+    private static List<StoveSeedDto> Seeds(EveningForecast ahead)
     {
-        var cook = standing.Cook;
-        var point = standing.Forecast.Points.LastOrDefault(p => p.At <= standing.Now + Duration.FromMinutes(1));
-        var into = standing.Evening.Deeds().Select(d => d.Action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
+        var cook = ahead.Cook;
+        var point = ahead.Forecast.Points.LastOrDefault(p => p.At <= ahead.Now + Duration.FromMinutes(1));
+        var into = ahead.Evening.ActionsDone().Select(d => d.Action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
         return
         [
             .. cook
@@ -423,7 +422,7 @@ public static class StoveMapper
                 .Where(p => p.i is PulseIngredient or RiceIngredient)
                 .Select(p =>
                 {
-                    var middle = standing.Pot?.Doneness[p.k] ?? 0;
+                    var middle = ahead.Pot?.Doneness[p.k] ?? 0;
                     var band = point is null ? new Band(middle, middle, middle) : point.Doneness[p.k];
                     var apart = p.i is PulseIngredient x ? x.Pulse.FallsApartAt : null;
                     return new StoveSeedDto(
@@ -438,7 +437,7 @@ public static class StoveMapper
         ];
     }
 
-    private static List<LearnedDto> Learned(EveningForecast standing)
+    private static List<LearnedDto> Learned(EveningForecast ahead)
     {
         var list = new List<LearnedDto>();
         void Say(string what, string name, Pace now, double doubt, double usual = 1)
@@ -449,24 +448,24 @@ public static class StoveMapper
             }
         }
 
-        foreach (var pulse in standing.Evening.Cook.Ingredients.OfType<PulseIngredient>())
+        foreach (var pulse in ahead.Evening.Cook.Ingredients.OfType<PulseIngredient>())
         {
-            Say("bag", pulse.Pulse.Said, standing.Belief.Paces[pulse.Id], pulse.Pace.Spread, pulse.Pace.Median);
+            Say("bag", pulse.Pulse.Said, ahead.Traits.Paces[pulse.Id], pulse.Pace.Spread, pulse.Pace.Median);
         }
 
-        Say("steam", standing.Evening.Cook.Kitchen.Vessel.Name, standing.Belief.Evaporation, standing.Prior.Evaporation.Spread);
-        Say("heat", standing.Evening.Cook.Kitchen.Vessel.Name, standing.Belief.BurnerPower, standing.Prior.BurnerPower.Spread);
+        Say("steam", ahead.Evening.Cook.Kitchen.Vessel.Name, ahead.Traits.Evaporation, ahead.Prior.Evaporation.Spread);
+        Say("heat", ahead.Evening.Cook.Kitchen.Vessel.Name, ahead.Traits.BurnerPower, ahead.Prior.BurnerPower.Spread);
         return list;
     }
 
-    private static AfterDto After(StoredEvening stored, EveningForecast standing, Instant served, KitchenState kitchen)
+    private static AfterDto After(StoredEvening stored, EveningForecast ahead, Instant served, KitchenState kitchen)
     {
         var rule = StorageRule.Find(kitchen.Row.StorageRule) ?? StorageRule.All[0];
-        var run = standing.Forecast.Reference;
-        var rice = standing.Cook.Ingredients.Any(i => i is RiceIngredient);
-        var edible = SaltSheet.Of(standing.Cook, run, stored.Started.SaltPercent).EdibleGrams;
+        var run = ahead.Forecast.Reference;
+        var rice = ahead.Cook.Ingredients.Any(i => i is RiceIngredient);
+        var edible = SaltSheet.Of(ahead.Cook, run, stored.Started.SaltPercent).EdibleGrams;
         var put = stored.Told.LastOrDefault(t => !t.Undone && t.Entry.Tells == EntryKind.PutAway);
-        var hot = standing
+        var hot = ahead
             .Evening.Seen.OfType<Observation.Probed>()
             .Where(o => o.At >= served && o.Celsius >= rule.HotCelsius)
             .Select(o => o.At)
@@ -483,11 +482,11 @@ public static class StoveMapper
             rule.ReheatCelsius,
             Math.Round(edible / 10) * 10,
             Math.Round(edible / Math.Max(1, stored.Started.Dish.People) / 10) * 10,
-            Round(LiquorAnswers.NextDayWater(standing.Cook, run).Typical),
+            Round(LiquorAnswers.NextDayWater(ahead.Cook, run).Typical),
             put?.Entry.OccurredAt,
             put?.Entry.What,
             put?.Entry.Count,
-            (away ?? standing.Now) > by && put?.Entry.What is not ("gone" or "warm")
+            (away ?? ahead.Now) > by && put?.Entry.What is not ("gone" or "warm")
         );
     }
 }

@@ -59,9 +59,9 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
     private StoveDto Map(StoredEvening stored, KitchenState kitchen, Instant now, Simulator simulator)
     {
         var melting = stored.Started.MeltingIsWelcome;
-        var watch = new EveningForecaster(simulator);
-        var standing = watch.Look(stored.Evening, now, melting);
-        return StoveMapper.Map(stored, standing, Changes(stored, kitchen, now, melting, watch), kitchen, watch);
+        var forecaster = new EveningForecaster(simulator);
+        var ahead = forecaster.Forecast(stored.Evening, now, melting);
+        return StoveMapper.Map(stored, ahead, Changes(stored, kitchen, now, melting, forecaster), kitchen, forecaster);
     }
 
     /// <summary>A change is worth a word for so long.</summary>
@@ -73,7 +73,7 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
         KitchenState kitchen,
         Instant now,
         bool melting,
-        EveningForecaster watch
+        EveningForecaster forecaster
     )
     {
         if (stored.Told.LastOrDefault(t => !t.Undone) is not { } last || stored.Evening.ServedAt is not null)
@@ -87,7 +87,10 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
         );
         return now - told > News
             ? []
-            : StoveAnswers.Changes(watch.Look(stored.Before(catalogue), told, melting), watch.Look(stored.Evening, told, melting));
+            : StoveAnswers.Changes(
+                forecaster.Forecast(stored.Before(catalogue), told, melting),
+                forecaster.Forecast(stored.Evening, told, melting)
+            );
     }
 
     /// <summary>Asks for a look under a lid instead of for an answer to a trouble.</summary>
@@ -106,8 +109,8 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
     )
     {
         ArgumentNullException.ThrowIfNull(stored);
-        var watch = new EveningForecaster(simulator);
-        var now = watch.Look(stored.Evening, Now, stored.Started.MeltingIsWelcome, Rescue.Pots);
+        var forecaster = new EveningForecaster(simulator);
+        var now = forecaster.Forecast(stored.Evening, Now, stored.Started.MeltingIsWelcome, Rescue.Pots);
         var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(stored.Started.PlannedAt));
         if (mapper.Map(stored.Started.Dish, new FieldFaults()) is not { } dish)
         {
@@ -116,10 +119,10 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
 
         return (
             now,
-            about == Look ? new LidInspection(simulator, watch).For(now, dish)
+            about == Look ? new LidInspection(simulator, forecaster).For(now, dish)
             : ClosedSet.Find<Trouble>(about) is { } seen
-                ? new Rescue(simulator, watch).For(stored.Evening, Now, seen, dish, minutes, percent)
-            : new LateOptions(simulator, watch).For(now, dish)
+                ? new Rescue(simulator, forecaster).For(stored.Evening, Now, seen, dish, minutes, percent)
+            : new LateOptions(simulator, forecaster).For(now, dish)
         );
     }
 

@@ -24,13 +24,13 @@ public static class NotesEndpoint
 
     public static async Task<Results<Ok<NotesDto>, ProblemHttpResult>> Read(
         NotesRequest request,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         NotesReader reader,
         NotesCheck check,
         CancellationToken cancel
     )
     {
-        var catalogue = desk.Catalogue;
+        var catalogue = dishes.Catalogue;
         if (string.IsNullOrWhiteSpace(request.Text) || request.Dish is null)
         {
             return KettleProblems.Invalid("request.missing", request.Dish is null ? "dish" : "text");
@@ -43,7 +43,7 @@ public static class NotesEndpoint
 
         var checks = new FieldFaults();
         var answers = Answers(request.Answers ?? new(), catalogue, checks);
-        var kitchen = await desk.KitchenAsync(cancel);
+        var kitchen = await dishes.KitchenAsync(cancel);
         var vessel = kitchen.Vessels.FirstOrDefault(v => v.Id == request.Dish.VesselId)
             ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "dish.vesselId");
         if (checks.Any || vessel is null)
@@ -71,8 +71,8 @@ public static class NotesEndpoint
                 [.. notes.Steps.Select(s => new NoteStepDto(s.Line, ClosedSet.Word(s.Act), s.Minutes?.Low, s.Minutes?.High, s.Whistles))],
                 [.. questions.Select(Question)],
                 [.. check.Doubts(notes).Select(d => new NoteDoubtDto(d.Code, WordSentences.Doubt(d)))],
-                complete && Cook(notes, answers, catalogue, kitchen, vessel, desk.Now) is { } cook
-                    ? await GivesAsync(cook, kitchen, desk.Work)
+                complete && Cook(notes, answers, catalogue, kitchen, vessel, dishes.Now) is { } cook
+                    ? await GivesAsync(cook, kitchen, dishes.Work)
                     : null,
                 complete ? Dish(notes, request.Dish, kitchen) : null
             )

@@ -20,7 +20,7 @@ public static class WordsEndpoints
     /// <summary>A vague word in, figures for this pot and this bag out; an empty list when it means nothing here.</summary>
     public static async Task<Results<Ok<IReadOnlyList<WordAnswerDto>>, ProblemHttpResult>> Words(
         WordsRequest request,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         CatalogueNames names,
         CancellationToken cancel
     )
@@ -30,7 +30,7 @@ public static class WordsEndpoints
             return KettleProblems.Invalid("request.missing", "phrase");
         }
 
-        var asked = await desk.ReadAsync(request.Dish, cancel);
+        var asked = await dishes.ReadAsync(request.Dish, cancel);
         if (asked.Dish is not { } dish)
         {
             return asked.Problem;
@@ -47,8 +47,8 @@ public static class WordsEndpoints
             kitchen.Row.CupMillilitres,
             kitchen.Household.Room.Celsius
         );
-        var answers = await desk.Work.RunAsync(WorkLength.Quick, simulator =>
-            new VagueWords(desk.Catalogue, names, simulator).Answer(request.Phrase, against)
+        var answers = await dishes.Work.RunAsync(WorkLength.Quick, simulator =>
+            new VagueWords(dishes.Catalogue, names, simulator).Answer(request.Phrase, against)
         );
         return TypedResults.Ok<IReadOnlyList<WordAnswerDto>>([
             .. answers.Select(a => new WordAnswerDto(a.Code, WordSentences.For(a), a.Low, a.Typical, a.High, a.Unit, a.Confidence)),
@@ -60,7 +60,7 @@ public static class WordsEndpoints
     /// <summary>A dinner in one line; what it does not say stays as it is.</summary>
     public static async Task<Results<Ok<LineAnswerDto>, ProblemHttpResult>> Line(
         LineRequest request,
-        DishRequestReader desk,
+        DishRequestReader dishes,
         DishLine lines,
         CancellationToken cancel
     )
@@ -74,7 +74,7 @@ public static class WordsEndpoints
         }
 
         return TypedResults.Ok(
-            new LineMapper(desk.Catalogue, await desk.KitchenAsync(cancel), desk.Now).Map(lines.Read(request.Line), request.Dish)
+            new LineMapper(dishes.Catalogue, await dishes.KitchenAsync(cancel), dishes.Now).Map(lines.Read(request.Line), request.Dish)
         );
     }
 }

@@ -47,8 +47,8 @@ public sealed class LearnerTests
                 {
                     var cook = Simmering(90);
                     var hidden = PotTraits.Reference(cook) with { Pace = [Math.Exp(log)] };
-                    var belief = Learner.Learn(cook, Honest(cook, hidden, 15, 25, 35, 45, 55, 65));
-                    var pace = belief.Paces["p"];
+                    var traits = Learner.Learn(cook, Honest(cook, hidden, 15, 25, 35, 45, 55, 65));
+                    var pace = traits.Paces["p"];
                     Assert.InRange(Math.Log(pace.Median) - log, -0.2, 0.2);
                     Assert.True(pace.Spread < 0.2, $"{pace}");
                     // The truth is not shut out.
