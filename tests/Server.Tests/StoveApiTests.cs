@@ -14,6 +14,18 @@ namespace BrightKettle.Server.Tests;
 /// <summary>An evening at the stove through the interface, by a clock that stands until it is moved.</summary>
 public sealed partial class StoveApiTests : IDisposable
 {
+    /// <summary>Does each step when it is due.</summary>
+    private async Task<StoveDto> DoEach(StoveDto state, params string[] steps)
+    {
+        foreach (var step in steps)
+        {
+            GoTo(Moment(state, step).Due!.At);
+            state = await Told(state, Did(state, step));
+        }
+
+        return state;
+    }
+
     private readonly KettleServer _server = new(demo: true);
     private readonly HttpClient _http;
 
@@ -252,11 +264,7 @@ public sealed partial class StoveApiTests : IDisposable
     public async Task Nothing_is_served_while_a_leaf_is_inside()
     {
         var state = await Start();
-        foreach (var step in new[] { "soak", "drain", "light" })
-        {
-            GoTo(Moment(state, step).Due!.At);
-            state = await Told(state, Did(state, step));
-        }
+        state = await DoEach(state, "soak", "drain", "light");
 
         state = await Told(state, Entry(state, "went_in") with { Ingredient = "leaf", Count = 3 });
         var inside = Assert.Single(state.Inside);
@@ -291,11 +299,7 @@ public sealed partial class StoveApiTests : IDisposable
             ServeAtLocal = "2026-11-25T13:00",
         };
         var state = await Start(dish);
-        foreach (var step in new[] { "soak", "drain", "light" })
-        {
-            GoTo(Moment(state, step).Due!.At);
-            state = await Told(state, Did(state, step));
-        }
+        state = await DoEach(state, "soak", "drain", "light");
 
         GoTo(Moment(state, "boil").Due!.At);
         state = await Told(state, Entry(state, "seen") with { What = "boils" }, Did(state, "boil"));
@@ -322,11 +326,7 @@ public sealed partial class StoveApiTests : IDisposable
             ServeAtLocal = "2026-11-25T13:00",
         };
         var state = await Start(dish);
-        foreach (var step in new[] { "soak", "drain", "light" })
-        {
-            GoTo(Moment(state, step).Due!.At);
-            state = await Told(state, Did(state, step));
-        }
+        state = await DoEach(state, "soak", "drain", "light");
 
         GoTo(Moment(state, "boil").Due!.At);
         state = await Told(state, Entry(state, "seen") with { What = "boils" }, Did(state, "boil"));
@@ -395,11 +395,7 @@ public sealed partial class StoveApiTests : IDisposable
     public async Task Every_trouble_is_answered_in_words_and_a_wrong_one_is_refused()
     {
         var state = await Start();
-        foreach (var step in new[] { "soak", "drain", "light", "boil" })
-        {
-            GoTo(Moment(state, step).Due!.At);
-            state = await Told(state, Did(state, step));
-        }
+        state = await DoEach(state, "soak", "drain", "light", "boil");
 
         GoTo(Now.AddMinutes(12));
         foreach (var trouble in Enum.GetValues<Core.Stove.Trouble>().Select(ClosedSet.Word))
@@ -468,11 +464,7 @@ public sealed partial class StoveApiTests : IDisposable
     public async Task Half_now_and_half_later_comes_back_on_time_until_it_is_in()
     {
         var state = await Start();
-        foreach (var step in new[] { "soak", "drain", "light" })
-        {
-            GoTo(Moment(state, step).Due!.At);
-            state = await Told(state, Did(state, step));
-        }
+        state = await DoEach(state, "soak", "drain", "light");
 
         var began = Now;
         state = await Told(
@@ -504,11 +496,7 @@ public sealed partial class StoveApiTests : IDisposable
     public async Task Top_ups_are_counted_and_all_that_was_told_can_be_read_as_it_is_stored()
     {
         var state = await Start();
-        foreach (var step in new[] { "soak", "drain", "light" })
-        {
-            GoTo(Moment(state, step).Due!.At);
-            state = await Told(state, Did(state, step));
-        }
+        state = await DoEach(state, "soak", "drain", "light");
 
         state = await Told(state, Entry(state, "water") with { Millilitres = 100 }, Entry(state, "water") with { Millilitres = 50 });
         Assert.Equal((2, 150d), (state.ToppedUp, state.ToppedUpMillilitres));
@@ -544,11 +532,7 @@ public sealed partial class StoveApiTests : IDisposable
         );
         Assert.Equal(HttpStatusCode.OK, changed.StatusCode);
         var state = await Start();
-        foreach (var step in new[] { "soak", "drain", "light", "boil", "look", "join", "seal", "heat_off", "table" })
-        {
-            GoTo(Moment(state, step).Due!.At);
-            state = await Told(state, Did(state, step));
-        }
+        state = await DoEach(state, "soak", "drain", "light", "boil", "look", "join", "seal", "heat_off", "table");
 
         var served = Now;
         Assert.Equal((served.AddHours(chillHours), served.AddHours(eatHours)), (state.After!.ChillBy, state.After.EatBy));

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FigureField from '../../ui/FigureField.svelte';
   import { api, type Extra, type StoveState } from '../../api/client';
   import type { Stove } from '../../state/stove/stove.svelte';
 
@@ -45,7 +46,7 @@
   </div>
   <label class="mt-2 flex items-center gap-3 text-lg">
     Minutes ago
-    <input class="input h-14 w-24 text-xl" type="number" min="0" max="5000" bind:value={ago} />
+    <FigureField width="w-24" min="0" max="5000" bind:value={ago} />
   </label>
 
   <fieldset class="mt-4">
@@ -54,14 +55,7 @@
       {#each [50, 100, 200, 300] as ml (ml)}
         <button class="btn stove-btn" onclick={() => top(ml)}>{ml} mL</button>
       {/each}
-      <input
-        class="input h-14 w-28 text-xl"
-        type="number"
-        min="5"
-        aria-label="Water, mL"
-        placeholder="mL"
-        bind:value={water}
-      />
+      <FigureField min="5" label="Water, mL" placeholder="mL" bind:value={water} />
       <button class="btn stove-btn" disabled={!water} onclick={() => water && top(water)}>Add</button>
     </div>
   </fieldset>
@@ -73,36 +67,14 @@
         {#each extras as extra (extra.id)}<option value={extra.id}>{extra.name}</option>{/each}
       </select>
       {#if chosen?.comesOut}
-        <input
-          class="input h-14 w-20 text-xl"
-          type="number"
-          min="1"
-          max="50"
-          aria-label="Pieces"
-          bind:value={pieces}
-        />
+        <FigureField width="w-20" min="1" max="50" label="Pieces" bind:value={pieces} />
         <span class="text-lg">to come out again</span>
       {:else}
-        <input
-          class="input h-14 w-28 text-xl"
-          type="number"
-          min="0"
-          step="0.5"
-          aria-label="Grams"
-          placeholder="g"
-          bind:value={weight}
-        />
+        <FigureField min="0" step="0.5" label="Grams" placeholder="g" bind:value={weight} />
         <span class="text-lg">g</span>
         <label class="flex items-center gap-2 text-lg">
           half now, the rest in
-          <input
-            class="input h-14 w-20 text-xl"
-            type="number"
-            min="1"
-            max="600"
-            aria-label="The rest after, minutes"
-            bind:value={rest}
-          />
+          <FigureField width="w-20" min="1" max="600" label="The rest after, minutes" bind:value={rest} />
           min
         </label>
       {/if}
@@ -113,14 +85,7 @@
   <fieldset class="mt-4">
     <legend class="text-lg font-semibold">Level by ruler, temperature by probe</legend>
     <div class="mt-1 flex flex-wrap items-center gap-2">
-      <input
-        class="input h-14 w-28 text-xl"
-        type="number"
-        step="0.1"
-        aria-label="Liquid over the bed, cm"
-        placeholder="cm over"
-        bind:value={level}
-      />
+      <FigureField step="0.1" label="Liquid over the bed, cm" placeholder="cm over" bind:value={level} />
       <button
         class="btn stove-btn"
         disabled={level === null}
@@ -129,14 +94,7 @@
           onclose();
         }}>Level</button
       >
-      <input
-        class="input h-14 w-28 text-xl"
-        type="number"
-        step="0.5"
-        aria-label="Temperature, °C"
-        placeholder="°C"
-        bind:value={probe}
-      />
+      <FigureField step="0.5" label="Temperature, °C" placeholder="°C" bind:value={probe} />
       <button
         class="btn stove-btn"
         disabled={probe === null}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FigureField from '../../ui/FigureField.svelte';
   import type { StoveAfter, StoveState } from '../../api/client';
   import { grams, millilitres } from '../../format/amounts';
   import { countdown } from '../../format/stove';
@@ -63,7 +64,7 @@
     <p class="mt-3 text-lg">Spread flat, not over 5 cm deep, lid ajar until it is in.</p>
     <label class="mt-3 flex items-center gap-3 text-xl">
       Portions left
-      <input class="input h-14 w-24 text-xl" type="number" min="1" max="50" bind:value={portions} />
+      <FigureField width="w-24" min="1" max="50" bind:value={portions} />
     </label>
     <div class="mt-4 flex flex-wrap gap-3">
       <button class="btn btn-primary stove-btn grow" onclick={() => put('fridge')}>In the fridge</button>

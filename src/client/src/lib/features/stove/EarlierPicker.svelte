@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FigureField from '../../ui/FigureField.svelte';
   type Props = {
     onpick: (minutes: number) => void;
     /** Just now is offered too. */
@@ -17,15 +18,7 @@
     {/each}
     <label class="flex items-center gap-2 text-lg">
       or
-      <input
-        class="input h-14 w-24 text-xl"
-        type="number"
-        inputmode="numeric"
-        min="0"
-        max="5000"
-        aria-label="Minutes ago"
-        bind:value={own}
-      />
+      <FigureField width="w-24" inputmode="numeric" min="0" max="5000" label="Minutes ago" bind:value={own} />
       <button
         class="btn stove-btn"
         disabled={own === null || own < 0}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FigureField from '../../ui/FigureField.svelte';
   import { api, type StoveAnswer, type StoveState, type Trouble } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { troubles } from '../../format/stove';
@@ -58,9 +59,8 @@
   {#if trouble?.minutes}
     <label class="mt-3 flex flex-wrap items-center gap-3 text-xl">
       {chosen === 'called_away' ? 'Away for' : 'For about'}
-      <input
-        class="input h-14 w-24 text-xl"
-        type="number"
+      <FigureField
+        width="w-24"
         min="1"
         max="240"
         bind:value={minutes}
