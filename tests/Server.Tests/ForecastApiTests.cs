@@ -38,7 +38,7 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
         var forecast = await (await _http.PostAsJsonAsync("/api/forecast", plan.Cook, Cancel)).Content.ReadFromJsonAsync<ForecastDto>(
             Cancel
         );
-        Assert.Equal(plan.Forecast.Milestones, forecast!.Milestones);
+        Assert.Equal(plan.Forecast.Moments, forecast!.Moments);
         Assert.Equal(plan.Forecast.Series.LiquorMillilitres, forecast.Series.LiquorMillilitres);
     }
 

@@ -38,7 +38,7 @@ public sealed class Forecaster(Simulator simulator)
         return new(
             cook,
             reference,
-            Milestones(cook, reference, runs),
+            MomentsOf(cook, reference, runs),
             picture ? Points(cook, reference, runs) : [],
             runs.Count(r => AsWanted(cook, r, meltingIsWelcome)) / (double)pots,
             pots
@@ -131,7 +131,7 @@ public sealed class Forecaster(Simulator simulator)
         return true;
     }
 
-    private static List<MomentForecast> Milestones(Cook cook, PotRun reference, PotRun[] runs)
+    private static List<MomentForecast> MomentsOf(Cook cook, PotRun reference, PotRun[] runs)
     {
         var list = new List<MomentForecast>();
         var spread = new Spread(runs.Length);

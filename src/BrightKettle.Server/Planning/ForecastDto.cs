@@ -6,7 +6,7 @@ namespace BrightKettle.Server.Planning;
 public sealed record BandDto(double Low, double Mid, double High);
 
 /// <summary>One moment of the cook; eight pots in ten come to it between early and late.</summary>
-public sealed record MilestoneDto(string Mark, DateTimeOffset Early, DateTimeOffset At, DateTimeOffset Late);
+public sealed record MomentForecastDto(string Mark, DateTimeOffset Early, DateTimeOffset At, DateTimeOffset Late);
 
 /// <summary>One ingredient over the picture's points.</summary>
 /// <param name="Kind">pulse or rice.</param>
@@ -45,7 +45,7 @@ public sealed record CautionDto([property: SaidBy("caution", "title")] string Co
 /// <summary>What a cook's actions do to its pot.</summary>
 /// <param name="ShareTender">0 to 1: of the pots, those in which all is as wanted at the end.</param>
 public sealed record ForecastDto(
-    IReadOnlyList<MilestoneDto> Milestones,
+    IReadOnlyList<MomentForecastDto> Moments,
     SeriesDto Series,
     double ShareTender,
     int Pots,

@@ -16,7 +16,7 @@ public static class ForecastMapper
         ArgumentNullException.ThrowIfNull(cautions);
         return new(
             [
-                .. forecast.Moments.Select(m => new MilestoneDto(
+                .. forecast.Moments.Select(m => new MomentForecastDto(
                     m.StepId,
                     m.Early.ToDateTimeOffset(),
                     m.Reference.ToDateTimeOffset(),

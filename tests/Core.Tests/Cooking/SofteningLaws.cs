@@ -40,7 +40,7 @@ public class SofteningLaws
     }
 
     [Fact]
-    public void Halving_the_step_moves_no_milestone_by_more_than_5_s_or_1_percent() =>
+    public void Halving_the_step_moves_no_moment_by_more_than_5_s_or_1_percent() =>
         Gen.Select(AnyPulse, Gen.Double[100, 600], Gen.Double[16, 28])
             .Sample(
                 (pulse, grams, diameter) =>

@@ -1,12 +1,7 @@
+import type { components } from './schema';
+
 /** One change that would make a refused dish possible; the server has planned it. */
-export type Alternative = {
-  kind: 'serve_at' | 'unsoaked' | 'vessel' | 'amount';
-  serveAtLocal: string | null;
-  vesselId: string | null;
-  vesselName: string | null;
-  scale: number | null;
-  soak: 'none' | 'overnight' | null;
-};
+export type Alternative = components['schemas']['AlternativeDto'];
 
 /** A refusal as RFC 9457 carries it. */
 export type Problem = {

@@ -1,5 +1,5 @@
 import type { StoveDeed, StoveMoment, StoveState, Trouble } from '../api/client';
-import { capital } from '../messages/figures';
+import { capital, within } from '../messages/figures';
 import { knows, say, type MessageKey } from '../messages/say';
 import { grams, millilitres } from './amounts';
 import { feltWord, stepLine, type Line } from './words';
@@ -19,7 +19,7 @@ export const asked = (event: string): string => of(`event.${event}.asked`);
 function deed(d: StoveDeed): string | null {
   const facts = {
     ...d,
-    name: d.name?.toLowerCase(),
+    name: d.name ? within(d.name) : null,
     heat: (d.celsius ?? 0) >= 90 ? 'boiling' : 'cold',
   };
   if (d.do === 'flame') return of(`flame.${d.flame ?? ''}`) || null;

@@ -1,4 +1,5 @@
 import type { Join, MeasureOut, Plan, SaltSchool, Soak, Step, Style } from '../api/client';
+import { within } from '../messages/figures';
 import { knows, say } from '../messages/say';
 import { grams, millilitres } from './amounts';
 
@@ -56,8 +57,6 @@ export type DinnerWords = Pick<Plan, 'pulseName' | 'order'> & {
   measureOut: Pick<Plan['measureOut'], 'riceRinse'>;
 };
 
-const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
-
 /** Less is not worth adding or pouring off, mL. */
 const enoughMillilitres = 20;
 
@@ -74,7 +73,7 @@ function factsOf(step: Step, plan: DinnerWords) {
     place: f.place,
     pieces: f.pieces,
     count: f.count,
-    pulse: lower(plan.pulseName),
+    pulse: within(plan.pulseName),
     order: plan.order,
     rinse: plan.measureOut.riceRinse,
     every: f.everyMinutes,
@@ -85,7 +84,7 @@ function factsOf(step: Step, plan: DinnerWords) {
     drained: f.drained ? 'yes' : 'no',
     change: Math.abs(add) < enoughMillilitres ? 'none' : add > 0 ? 'add' : 'pour',
     amount: Math.abs(add),
-    name: step.kind === 'take_out' && f.name ? lower(f.name) : f.name,
+    name: step.kind === 'take_out' && f.name ? within(f.name) : f.name,
   };
 }
 

@@ -37,4 +37,7 @@ export const text = (word: string | null | undefined): string => word ?? '';
 export const pick = (word: string | null | undefined, cases: Record<string, string>, other: string): string =>
   cases[word ?? 'none'] ?? other;
 
+/** A name of the catalogue within a sentence: `within('Red lentils')` → `"red lentils"`. Names that a household gives stay as they are. */
+export const within = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
 export const capital = (sentence: string): string => sentence.charAt(0).toUpperCase() + sentence.slice(1);

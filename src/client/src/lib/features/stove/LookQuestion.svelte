@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import type { StoveLook, StoveMoment } from '../../api/client';
   import { handStates, isThere } from '../../format/stove';
   import { feltWord } from '../../format/words';
@@ -26,7 +27,7 @@
 
 {#if counting}
   <p class="mt-2 text-2xl">
-    Halve five {look.name.toLowerCase()} and look.
+    Halve five {within(look.name)} and look.
     {enough === 0 ? 'None' : `At most ${enough}`}: go on. More: again in {look.everyMinutes} min.
   </p>
   <div class="mt-5 grid grid-cols-3 gap-3 sm:grid-cols-6" data-moment-look={moment.id}>
@@ -48,7 +49,7 @@
   </div>
 {:else}
   <p class="mt-2 text-2xl">
-    {rice ? 'Bite five grains from the middle.' : `Squeeze or halve five ${look.name.toLowerCase()}.`}
+    {rice ? 'Bite five grains from the middle.' : `Squeeze or halve five ${within(look.name)}.`}
   </p>
   <div class="mt-5 grid grid-cols-2 gap-3 sm:grid-cols-3">
     {#each handStates as answer (answer)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import { changeLine } from '../../format/differences';
   import { say } from '../../messages/say';
   import { LifeBuoy, Plus, Undo2 } from '@lucide/svelte';
@@ -211,7 +212,7 @@
         {#each evening.learned as l (l.what + l.name)}
           <p>
             {say(`learned.${l.what === 'bag' || l.what === 'steam' ? l.what : 'heat'}`, {
-              name: l.what === 'bag' ? l.name.toLowerCase() : l.name,
+              name: l.what === 'bag' ? within(l.name) : l.name,
               factor: l.factor,
               low: l.low,
               high: l.high,

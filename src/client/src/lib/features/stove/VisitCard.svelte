@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import type { StoveState, StoveVisit, Trouble } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { visitWords } from '../../format/stove';
@@ -31,9 +32,7 @@
 {#if words}
   <section class="dish border-warning! mt-4 p-4" aria-label={words.ask}>
     <p class="text-2xl font-semibold">
-      {visit.vesselName}: {words.ask}{visit.name
-        ? `: ${visit.name.toLowerCase()}, ${grams(visit.grams ?? 0)}`
-        : ''}
+      {visit.vesselName}: {words.ask}{visit.name ? `: ${within(visit.name)}, ${grams(visit.grams ?? 0)}` : ''}
     </p>
     <div class="flex items-center gap-3">
       {#if visit.code === 'boil_over'}<SignPicture what="foam" />{/if}

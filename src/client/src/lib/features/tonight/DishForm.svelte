@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import { api, type Catalogue, type Dish, type Extra, type Kitchen } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
@@ -196,7 +197,7 @@
     />
   {:else if tonight.plan?.measureOut.drainedGrams}
     <p class="text-sm" data-drained>
-      As they are: {grams(tonight.plan.measureOut.drainedGrams)} of {pulse?.said.toLowerCase()}, cooked and
+      As they are: {grams(tonight.plan.measureOut.drainedGrams)} of {within(pulse?.said ?? '')}, cooked and
       drained.
     </p>
   {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import { scaleUtc } from 'd3-scale';
   import type { Plan } from '../../api/client';
   import { clock } from '../../format/time';
@@ -127,12 +128,12 @@
   {#if hands.dayBefore.length}
     <p class="mt-1 text-[0.95rem]">
       <strong>The day before:</strong>
-      {hands.dayBefore.join('; ').toLowerCase()}.
+      {hands.dayBefore.map(within).join('; ')}.
     </p>
   {/if}
   {#if hands.unplaced.length}
     <p class="text-error mt-1 text-[0.95rem]">
-      No free minute for: {hands.unplaced.join('; ').toLowerCase()}. Do it ahead, or ask for a hand.
+      No free minute for: {hands.unplaced.map(within).join('; ')}. Do it ahead, or ask for a hand.
     </p>
   {/if}
   <details class="mt-1">

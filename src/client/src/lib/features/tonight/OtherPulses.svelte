@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import { Plus, X } from '@lucide/svelte';
   import type { Answer, Catalogue, Found } from '../../api/client';
   import type { Tonight } from '../../state/tonight.svelte';
@@ -23,7 +24,7 @@
 
 {#each others as other (other.pulseId)}
   <div class="grid grid-cols-[1fr_6.2rem_2.2rem] items-center gap-1.5">
-    <span class="text-[0.95rem]">and {name(other.pulseId).toLowerCase()}</span>
+    <span class="text-[0.95rem]">and {within(name(other.pulseId))}</span>
     <label class="input px-2">
       <input
         class="w-full"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import { say } from '../../messages/say';
   import type { Dish, Kitchen, Plan } from '../../api/client';
   import { cups } from '../../format/amounts';
@@ -69,18 +70,16 @@
       {#if comesOut.length}
         <p>
           <strong>To come out again:</strong>
-          {comesOut
-            .map((x) => `${x.name.toLowerCase()} ${'☐ '.repeat(Math.min(x.pieces, 12)).trim()}`)
-            .join('; ')}
+          {comesOut.map((x) => `${within(x.name)} ${'☐ '.repeat(Math.min(x.pieces, 12)).trim()}`).join('; ')}
         </p>
       {/if}
       {#if plan.hands.dayBefore.length}
-        <p><strong>The day before:</strong> {plan.hands.dayBefore.join('; ').toLowerCase()}.</p>
+        <p><strong>The day before:</strong> {plan.hands.dayBefore.map(within).join('; ')}.</p>
       {/if}
       {#if plan.hands.tasks.length}
         <p>
           <strong>Beside:</strong>
-          {plan.hands.tasks.map((t) => `${clock(t.from, zone)} ${t.name.toLowerCase()}`).join('; ')}.
+          {plan.hands.tasks.map((t) => `${clock(t.from, zone)} ${within(t.name)}`).join('; ')}.
         </p>
       {/if}
       <p class="head">Mind</p>

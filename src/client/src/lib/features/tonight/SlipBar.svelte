@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { within } from '../../messages/figures';
   import { Undo2 } from '@lucide/svelte';
   import type { Kitchen, Plan, Slip } from '../../api/client';
   import type { Problem } from '../../api/problem';
@@ -19,13 +20,13 @@
       : []),
     { text: 'Two more guests', slip: { kind: 'more_guests', people: 2 } },
     ...plan.measureOut.extras.map<Offer>((x) => ({
-      text: `No ${x.name.toLowerCase()}`,
+      text: `No ${within(x.name)}`,
       slip: { kind: 'without', what: x.extraId },
     })),
     ...kitchen.vessels
       .filter((v) => !v.cooker && v.id !== tonight.dish.vesselId && v.id !== tonight.dish.riceVesselId)
       .map<Offer>((v) => ({
-        text: `Only the ${v.name.toLowerCase()}`,
+        text: `Only the ${v.name}`,
         slip: { kind: 'smaller_pot', what: v.id },
       })),
   ]);
