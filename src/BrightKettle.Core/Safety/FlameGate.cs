@@ -49,7 +49,7 @@ public static class FlameGate
                     continue;
                 }
 
-                if (lit is { } from && cook.Actions[i] is CookAction.Heat or CookAction.Serve)
+                if (lit is { } from && cook.Actions[i] is CookAction.Heat)
                 {
                     yield return (from, At(cook, run.At(from).Seconds), At(cook, done.Seconds), appliance);
                 }
@@ -58,6 +58,12 @@ public static class FlameGate
                 {
                     lit = heat.Flame == Flame.Off ? null : i;
                 }
+            }
+
+            // Nobody has turned it off by the table: it burns until then at least.
+            if (lit is { } on && run.Done[^1] is { } end)
+            {
+                yield return (on, At(cook, run.At(on).Seconds), At(cook, end.Seconds), appliance);
             }
         }
     }

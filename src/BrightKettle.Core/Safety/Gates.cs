@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using NodaTime;
 
 namespace BrightKettle.Core.Safety;
@@ -16,7 +17,7 @@ public static class Gates
         ArgumentNullException.ThrowIfNull(house);
         IEnumerable<GateFinding> found =
         [
-            .. LectinGate.Judge(cook, house.Cautious),
+            .. LectinGate.Judge(cook, house.Cautious, run),
             .. PressureGate.Judge(cook),
             .. run is null ? [] : FlameGate.Judge(cook, run, house),
             .. SoakGate.Judge(cook, house.RoomCelsius, run),
@@ -36,8 +37,9 @@ public static class Gates
         ArgumentNullException.ThrowIfNull(seen);
         ArgumentNullException.ThrowIfNull(house);
         var known = seen.Where(o => o.At <= now).ToList();
-        return LectinGate.Before(cook, action, known, now, house.Cautious)
-            ?? PressureGate.Before(cook, action, known)
-            ?? TakeOutGate.Before(cook, action, known);
+        var trace = new CookTrace(cook);
+        return LectinGate.Before(cook, trace, action, known, now, house.Cautious)
+            ?? PressureGate.Before(cook, trace, action, known)
+            ?? TakeOutGate.Before(cook, trace, action, known);
     }
 }

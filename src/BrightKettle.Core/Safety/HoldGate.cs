@@ -22,40 +22,44 @@ public static class HoldGate
         ArgumentNullException.ThrowIfNull(cook);
         ArgumentNullException.ThrowIfNull(run);
         var found = new List<GateFinding>();
-        for (var v = 0; v < cook.Kitchen.VesselCount; v++)
+        // Since when each vessel's food stands without heat, and how hot it was then; null where none does.
+        var off = new (double Seconds, double Celsius)?[cook.Kitchen.VesselCount];
+        // A quick soak is drained and boiled afresh: it is no cooked food yet.
+        var drained = new bool[cook.Kitchen.VesselCount];
+        var burning = new bool[cook.Kitchen.VesselCount];
+        for (var i = 0; i < cook.Actions.Count; i++)
         {
-            (double Seconds, double Celsius)? off = null;
-            var drained = false;
-            for (var i = 0; i < cook.Actions.Count; i++)
+            var (action, v) = (cook.Actions[i], cook.VesselOf(cook.Actions[i]));
+            if (run.Done[i] is not { } done || BowlLane.Holds(action))
             {
-                if (cook.VesselOf(cook.Actions[i]) != v || run.Done[i] is not { } done)
-                {
-                    continue;
-                }
+                continue;
+            }
 
-                if (cook.Actions[i] is CookAction.Transfer { What: TransferWhat.Everything })
-                {
-                    off = null;
-                }
+            drained[v] |= action is CookAction.Drain { IngredientId: null };
+            var ends = action is CookAction.Heat { Flame: not Flame.Off } or CookAction.Serve;
+            if (
+                ends
+                && off[v] is { } since
+                && !drained[v]
+                && done.Celsius < HotCelsius
+                && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds
+            )
+            {
+                found.Add(new(TooCool, null, i, true));
+            }
 
-                // A quick soak is drained and boiled afresh: it is no cooked food yet.
-                drained |= cook.Actions[i] is CookAction.Drain { IngredientId: null };
-                var ends = cook.Actions[i] is CookAction.Heat { Flame: not Flame.Off } or CookAction.Serve;
-                if (
-                    ends
-                    && off is { } since
-                    && !drained
-                    && done.Celsius < HotCelsius
-                    && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds
-                )
-                {
-                    found.Add(new(TooCool, null, i, true));
-                }
-
-                if (cook.Actions[i] is CookAction.Heat heat)
-                {
-                    (off, drained) = (heat.Flame == Flame.Off ? (done.Seconds, done.Celsius) : null, false);
-                }
+            switch (action)
+            {
+                case CookAction.Heat heat:
+                    burning[v] = heat.Flame != Flame.Off;
+                    (off[v], drained[v]) = (burning[v] ? null : (done.Seconds, done.Celsius), false);
+                    break;
+                case CookAction.Transfer { What: TransferWhat.Everything } moved when cook.Kitchen.IndexOf(moved.To) is >= 0 and var to:
+                    // The clock goes along with the food, from when it left the heat.
+                    off[to] = burning[to] ? null : off[v] ?? (done.Seconds, done.Celsius);
+                    drained[to] = false;
+                    off[v] = null;
+                    break;
             }
         }
 

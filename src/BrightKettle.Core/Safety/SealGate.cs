@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 
 namespace BrightKettle.Core.Safety;
 
@@ -11,30 +12,17 @@ public static class SealGate
     public static IReadOnlyList<GateFinding> Judge(Cook cook)
     {
         ArgumentNullException.ThrowIfNull(cook);
+        var trace = new CookTrace(cook);
         var found = new List<GateFinding>();
-        var burning = new bool[cook.Kitchen.VesselCount];
-        var towel = new bool[cook.Kitchen.VesselCount];
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            var vessel = cook.VesselOf(cook.Actions[i]);
-            switch (cook.Actions[i])
+            if (cook.Actions[i] is CookAction.Cover { With: SealMaterial.Plastic or SealMaterial.WaxedPaper })
             {
-                case CookAction.Heat heat:
-                    burning[vessel] = heat.Flame != Flame.Off;
-                    break;
-                case CookAction.Cover cover:
-                    towel[vessel] = cover.With == SealMaterial.Towel;
-                    if (cover.With is SealMaterial.Plastic or SealMaterial.WaxedPaper)
-                    {
-                        found.Add(new(Melts, null, i, true));
-                    }
-
-                    break;
-                default:
-                    continue;
+                found.Add(new(Melts, null, i, true));
             }
 
-            if (burning[vessel] && towel[vessel])
+            var after = trace.After(i);
+            if (cook.Actions[i] is CookAction.Cover or CookAction.Heat && after is { Seal: SealMaterial.Towel, Flame: not Flame.Off })
             {
                 found.Add(new(TowelOverHeat, null, i, true));
             }

@@ -26,6 +26,15 @@ public static class SoakGate
             {
                 found.Add(new(TooLong, soak.IngredientId, end, true));
             }
+            else if (end >= 0 && cook.Actions[end] is CookAction.Chill)
+            {
+                // In the fridge with its water: that has its own end.
+                var (taken, _) = End(cook, end, soak.IngredientId);
+                if (taken >= 0 && Between(cook, end, taken, run) > SoakLimit.InFridge)
+                {
+                    found.Add(new(TooLong, soak.IngredientId, taken, true));
+                }
+            }
         }
 
         return found;

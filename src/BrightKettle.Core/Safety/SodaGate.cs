@@ -1,9 +1,10 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 
 namespace BrightKettle.Core.Safety;
 
-/// <summary>The cap on bicarbonate in the water that is cooked in, and in a soak.</summary>
+/// <summary>The cap on bicarbonate over the whole cook: in the liquid of the pot, and in the water of a soak.</summary>
 public static class SodaGate
 {
     public const string TooMuch = "soda.too_much";
@@ -18,12 +19,21 @@ public static class SodaGate
     {
         ArgumentNullException.ThrowIfNull(cook);
         var found = new List<GateFinding>();
-        var litres = cook.Actions.OfType<CookAction.AddWater>().Sum(a => a.Water.Grams) / 1000;
-        foreach (var extra in cook.Ingredients.OfType<ExtraIngredient>().Where(x => x.Extra.Kind == ExtraKind.Alkali))
+        var trace = new CookTrace(cook);
+        // All of it together, against what is in the pot with it: water that was poured away before is none of it.
+        var soda = cook.Ingredients.OfType<ExtraIngredient>().Where(x => x.Extra.Kind == ExtraKind.Alkali).ToList();
+        if (soda.Count > 0)
         {
-            if (extra.Dry.Grams > MostGramsPerLitre * litres)
+            var last = Enumerable
+                .Range(0, cook.Actions.Count)
+                .LastOrDefault(i => cook.Actions[i] is CookAction.Add add && soda.Exists(x => x.Id == add.IngredientId), -1);
+            var most =
+                last < 0
+                    ? 0
+                    : Enumerable.Range(last, cook.Actions.Count - last).Max(i => trace.After(i, trace.VesselOf(last)).Liquor.Grams) / 1000;
+            if (soda.Sum(x => x.Dry.Grams) > MostGramsPerLitre * most)
             {
-                found.Add(new(TooMuch, extra.Id, null, true));
+                found.Add(new(TooMuch, soda[^1].Id, null, true));
             }
         }
 

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 
 namespace BrightKettle.Core.Safety;
 
@@ -7,27 +8,18 @@ public static class TakeOutGate
 {
     public const string StillIn = "comes_out.still_in";
 
-    internal static GateFinding? Before(Cook cook, int action, IReadOnlyList<Observation> seen)
+    internal static GateFinding? Before(Cook cook, CookTrace trace, int action, IReadOnlyList<Observation> seen)
     {
         if (cook.Actions[action] is not CookAction.Serve)
         {
             return null;
         }
 
-        var inside = new HashSet<string>();
-        foreach (var deed in cook.Actions.Take(action))
-        {
-            switch (deed)
-            {
-                case CookAction.Add add when cook.Ingredients[cook.IndexOf(add.IngredientId)] is ExtraIngredient { Extra.ComesOut: true }:
-                    inside.Add(add.IngredientId);
-                    break;
-                case CookAction.TakeOut take:
-                    inside.Remove(take.IngredientId);
-                    break;
-            }
-        }
-
+        var inside = cook
+            .Ingredients.OfType<ExtraIngredient>()
+            .Where(x => x.Extra.ComesOut && trace.PlaceBefore(action, x.Id) >= 0)
+            .Select(x => x.Id)
+            .ToHashSet();
         inside.ExceptWith(seen.OfType<Observation.CountedOut>().Select(o => o.IngredientId));
         return inside.Count == 0 ? null : new(StillIn, inside.Order(StringComparer.Ordinal).First(), action, true);
     }

@@ -1,0 +1,144 @@
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+
+namespace BrightKettle.Core.Cooking.Trace;
+
+/// <summary>The one walk over a cook's actions: how each vessel stands, and where each ingredient is, before and after each of them.</summary>
+/// <remarks>
+/// It follows the actions as they are listed, which within a vessel is the order of the clock; vessels follow each other only by
+/// what is moved. Names of steps mean nothing to it. Nothing is refused here: that is for <see cref="CookRules"/>.
+/// </remarks>
+public sealed class CookTrace
+{
+    /// <summary>On the shelf, in a bowl, or out again.</summary>
+    public const int Outside = -1;
+
+    private readonly Cook _cook;
+    private readonly VesselTrace[][] _vessels;
+    private readonly int[][] _places;
+
+    /// <param name="cook">Every vessel and ingredient that its actions name is one of the cook's, or the action changes nothing.</param>
+    public CookTrace(Cook cook)
+    {
+        ArgumentNullException.ThrowIfNull(cook);
+        _cook = cook;
+        _vessels = new VesselTrace[cook.Actions.Count + 1][];
+        _places = new int[cook.Actions.Count + 1][];
+        _vessels[0] = [.. Enumerable.Repeat(new VesselTrace(), cook.Kitchen.VesselCount)];
+        _places[0] = [.. Enumerable.Repeat(Outside, cook.Ingredients.Count)];
+        for (var i = 0; i < cook.Actions.Count; i++)
+        {
+            (_vessels[i + 1], _places[i + 1]) = ([.. _vessels[i]], [.. _places[i]]);
+            Follow(cook.Actions[i], _vessels[i + 1], _places[i + 1]);
+        }
+    }
+
+    public VesselTrace Before(int action, int vessel) => _vessels[action][vessel];
+
+    public VesselTrace After(int action, int vessel) => _vessels[action + 1][vessel];
+
+    /// <summary>The vessel that an action is done to, just before it.</summary>
+    public VesselTrace Before(int action) => Before(action, VesselOf(action));
+
+    /// <inheritdoc cref="Before(int)"/>
+    public VesselTrace After(int action) => After(action, VesselOf(action));
+
+    /// <summary>Number of the vessel that holds an ingredient after this action; <see cref="Outside"/> for none.</summary>
+    public int PlaceAfter(int action, string ingredientId) =>
+        _cook.IndexOf(ingredientId) is >= 0 and var i ? _places[action + 1][i] : Outside;
+
+    public int PlaceBefore(int action, string ingredientId) => _cook.IndexOf(ingredientId) is >= 0 and var i ? _places[action][i] : Outside;
+
+    public int VesselOf(int action) => _cook.VesselOf(_cook.Actions[action]);
+
+    /// <summary>Actions that are done to the vessel in which an ingredient is, or that bring it there or take it away; bowls are apart.</summary>
+    public IEnumerable<int> Around(string ingredientId)
+    {
+        for (var i = 0; i < _cook.Actions.Count; i++)
+        {
+            var (before, after, vessel) = (PlaceBefore(i, ingredientId), PlaceAfter(i, ingredientId), VesselOf(i));
+            if (!BowlLane.Holds(_cook.Actions[i]) && vessel >= 0 && (vessel == before || vessel == after))
+            {
+                yield return i;
+            }
+        }
+    }
+
+    private void Follow(CookAction action, VesselTrace[] vessels, int[] places)
+    {
+        var v = _cook.VesselOf(action);
+        if (v < 0 || BowlLane.Holds(action))
+        {
+            return;
+        }
+
+        // An action that waits for the pin finds the lid free to open.
+        var was = action.Trigger.After == PotEvent.PinDown ? vessels[v] with { Locked = false, Releasing = false } : vessels[v];
+        vessels[v] = action switch
+        {
+            CookAction.Add add when Move(add.IngredientId, v, places) is { } added => was with
+            {
+                Inside = was.Inside.Add(add.IngredientId),
+                Liquor = was.Liquor + (added is ExtraIngredient x ? x.Dry * x.Extra.FreeWater : Mass.Zero),
+            },
+            CookAction.TakeOut take when Move(take.IngredientId, Outside, places) is not null => was with
+            {
+                Inside = was.Inside.Remove(take.IngredientId),
+            },
+            CookAction.AddWater water => was with { Liquor = was.Liquor + water.Water },
+            CookAction.PourBack back => was with { Liquor = was.Liquor + back.Liquor },
+            CookAction.Thicken thicken => was with { Liquor = was.Liquor + thicken.Water },
+            CookAction.SetLiquor set => was with { Liquor = set.Liquor, Received = false },
+            CookAction.Drain { IngredientId: null } => was with { Liquor = Mass.Zero, Received = false },
+            CookAction.Heat heat => was with { Flame = heat.Flame },
+            CookAction.Cover cover => was with { Lid = cover.Lid, Seal = cover.With },
+            CookAction.Pressurise => was with { Locked = true, Releasing = false, Locking = was.Locking + 1, Lid = Lid.On, Seal = null },
+            CookAction.Release { Kind: ReleaseKind.Quick } => was with { Locked = false, Releasing = false },
+            CookAction.Release => was with { Releasing = true },
+            _ => was,
+        };
+        if (action is CookAction.Transfer transfer && _cook.Kitchen.IndexOf(transfer.To) is >= 0 and var to && to != v)
+        {
+            Transfer(transfer, v, to, vessels, places);
+        }
+    }
+
+    private void Transfer(CookAction.Transfer transfer, int from, int to, VesselTrace[] vessels, int[] places)
+    {
+        var (source, target) = (vessels[from], vessels[to] with { Received = true });
+        switch (transfer.What)
+        {
+            case TransferWhat.Everything:
+                foreach (var id in source.Inside)
+                {
+                    Move(id, to, places);
+                }
+
+                target = target with { Inside = target.Inside.AddRange(source.Inside), Liquor = target.Liquor + source.Liquor };
+                source = source with { Inside = [], Liquor = Mass.Zero, Received = false };
+                break;
+            case TransferWhat.Ingredient when transfer.IngredientId is { } id && source.Inside.Contains(id):
+                Move(id, to, places);
+                (source, target) = (source with { Inside = source.Inside.Remove(id) }, target with { Inside = target.Inside.Add(id) });
+                break;
+            case TransferWhat.Liquor:
+                var moved = transfer.Most is { } most && most < source.Liquor ? most : source.Liquor;
+                (source, target) = (source with { Liquor = source.Liquor - moved }, target with { Liquor = target.Liquor + moved });
+                break;
+        }
+
+        (vessels[from], vessels[to]) = (source, target);
+    }
+
+    /// <summary>The ingredient that is moved, or null where the cook has none of this id.</summary>
+    private Ingredient? Move(string id, int to, int[] places)
+    {
+        if (_cook.IndexOf(id) is not (>= 0 and var i))
+        {
+            return null;
+        }
+
+        places[i] = to;
+        return _cook.Ingredients[i];
+    }
+}
