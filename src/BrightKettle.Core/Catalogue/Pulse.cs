@@ -82,6 +82,9 @@ public sealed record Pulse
     public required LectinRisk LectinRisk { get; init; }
 
     /// <summary>Codes of cautions that belong to this pulse; their sentences are not here.</summary>
+    /// <summary>It is boiled hard before any gentle heat: for its lectin, or because that is advised of it (broad beans, horse gram).</summary>
+    public required bool BoilsFirst { get; init; }
+
     public required IReadOnlyList<string> Cautions { get; init; }
 
     public required string Note { get; init; }

@@ -29,7 +29,8 @@ internal sealed record PulseRow(
     int HoldsShape,
     LectinRisk LectinRisk,
     IReadOnlyList<string> Cautions,
-    string Note
+    string Note,
+    bool Preboil = false
 )
 {
     public Pulse With(Kinetics kinetics) =>
@@ -63,6 +64,7 @@ internal sealed record PulseRow(
             },
             HoldsShape = HoldsShape,
             LectinRisk = LectinRisk,
+            BoilsFirst = LectinRisk != LectinRisk.Low || Preboil,
             Cautions = Cautions,
             Note = Note,
             SofteningMinutesAt98C = kinetics.SofteningMinutesAt98C,

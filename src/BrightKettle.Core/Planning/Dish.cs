@@ -171,9 +171,8 @@ public sealed record Dish(
         : CookedFrom == CookedFrom.Tin ? TinSaltShare
         : SaltPercent / 100;
 
-    /// <summary>Whether any of its pulses, dry when it begins, carries a lectin: the strictest rules the pot.</summary>
-    public bool CarriesLectin =>
-        Method != Method.Cooked && OtherPulses.Select(o => o.Pulse).Prepend(Pulse).Any(p => p.LectinRisk != LectinRisk.Low);
+    /// <summary>Whether any of its pulses, dry when it begins, wants a hard boil first: the strictest rules the pot.</summary>
+    public bool BoilsFirst => Method != Method.Cooked && OtherPulses.Select(o => o.Pulse).Prepend(Pulse).Any(p => p.BoilsFirst);
 
     /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
     private const double TinSaltShare = 0.006;

@@ -8,8 +8,7 @@ internal sealed partial record Way
 {
     /// <summary>With a lectin in it, and where no lid comes off, a further pulse goes in with the first; the others join once the slowest
     /// is soft.</summary>
-    internal static bool JoinsLater(Dish dish, OtherPulse other) =>
-        dish.Method is Method.OpenPot && other.Pulse.LectinRisk == Catalogue.LectinRisk.Low;
+    internal static bool JoinsLater(Dish dish, OtherPulse other) => dish.Method is Method.OpenPot && !other.Pulse.BoilsFirst;
 
     private void AddOthersAtStart(List<CookAction> actions, Dish dish) =>
         actions.AddRange(

@@ -51,6 +51,5 @@ internal sealed partial record Way
     }
 
     /// <summary>Never with a lectin or a brine in it.</summary>
-    private static bool KeepsSoakWater(Dish dish) =>
-        dish.KeepsSoakWater && dish.Pulse.LectinRisk == Catalogue.LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak;
+    private static bool KeepsSoakWater(Dish dish) => dish.KeepsSoakWater && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak;
 }

@@ -303,7 +303,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     /// <summary>A hard boil clears the gate for a soaked pulse; for a dry one it clears nothing, but it is asked for all the
     /// same.</summary>
-    private static bool NeedsHardBoil(Dish dish) => dish.CarriesLectin && !(dish.Method == Method.Pressure && dish.Soak == SoakChoice.None);
+    private static bool NeedsHardBoil(Dish dish) => dish.BoilsFirst && !(dish.Method == Method.Pressure && dish.Soak == SoakChoice.None);
 
     private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
     {

@@ -77,7 +77,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>A split that is to melt goes this far past the point at which it falls apart.</summary>
     private const double WellMelted = 1.1;
 
-    private bool AtRisk => dish.CarriesLectin;
+    private bool AtRisk => dish.BoilsFirst;
 
     /// <summary>Steps that are good enough to search by: longer ones for what takes its time.</summary>
     public static RunOptions StepsOf(Dish dish)

@@ -18,10 +18,12 @@ public static class Gates
         IEnumerable<GateFinding> found =
         [
             .. LectinGate.Judge(cook, house.Cautious, run),
+            .. CyanogenGate.Judge(cook),
             .. PressureGate.Judge(cook),
             .. run is null ? [] : FlameGate.Judge(cook, run, house),
             .. SoakGate.Judge(cook, house.RoomCelsius, run),
             .. run is null ? [] : HoldGate.Judge(cook, run),
+            .. FrozenMeatGate.Judge(cook),
             .. SodaGate.Judge(cook),
             .. SealGate.Judge(cook),
         ];

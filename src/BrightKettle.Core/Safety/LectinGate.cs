@@ -1,4 +1,3 @@
-using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
@@ -134,8 +133,7 @@ public static class LectinGate
             : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.Altitude, cautious).TotalMinutes);
     }
 
-    private static bool IsAtRisk(Ingredient ingredient) =>
-        ingredient is PulseIngredient { CookedAt: null, Pulse.LectinRisk: not LectinRisk.Low };
+    private static bool IsAtRisk(Ingredient ingredient) => ingredient is PulseIngredient { CookedAt: null, Pulse.BoilsFirst: true };
 
     /// <summary>A flame whose word means a pot that boils.</summary>
     private static bool Boils(Flame flame) => flame is Flame.Gentle or Flame.Lively or Flame.Rolling or Flame.Full or Flame.High;
@@ -242,7 +240,8 @@ public static class LectinGate
         return null;
     }
 
-    private static bool SoakedAndDrained(Cook cook, CookTrace trace, string id)
+    /// <summary>Whether it stood in water for <see cref="LeastSoak"/> or was quick-soaked, and that water was poured away.</summary>
+    internal static bool SoakedAndDrained(Cook cook, CookTrace trace, string id)
     {
         Instant? soakedAt = null;
         foreach (var (action, at) in BowlLane.Due(cook))

@@ -138,7 +138,7 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
             doubts.Add(new("too_much_salt", Math.Round(percent, 1), 0.7, 1.1));
         }
 
-        if (notes.Cooking?.Act == NoteAct.Slow && pulse.LectinRisk != LectinRisk.Low && !line.Cooked && !notes.Has(NoteAct.Boil))
+        if (notes.Cooking?.Act == NoteAct.Slow && pulse.BoilsFirst && !line.Cooked && !notes.Has(NoteAct.Boil))
         {
             doubts.Add(new("low_for_lectin", 0, Safety.LectinGate.HardBoil.TotalMinutes, Safety.LectinGate.HardBoilCautious.TotalMinutes));
         }

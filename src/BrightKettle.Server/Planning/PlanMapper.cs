@@ -34,7 +34,7 @@ public static class PlanMapper
                 ClosedSet.Word(dish.Salt),
                 plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == "pulse")
                     && !plan.Cook.Actions.OfType<CookAction.Drain>().Any(d => d.IngredientId == "pulse"),
-                dish.Soak == SoakChoice.Overnight && dish.Pulse.LectinRisk == LectinRisk.Low && dish.Salt != SaltSchool.InTheSoak
+                dish.Soak == SoakChoice.Overnight && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak
             ),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
             CookWriter.Write(plan.Cook)

@@ -299,7 +299,7 @@ public static class StoveMapper
         // With a lectin, soft is what the gate asks for: no chalk is not yet nothing firm.
         var firmMatters =
             look.Doneness >= Doneness.Tender
-            && cook.Ingredients[cook.IndexOf(look.IngredientId)] is PulseIngredient { Pulse.LectinRisk: not LectinRisk.Low };
+            && cook.Ingredients[cook.IndexOf(look.IngredientId)] is PulseIngredient { Pulse.BoilsFirst: true };
         return look.Doneness < ChalkTells || firmMatters
             ? null
             : (int)Math.Round(Doneness.ChalkyOfFive(look.Doneness, PulseCatalogue.Shipped.Constants.SeedSpread));

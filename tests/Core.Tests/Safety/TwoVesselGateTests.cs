@@ -336,4 +336,72 @@ public class TwoVesselGateTests
         Assert.Empty(SodaGate.Judge(With(two[..1], drained)));
         Assert.Contains(SodaGate.Judge(With([Extra("soda", 4, name: "a")], drained)), f => f.Blocks);
     }
+
+    [Theory]
+    [InlineData("lima_large")]
+    [InlineData("lablab")]
+    public void Limas_are_not_locked_in_dry_and_from_cold(string id)
+    {
+        CookAction[] pressed =
+        [
+            new CookAction.Pressurise(Trigger.Next),
+            Heat(Flame.Full),
+            Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(30))),
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            Heat(Flame.Lively, Trigger.Once(PotEvent.PinDown)),
+            UntilTender(),
+        ];
+        Cook Of(IEnumerable<CookAction> before) => Cook(Cooker(CookerKind.Spring), [Pulse(id, 300)], [.. before, .. pressed]);
+        CookAction[] boiled = [Add("p"), Water(1500), Heat(Flame.Full), Heat(Flame.Lively, Boils())];
+        Assert.Contains(Gates.Judge(Of([Add("p"), Water(1500)]), GateHouse.Unknown), f => f is { Code: CyanogenGate.Locked, Blocks: true });
+        Assert.Empty(CyanogenGate.Judge(Of([.. Soak(8, 300), Add("p"), Water(1500)])));
+        Assert.Empty(CyanogenGate.Judge(Of(boiled)));
+        Assert.NotEmpty(CyanogenGate.Judge(Of([.. boiled[..3], Lid(Core.Cooking.Lid.On), boiled[3]])));
+    }
+
+    [Fact]
+    public void Broad_beans_and_horse_gram_want_their_boil_before_a_slow_cooker()
+    {
+        foreach (var id in new[] { "fava_whole", "horse_gram" })
+        {
+            var cook = Cook(
+                Cooker(CookerKind.Slow),
+                [Pulse(id, 300)],
+                [.. Soak(10, 300), Add("p"), Water(1500, 95), Heat(Flame.High), UntilTender()]
+            );
+            Assert.Equal(("lectin.not_boiled", true), Lectin(cook));
+        }
+
+        Assert.Empty(
+            LectinGate.Judge(
+                Cook(Cooker(CookerKind.Slow), [Pulse("chickpea", 300)], [Add("p"), Water(1500, 95), Heat(Flame.High), UntilTender()]),
+                false
+            )
+        );
+    }
+
+    [Theory]
+    [InlineData(-18, true)]
+    [InlineData(4, false)]
+    public void Meat_does_not_go_frozen_into_a_slow_cooker(double celsius, bool blocks)
+    {
+        var cook = Cook(
+            Cooker(CookerKind.Slow),
+            [Pulse("chickpea", 300), Extra("fresh_meat", 200, celsius, "m")],
+            [Add("p"), Add("m"), Water(1500, 95), Heat(Flame.High), UntilTender()]
+        );
+        Assert.Equal(blocks, Gates.Judge(cook, GateHouse.Unknown).Any(f => f is { Code: FrozenMeatGate.Frozen, Blocks: true }));
+    }
+
+    [Fact]
+    public void Rice_turns_in_a_warm_soak_as_pulses_do()
+    {
+        var cook = Cook(
+            Kitchens.Pot(),
+            [Rice("glutinous", 300)],
+            [.. Soak(8, 300, "r"), Add("r"), Water(500), Heat(Flame.Full), Serve(Boils(20))]
+        );
+        Assert.Contains(SoakGate.Judge(cook, 28, null), f => f is { Code: SoakGate.TooLong, IngredientId: "r", Blocks: true });
+        Assert.Empty(SoakGate.Judge(cook, 20, null));
+    }
 }
