@@ -26,6 +26,9 @@ public static class StepIds
     /// <summary>Into the slow cooker.</summary>
     public const string SlowStarts = "slow_starts";
 
+    /// <summary>Out of the slow cooker, back into the pot.</summary>
+    public const string BackInPot = "into_pot";
+
     /// <summary>The full boil is seen; for a pulse with lectin the hard boil counts from here.</summary>
     public const string Boils = "boils";
     public const string HardBoilOver = "hard_boil_over";

@@ -67,7 +67,6 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     /// <summary>Marks that one vessel waits for.</summary>
     private const string Over = "into_crock";
-    private const string Back = "into_pot";
 
     private static readonly Duration QuickSoakBoil = Duration.FromMinutes(2.5);
 
@@ -268,7 +267,8 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         AddLook(actions, Trigger.Next);
     }
 
-    /// <summary>In the crock with boiling water until a look finds them soft; then back into the pot with all they have.</summary>
+    /// <summary>In the crock with boiling water until a look finds them soft, on warm until the join; then back into the pot with all they
+    /// have.</summary>
     /// <param name="starts">When the dry seed goes in; null when they come over from the pot.</param>
     private void AddSlow(List<CookAction> actions, Dish dish, Trigger? starts)
     {
@@ -291,14 +291,18 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             new CookAction.Heat(Trigger.Next, Flame.High) { In = crock, StepId = starts is null ? StepIds.SlowStarts : StepIds.Light }
         );
         actions.Add(
-            new CookAction.Heat(new Trigger(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Off)
+            new CookAction.Heat(new Trigger(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Warm)
             {
                 In = crock,
                 StepId = StepIds.Ready,
             }
         );
-        actions.Add(new CookAction.Transfer(Trigger.Next, dish.Vessel.Id, TransferWhat.Everything) { In = crock, StepId = Back });
-        actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = Back }, Lid.On));
+        // They wait on warm, hot enough to stand, and come over only when the pot is lit.
+        actions.Add(
+            new CookAction.Transfer(Trigger.At(JoinAt), dish.Vessel.Id, TransferWhat.Everything) { In = crock, StepId = StepIds.BackInPot }
+        );
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off) { In = crock });
+        actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = StepIds.BackInPot }, Lid.On));
     }
 
     /// <summary>A hard boil clears the gate for a soaked pulse; for a dry one it clears nothing, but it is asked for all the

@@ -86,7 +86,9 @@ public static class PlanSteps
                         JoinOrder.Together => "both",
                         _ => "pulse",
                     },
-                    Place: m.Action > 0 && plan.Cook.Actions[m.Action - 1] is CookAction.Pressurise ? "locked" : null
+                    Place: m.Action > 0 && plan.Cook.Actions[m.Action - 1] is CookAction.Pressurise ? "locked"
+                        : plan.Dish.Method == Method.SlowCooker && action.In == plan.Dish.Cooker!.Id ? "crock"
+                        : null
                 )
             ),
             StepIds.QuickSoak => Make("quick_soak", m, new(Minutes: next?.Trigger.Delay?.TotalMinutes)),
@@ -105,6 +107,7 @@ public static class PlanSteps
             ),
             StepIds.Opened => Make("opened", m, new()),
             StepIds.SlowStarts => Make("slow_starts", m, new()),
+            StepIds.BackInPot => Make("move", m, new(Place: plan.Dish.Vessel.Name)),
             StepIds.Boils => Make(
                 "boil",
                 m,
@@ -211,7 +214,11 @@ public static class PlanSteps
             first.ToDateTimeOffset(),
             m.Early.ToDateTimeOffset(),
             m.Late.ToDateTimeOffset(),
-            new(EveryMinutes: action.Trigger.Look!.Again.TotalMinutes, Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null)
+            new(
+                EveryMinutes: action.Trigger.Look!.Again.TotalMinutes,
+                Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null,
+                Place: plan.Dish.Method == Method.SlowCooker ? "crock" : null
+            )
         );
     }
 
