@@ -1,5 +1,6 @@
 using System.Text.Json;
 using BrightKettle.Data;
+using BrightKettle.Server.Kitchen;
 using BrightKettle.Server.Planning;
 using BrightKettle.Server.Record;
 using Microsoft.AspNetCore.Hosting;
@@ -45,6 +46,21 @@ public class KettleServer : WebApplicationFactory<Program>
 
     public static CookChange Change(DishDto dish, long? basedOn = null, string title = "Test dinner") =>
         new(Guid.CreateVersion7(), new DateTimeOffset(2026, 11, 24, 18, 0, 0, TimeSpan.Zero), title, dish, basedOn);
+
+    /// <summary>A change of the kitchen that changes nothing yet.</summary>
+    public static KitchenChange Unchanged(KitchenDto k) =>
+        new(
+            k.Zone,
+            k.AltitudeMetres,
+            k.RoomCelsius,
+            k.Wakes,
+            k.Sleeps,
+            k.SoaksAt,
+            k.CupMillilitres,
+            k.Cautious,
+            k.HardnessMilligramsPerLitre,
+            k.Version
+        );
 
     /// <summary>Something in the database, read past the server.</summary>
     public T Read<T>(Func<KettleDb, T> query)

@@ -18,19 +18,7 @@ public sealed class KitchenApiTests : IDisposable
 
     private async Task<KitchenDto> Kitchen() => (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
 
-    private static KitchenChange Change(KitchenDto k) =>
-        new(
-            k.Zone,
-            k.AltitudeMetres,
-            k.RoomCelsius,
-            k.Wakes,
-            k.Sleeps,
-            k.SoaksAt,
-            k.CupMillilitres,
-            k.Cautious,
-            k.HardnessMilligramsPerLitre,
-            k.Version
-        );
+    private static KitchenChange Change(KitchenDto k) => KettleServer.Unchanged(k);
 
     [Fact]
     public async Task A_new_household_has_pots_to_begin_with_and_no_dinners()

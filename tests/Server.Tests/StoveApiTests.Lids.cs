@@ -170,23 +170,7 @@ public sealed partial class StoveApiTests
     {
         var kitchen = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
         Assert.True(kitchen.StirsAtJoin);
-        await _http.PutAsJsonAsync(
-            "/api/kitchen",
-            new KitchenChange(
-                kitchen.Zone,
-                kitchen.AltitudeMetres,
-                kitchen.RoomCelsius,
-                kitchen.Wakes,
-                kitchen.Sleeps,
-                kitchen.SoaksAt,
-                kitchen.CupMillilitres,
-                kitchen.Cautious,
-                kitchen.HardnessMilligramsPerLitre,
-                kitchen.Version,
-                StirsAtJoin: stirs
-            ),
-            Cancel
-        );
+        await _http.PutAsJsonAsync("/api/kitchen", KettleServer.Unchanged(kitchen) with { StirsAtJoin = stirs }, Cancel);
         Assert.Equal(stirs, (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!.StirsAtJoin);
         Assert.Equal(stirs, Moment(await Start(), "join").Deeds.Any(d => d.Do == "stir"));
     }

@@ -513,23 +513,7 @@ public sealed partial class StoveApiTests : IDisposable
     public async Task The_storage_clock_follows_the_households_rule(string rule, int chillHours, int eatHours)
     {
         var kitchen = (await _http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
-        var changed = await _http.PutAsJsonAsync(
-            "/api/kitchen",
-            new KitchenChange(
-                kitchen.Zone,
-                kitchen.AltitudeMetres,
-                kitchen.RoomCelsius,
-                kitchen.Wakes,
-                kitchen.Sleeps,
-                kitchen.SoaksAt,
-                kitchen.CupMillilitres,
-                kitchen.Cautious,
-                kitchen.HardnessMilligramsPerLitre,
-                kitchen.Version,
-                StorageRule: rule
-            ),
-            Cancel
-        );
+        var changed = await _http.PutAsJsonAsync("/api/kitchen", KettleServer.Unchanged(kitchen) with { StorageRule = rule }, Cancel);
         Assert.Equal(HttpStatusCode.OK, changed.StatusCode);
         var state = await Start();
         state = await DoEach(state, "soak", "drain", "light", "boil", "look", "join", "seal", "heat_off", "table");

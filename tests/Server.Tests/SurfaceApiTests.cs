@@ -447,21 +447,12 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         var http = own.CreateClient();
         var kitchen = (await http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
         KitchenChange Change(string salt, double percent) =>
-            new(
-                kitchen.Zone,
-                kitchen.AltitudeMetres,
-                kitchen.RoomCelsius,
-                kitchen.Wakes,
-                kitchen.Sleeps,
-                kitchen.SoaksAt,
-                kitchen.CupMillilitres,
-                kitchen.Cautious,
-                kitchen.HardnessMilligramsPerLitre,
-                kitchen.Version,
-                salt,
-                percent,
-                true
-            );
+            KettleServer.Unchanged(kitchen) with
+            {
+                Salt = salt,
+                SaltPercent = percent,
+                KeepsSoakWater = true,
+            };
         Assert.Equal(
             (400, "request.unknown_word", "salt"),
             await (await http.PutAsJsonAsync("/api/kitchen", Change("never", 0.9), Cancel)).Problem()

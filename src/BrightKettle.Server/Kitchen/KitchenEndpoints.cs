@@ -69,7 +69,7 @@ public static class KitchenEndpoints
         var row = await db.Households.SingleAsync(cancel);
         if (row.Version != change.Version)
         {
-            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
+            return Stale(row.Version);
         }
 
         row.Zone = change.Zone!;
@@ -148,7 +148,7 @@ public static class KitchenEndpoints
 
         if (change.Version != row.Version)
         {
-            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
+            return Stale(row.Version);
         }
 
         row.Name = change.Name.Trim();
@@ -178,7 +178,7 @@ public static class KitchenEndpoints
 
         if (version != row.Version)
         {
-            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
+            return Stale(row.Version);
         }
 
         if (await db.Vessels.CountAsync(v => !v.Removed, cancel) == 1)
@@ -243,7 +243,7 @@ public static class KitchenEndpoints
         var row = await db.Shelf.SingleOrDefaultAsync(s => s.Id == id, cancel);
         if (change.Version != (row?.Version ?? 0))
         {
-            return KettleProblems.Conflict("kitchen.stale", new { version = row?.Version ?? 0 });
+            return Stale(row?.Version ?? 0);
         }
 
         if (row is null && change.Grams > 0)
@@ -279,13 +279,16 @@ public static class KitchenEndpoints
 
         if (change.Version != row.Version)
         {
-            return KettleProblems.Conflict("kitchen.stale", new { version = row.Version });
+            return Stale(row.Version);
         }
 
         row.Gas = change.Gas;
         row.Version++;
         return await SavedAsync(db, clock, cancel);
     }
+
+    /// <summary>Somebody else has changed it meanwhile.</summary>
+    private static ProblemHttpResult Stale(int version) => KettleProblems.Conflict("kitchen.stale", new { version });
 
     private static async Task<Ok<KitchenDto>> SavedAsync(KettleDb db, TimeProvider clock, CancellationToken cancel)
     {
