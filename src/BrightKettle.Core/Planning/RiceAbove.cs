@@ -26,7 +26,7 @@ internal sealed class RiceAbove(Simulator simulator)
     public Cook Attach(Dish dish, Cook cook)
     {
         var target = WantedShare * dish.RiceDry.Grams;
-        var water = dish.RiceDry.Grams * dish.Rice!.Absorbed.Typical;
+        var water = dish.RiceDry * dish.Rice!.Absorbed.Typical;
         // Nothing that is tried here changes when the lid is locked.
         var closes = At(cook, cook.Actions.ToList().FindIndex(a => a is CookAction.Pressurise));
         cook = Held(dish, cook, water, closes);
@@ -40,14 +40,17 @@ internal sealed class RiceAbove(Simulator simulator)
                 break;
             }
 
-            water = Math.Max(0.5 * dish.RiceDry.Grams, water + missing);
+            water = Mass.Max(dish.RiceDry * LeastShare, water + Mass.FromGrams(missing));
         }
 
-        return With(dish, cook, Math.Round(water / 10) * 10, closes);
+        return With(dish, cook, water.RoundedTo(10), closes);
     }
 
+    /// <summary>The least water in the bowl, over the rice's dry weight: the steam brings the rest.</summary>
+    private const double LeastShare = 0.5;
+
     /// <summary>With a bowl above it the cooker comes up and cools more slowly: held only as long as the pulses then need.</summary>
-    private Cook Held(Dish dish, Cook cook, double water, Instant closes)
+    private Cook Held(Dish dish, Cook cook, Mass water, Instant closes)
     {
         var at = WaySolver.IndexOf(cook, StepIds.HoldOver);
         var opened = cook.Actions[WaySolver.IndexOf(cook, StepIds.Opened)];
@@ -86,7 +89,7 @@ internal sealed class RiceAbove(Simulator simulator)
         return cook;
     }
 
-    private static Cook With(Dish dish, Cook cook, double water, Instant closes)
+    private static Cook With(Dish dish, Cook cook, Mass water, Instant closes)
     {
         var (rice, bowl) = (dish.Rice!, dish.RiceApart!);
         var lifted = new CookVessel(RiceBowl.Out(bowl.Vessel), bowl.Burner);
@@ -99,7 +102,7 @@ internal sealed class RiceAbove(Simulator simulator)
         [
             .. soak,
             new CookAction.Add(hard is null ? Trigger.At(closes) : Trigger.Next with { AfterStep = hard }, Way.RiceId),
-            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), dish.Household.Room) { StepId = StepIds.RiceBowl },
+            new CookAction.AddWater(Trigger.Next, water, dish.Household.Room) { StepId = StepIds.RiceBowl },
             .. RiceStart.Salted(dish),
         ];
         List<CookAction> lift =

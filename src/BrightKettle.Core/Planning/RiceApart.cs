@@ -55,11 +55,14 @@ internal sealed class RiceApart(Simulator simulator)
         return [.. Steps(dish, lit, lit, water, minutes).Select(a => a with { In = pot.Vessel.Id })];
     }
 
-    /// <summary>Water in g, minutes from the boil to the flame going out, and seconds from the flame to rested.</summary>
-    private (double Water, double Minutes, double Seconds) Solve(Dish dish, CookVessel pot)
+    /// <summary>Water for a first guess beyond what rice drinks, over its dry weight: what leaves as steam.</summary>
+    private const double SteamShare = 0.25;
+
+    /// <summary>Water, minutes from the boil to the flame going out, and seconds from the flame to rested.</summary>
+    private (Mass Water, double Minutes, double Seconds) Solve(Dish dish, CookVessel pot)
     {
         var rice = dish.Rice!;
-        var (water, minutes) = (dish.RiceDry.Grams * (rice.Absorbed.Typical + 0.25), rice.SimmerMinutes.Typical);
+        var (water, minutes) = (dish.RiceDry * (rice.Absorbed.Typical + SteamShare), rice.SimmerMinutes.Typical);
         var perMinute = Doneness.Tender / (rice.SimmerMinutes.Typical + rice.RestMinutes.Typical);
         var seconds = 0.0;
         for (var i = 0; i < MostTries; i++)
@@ -73,14 +76,14 @@ internal sealed class RiceApart(Simulator simulator)
                 break;
             }
 
-            water = Math.Max(dish.RiceDry.Grams, water + liquor);
+            water = Mass.Max(dish.RiceDry, water + Mass.FromGrams(liquor));
             minutes = Math.Max(1, minutes + (Math.Abs(liquor) < 60 ? 0.8 * miss / perMinute : 0));
         }
 
-        return (Math.Round(water / 10) * 10, Math.Round(minutes), seconds);
+        return (water.RoundedTo(10), Math.Round(minutes), seconds);
     }
 
-    private PotRun Run(Dish dish, CookVessel pot, double water, double minutes)
+    private PotRun Run(Dish dish, CookVessel pot, Mass water, double minutes)
     {
         var home = dish.Household;
         var soak = dish.Rice!.SoakMinutes.Low > 0 ? Duration.FromMinutes(dish.Rice.SoakMinutes.Typical) : Duration.Zero;
@@ -97,14 +100,14 @@ internal sealed class RiceApart(Simulator simulator)
         return simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
     }
 
-    private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, double water, double minutes)
+    private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, Mass water, double minutes)
     {
         var rice = dish.Rice!;
         return
         [
             .. soaked == lit ? [] : RiceStart.Soaked(dish, lit),
             new CookAction.Add(Trigger.At(lit), Way.RiceId),
-            new CookAction.AddWater(Trigger.Next, Mass.FromGrams(water), dish.Household.Room),
+            new CookAction.AddWater(Trigger.Next, water, dish.Household.Room),
             .. RiceStart.Salted(dish),
             new CookAction.Cover(Trigger.Next, Lid.On),
             new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },

@@ -429,8 +429,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         static Instant Minute(Instant t) => Instant.FromUnixTimeSeconds((long)Math.Round(t.ToUnixTimeSeconds() / 60.0) * 60);
         var way = solved.Way with
         {
-            Water = TenGrams(solved.Way.Water),
-            JoinLiquor = TenGrams(solved.Way.JoinLiquor),
+            Water = solved.Way.Water.RoundedTo(10),
+            JoinLiquor = solved.Way.JoinLiquor.RoundedTo(10),
             LastMinutes = Math.Round(solved.Way.LastMinutes),
         };
         if (solved.Fault is null && dish.Rice is not null)
@@ -477,7 +477,4 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     private Mass FirstGuess(Rice rice) =>
         (dish.RiceDry * (rice.BeanPotLiquor?.Typical ?? (rice.Absorbed.Typical + 0.4))) + Mass.FromGrams(dish.WantedLiquorGrams);
-
-    /// <summary>As a jug is read.</summary>
-    private static Mass TenGrams(Mass mass) => Mass.FromGrams(Math.Round(mass.Grams / 10) * 10);
 }

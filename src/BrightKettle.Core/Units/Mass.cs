@@ -28,6 +28,9 @@ public readonly record struct Mass : IComparable<Mass>
 
     public static bool operator >=(Mass a, Mass b) => a.Grams >= b.Grams;
 
+    /// <summary>To the nearest so many grams, as a jug or a scale is read; halves to the even one.</summary>
+    public Mass RoundedTo(double grams) => FromGrams(Math.Round(Grams / grams) * grams);
+
     public static Mass Max(Mass a, Mass b) => a > b ? a : b;
 
     public int CompareTo(Mass other) => Grams.CompareTo(other.Grams);

@@ -5,6 +5,7 @@ using BrightKettle.Core.Planning.Hands;
 using BrightKettle.Core.Units;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
+using Said = BrightKettle.Server.Messages.Messages;
 
 namespace BrightKettle.Server.Planning;
 
@@ -17,7 +18,7 @@ public static class PlanMapper
         var dish = plan.Dish;
         var hands = HandsPlanner.For(plan, dish.BurnerCount);
         return new(
-            dish.Rice is null ? Pulses(dish) : $"{Pulses(dish)} with {dish.Rice.Said}",
+            Said.DishTitle(Pulses(dish), dish.Rice?.Said),
             dish.Pulse.Said,
             dish.Rice?.Said,
             ClosedSet.Word(plan.Order),
@@ -130,7 +131,10 @@ public static class PlanMapper
     private static string Pulses(Dish dish) =>
         dish.OtherPulses.Count == 0
             ? dish.Pulse.Said
-            : $"{string.Join(", ", dish.OtherPulses.SkipLast(1).Select(o => Small(o.Pulse.Said)).Prepend(dish.Pulse.Said))} and {Small(dish.OtherPulses[^1].Pulse.Said)}";
+            : Said.ListAnd(
+                string.Join(", ", dish.OtherPulses.SkipLast(1).Select(o => Small(o.Pulse.Said)).Prepend(dish.Pulse.Said)),
+                Small(dish.OtherPulses[^1].Pulse.Said)
+            );
 
     private static string Small(string name) => char.ToLowerInvariant(name[0]) + name[1..];
 
@@ -164,7 +168,7 @@ public static class PlanMapper
         ?? plan.Dish.OtherPulses.FirstOrDefault(o => o.Id == id)?.Pulse.Said
         ?? (
             id == "pulse" ? plan.Dish.Pulse.Said
-            : id == "brine" ? "From the brine"
-            : "Salt"
+            : id == "brine" ? Said.SaltBrineSource()
+            : Said.SaltPlainSource()
         );
 }

@@ -1,16 +1,11 @@
+import { say } from '../messages/say';
 import type { components } from './schema';
 
 /** One change that would make a refused dish possible; the server has planned it. */
 export type Alternative = components['schemas']['AlternativeDto'];
 
 /** A refusal as RFC 9457 carries it. */
-export type Problem = {
-  status: number;
-  code: string;
-  title: string;
-  detail: string;
-  field?: string;
-  errors?: { code: string; field: string; detail: string }[];
+export type Problem = Omit<components['schemas']['Problem'], 'type'> & {
   alternatives?: Alternative[];
   /** What stands there instead, of a conflict. */
   current?: unknown;
@@ -20,8 +15,8 @@ export type Problem = {
 export const unreachable: Problem = {
   status: 0,
   code: 'client.unreachable',
-  title: 'The kettle does not answer',
-  detail: 'The program behind this page has stopped. Start it again; what you entered is kept here.',
+  title: say('client.unreachable.title'),
+  detail: say('client.unreachable.detail'),
 };
 
 /** Reads whatever came instead of an answer as a problem. */
@@ -32,7 +27,7 @@ export function asProblem(error: unknown, status: number): Problem {
   return {
     status,
     code: 'client.unknown',
-    title: 'That did not work',
-    detail: `The kettle answered with ${status}.`,
+    title: say('client.unknown.title'),
+    detail: say('client.unknown.detail', { status }),
   };
 }
