@@ -47,6 +47,8 @@ public sealed class StartTests : IDisposable
 
     private void Run(string sql)
     {
+        // A connection that was put back for the next one still holds the file, and the journal cannot be changed under it.
+        SqliteConnection.ClearAllPools();
         using var connection = new SqliteConnection($"Data Source={Database};Pooling=False");
         connection.Open();
         using var command = connection.CreateCommand();
