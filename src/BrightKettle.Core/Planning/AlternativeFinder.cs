@@ -19,6 +19,7 @@ internal sealed class AlternativeFinder(Planner planner)
             ],
             PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
             PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal, solved)],
+            PlanRefusal.GateBlocks => Soaked(dish),
             _ => [],
         };
         return [.. found.Take(Most)];
@@ -89,6 +90,26 @@ internal sealed class AlternativeFinder(Planner planner)
         return Works(dish with { Soak = SoakChoice.None })
             ? [new Alternative("unsoaked", Soak: SoakChoice.None)]
             : Later(dish, SoakChoice.None);
+    }
+
+    /// <summary>A soak that is poured away opens most gates: overnight or quick, at the same hour or as early as it can be had.</summary>
+    private IEnumerable<Alternative> Soaked(Dish dish)
+    {
+        if (dish.Soak != SoakChoice.None || dish.Pulse.SoakHours.High <= 0)
+        {
+            yield break;
+        }
+
+        foreach (var soak in new[] { SoakChoice.Overnight, SoakChoice.Quick })
+        {
+            if (
+                Later(dish, soak).Concat(Tomorrow(dish with { Soak = soak }).Select(t => t with { Soak = soak })).FirstOrDefault() is
+                { } offer
+            )
+            {
+                yield return offer;
+            }
+        }
     }
 
     private IEnumerable<Alternative> Tomorrow(Dish dish)
