@@ -115,11 +115,13 @@ export function measureLines(m: MeasureOut, plan: Plan): MeasureLine[] {
     { what: plan.pulseName, ...scale(m.pulseGrams, m.drainedGrams), cups: m.pulseCups },
     ...m.others.map((o) => ({ what: o.name, ...scale(o.grams, o.drainedGrams, o.collapsed) })),
   ];
+  // Into a slow cooker it goes hot.
+  const heat = plan.steps?.some((s) => s.kind === 'light' && s.facts.place === 'crock') ? 'hot' : 'cold';
   const water = (id: 'soak' | 'water' | 'boiling', amount: number) =>
     lines.push({
       what: say(`measure.${id}.what`),
       amount: millilitres(amount),
-      note: say(`measure.${id}.note`),
+      note: say(`measure.${id}.note`, { heat }),
     });
   if (m.soakMillilitres) water('soak', m.soakMillilitres);
   if (m.riceGrams)
