@@ -6,15 +6,25 @@ using NodaTime;
 
 namespace BrightKettle.Calibration;
 
-/// <summary>One column of the table of times.</summary>
+/// <summary>One column of the yardstick: times first, then states.</summary>
 internal enum Column
 {
     SimmerSoaked,
     SimmerUnsoaked,
-    PressureSoaked,
-    PressureUnsoaked,
     SlowHigh,
     SlowLow,
+
+    /// <summary>Doneness after the printed low hold and natural release.</summary>
+    PressureSoaked,
+    PressureUnsoaked,
+
+    /// <summary>The same after the printed high hold.</summary>
+    PressureSoakedLong,
+    PressureUnsoakedLong,
+
+    /// <summary>Doneness at shares of the seed's own time.</summary>
+    WaySoaked,
+    WayUnsoaked,
 }
 
 /// <summary>What the columns mean, as cooks that the simulator can run. The figures stand in conditions.json; nothing here knows a pulse
@@ -33,8 +43,7 @@ internal sealed record Conditions(
     double PressureWaterUnsoaked,
     double SlowMillilitres,
     double SlowGrams,
-    double SlowWaterGrams,
-    double PreboilMinutes
+    double SlowWaterGrams
 )
 {
     private const string Id = "pulse";
@@ -49,17 +58,17 @@ internal sealed record Conditions(
         {
             Column.SimmerSoaked => pulse.SimmerSoakedMinutes,
             Column.SimmerUnsoaked => pulse.SimmerUnsoakedMinutes,
-            Column.PressureSoaked => pulse.PressureSoakedMinutes,
-            Column.PressureUnsoaked => pulse.PressureUnsoakedMinutes,
             Column.SlowHigh => new(pulse.SlowHighHours.Low * 60, pulse.SlowHighHours.High * 60),
-            _ => new(pulse.SlowLowHours.Low * 60, pulse.SlowLowHours.High * 60),
+            Column.SlowLow => new(pulse.SlowLowHours.Low * 60, pulse.SlowLowHours.High * 60),
+            _ => throw new ArgumentOutOfRangeException(nameof(column)),
         };
 
-    /// <summary>Whether a slow cooker's pulses are boiled first: where the gate asks for it.</summary>
-    private static bool Preboiled(Pulse pulse) => pulse.LectinRisk != LectinRisk.Low;
-
-    /// <summary>Whether a slow cooker's pulses are soaked first: all but lentils and splits, which go in dry.</summary>
-    private static bool SlowSoaked(Pulse pulse) => pulse.Kind is PulseKind.Bean or PulseKind.Pea;
+    /// <summary>The printed low and high hold, minutes.</summary>
+    public static double[] Holds(Pulse pulse, Column column)
+    {
+        var range = column == Column.PressureSoaked ? pulse.PressureSoakedMinutes : pulse.PressureUnsoakedMinutes;
+        return [range.Low, range.High];
+    }
 
     /// <summary>A cook that ends when 95 of 100 seeds are tender, by looks ten seconds apart; the clock of a cell starts at the mark
     /// "clock".</summary>
@@ -72,7 +81,8 @@ internal sealed record Conditions(
             Column.PressureSoaked => Pressure(pulse, true, holdMinutes),
             Column.PressureUnsoaked => Pressure(pulse, false, holdMinutes),
             Column.SlowHigh => Slow(pulse, Flame.High),
-            _ => Slow(pulse, Flame.Low),
+            Column.SlowLow => Slow(pulse, Flame.Low),
+            _ => throw new ArgumentOutOfRangeException(nameof(column)),
         };
 
     private static IEnumerable<CookAction> Soak(double grams, double hours) =>
@@ -140,51 +150,27 @@ internal sealed record Conditions(
         );
     }
 
+    /// <summary>From cold water, unsoaked, the crock about half full, the lid never lifted.</summary>
     private Cook Slow(Pulse pulse, Flame setting)
     {
-        var boiling = Temperature.FromCelsius(100);
-        var pot = new Vessel("hob", "pot", Length.FromCentimetres(PotDiameterCentimetres), Volume.FromMillilitres(PotMillilitres));
         var crock = new Vessel("v", "slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(SlowMillilitres))
         {
             Cooker = Cooker.SlowPot(SlowMillilitres),
         };
-        List<CookAction> actions = [];
-        if (Preboiled(pulse))
-        {
-            actions.AddRange([
-                .. Soak(SlowGrams, SoakHours(pulse)),
-                new CookAction.Add(Trigger.Next, Id) { In = "hob" },
-                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(WaterGrams), Temperature.FromCelsius(20)) { In = "hob" },
-                new CookAction.Heat(Trigger.Next, Flame.Full) { In = "hob" },
-                new CookAction.Heat(Trigger.Once(PotEvent.Boils, Duration.FromMinutes(PreboilMinutes)), Flame.Off) { In = "hob" },
-                new CookAction.Transfer(Trigger.Next, "v", TransferWhat.Ingredient)
-                {
-                    In = "hob",
-                    IngredientId = Id,
-                    StepId = "over",
-                },
-                new CookAction.AddWater(Trigger.Next with { AfterStep = "over" }, Mass.FromGrams(SlowWaterGrams), boiling),
-            ]);
-        }
-        else
-        {
-            actions.AddRange([
-                .. SlowSoaked(pulse) ? Soak(SlowGrams, SoakHours(pulse)) : [],
+        var kitchen = new CookKitchen(crock, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius));
+        return new Cook(
+            kitchen,
+            Ingredients(pulse, SlowGrams),
+            [
                 new CookAction.Add(Trigger.Next, Id),
-                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(SlowWaterGrams), boiling),
-            ]);
-        }
-
-        actions.AddRange([
-            new CookAction.Cover(Trigger.Next, Lid.On),
-            new CookAction.Heat(Trigger.Next, setting) { StepId = "clock" },
-            Tender(),
-        ]);
-        var kitchen = new CookKitchen(crock, Hob, Altitude.SeaLevel, Temperature.FromCelsius(RoomCelsius))
-        {
-            OtherVessels = [new CookVessel(pot, Hob)],
-        };
-        return new Cook(kitchen, Ingredients(pulse, SlowGrams), actions, Start, 1);
+                new CookAction.AddWater(Trigger.Next, Mass.FromGrams(SlowWaterGrams), Temperature.FromCelsius(RoomCelsius)),
+                new CookAction.Cover(Trigger.Next, Lid.On),
+                new CookAction.Heat(Trigger.Next, setting) { StepId = "clock" },
+                Tender(),
+            ],
+            Start,
+            1
+        );
     }
 
     private Burner Hob => new("b", "hob", Power.FromWatts(BurnerWatts), Power.FromWatts(120));

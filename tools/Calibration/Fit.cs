@@ -26,7 +26,8 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
         "softening_z",
         "softening_z_below_90",
         "hydration_energy_hot",
-        "slow_cooker_cooler",
+        "hydration_share_of_doneness",
+        "doneness_bulge",
     ];
 
     /// <summary>How badly a cell is missed: little within its range, about one beyond it and not much more further out, so that no cell
@@ -41,13 +42,12 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
     /// edge.</summary>
     private static double Pull(Column column) => column is Column.SimmerSoaked or Column.SimmerUnsoaked ? 0.5 : 0.04;
 
-    /// <summary>The simmer columns are known best and count twice; the column in which a few minutes decide counts more too, or it would
-    /// pay for all others.</summary>
+    /// <summary>The simmer columns are known best and count twice; of the seven states on a way each counts a quarter.</summary>
     private static double Weight(Column column) =>
         column switch
         {
             Column.SimmerSoaked or Column.SimmerUnsoaked => 2,
-            Column.PressureSoaked => 2.15,
+            Column.WaySoaked or Column.WayUnsoaked => 0.25,
             _ => 1,
         };
 
@@ -70,8 +70,8 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
             var values = ranges.Select((r, k) => r.Low + ((r.High - r.Low) / (1 + Math.Exp(-x[k])))).ToArray();
             var constants = catalogue.Constants.With(Shared.Select((id, k) => (id, values[k])));
             var simulator = new Simulator(constants);
-            var tried = Pulses(simulator, best.Pulses, Cells.Columns, 24);
-            var cells = Cells.Run(simulator, conditions, tried, Cells.Columns);
+            var tried = Pulses(simulator, best.Pulses, Cells.Own, 24);
+            var cells = Cells.Run(simulator, conditions, tried, Cells.Own);
             var loss = cells.Sum(Loss);
             if (loss < best.Loss)
             {
@@ -101,7 +101,7 @@ internal sealed class Fit(PulseCatalogue catalogue, Conditions conditions)
         }
 
         var rounded = catalogue.Constants.With(Shared.Select((id, k) => (id, Math.Round(Typical(best.Constants, id), 1))));
-        return (rounded, Pulses(new Simulator(rounded), best.Pulses, Cells.Columns, 200));
+        return (rounded, Pulses(new Simulator(rounded), best.Pulses, Cells.Own, 200));
     }
 
     public static double Typical(ModelConstants constants, string id) => constants.Effect(id).Typical;

@@ -10,8 +10,7 @@ internal static class Output
     public static void Write(
         string folder,
         ModelConstants constants,
-        IReadOnlyList<Pulse> pulses,
-        IReadOnlyDictionary<string, double> collapse
+        IReadOnlyList<Pulse> pulses
     )
     {
         var json = new JsonSerializerOptions(JsonSerializerDefaults.Web);
@@ -26,8 +25,7 @@ internal static class Output
                             new Kinetics(
                                 p.Id,
                                 p.SofteningMinutesAt98C,
-                                p.HydrationPerHourAt98C,
-                                collapse.TryGetValue(p.Id, out var at) ? at : null
+                                p.HydrationPerHourAt98C
                             ),
                             json
                         )

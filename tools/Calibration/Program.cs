@@ -4,23 +4,25 @@ using BrightKettle.Calibration;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 
-// Fits the model to the six columns of times and writes what it found beside the catalogue, with a report.
-// Usage: Calibration CATALOGUE-FOLDER CONDITIONS.json REPORT.md DRAWING.svg [quick]
+// Fits the model to the columns of times, the states and the rices and writes what it found beside the catalogue, with a report.
+// Usage: Calibration CATALOGUE-FOLDER CONDITIONS.json REPORT.md DRAWING.svg [quick | as_is]
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 var web = new JsonSerializerOptions(JsonSerializerDefaults.Web);
 var conditions = JsonSerializer.Deserialize<Conditions>(File.ReadAllText(args[1]), web)!;
 var catalogue = PulseCatalogue.Shipped;
 var fit = new Fit(catalogue, conditions);
-var quick = args.Length > 4 && args[4] == "quick";
-var (constants, pulses) = quick
-    ? (catalogue.Constants, fit.Pulses(new Simulator(catalogue.Constants), catalogue.Pulses, Cells.Columns, 120))
+var mode = args.Length > 4 ? args[4] : "";
+// "as_is" judges the figures that stand, "quick" fits the pulses under the shared figures that stand.
+var (constants, pulses) =
+    mode == "as_is" ? (catalogue.Constants, catalogue.Pulses)
+    : mode == "quick" ? (catalogue.Constants, fit.Pulses(new Simulator(catalogue.Constants), catalogue.Pulses, Cells.Own, 120))
     : fit.All(Console.WriteLine);
 var simulator = new Simulator(constants);
-var cells = Cells.Run(simulator, conditions, pulses, Cells.Columns);
+var rices = RiceCell.Run(simulator, catalogue.Rices);
+var cells = Cells.Run(simulator, conditions, pulses, Cells.Own);
 var leftOut = LeftOut.Run(fit, simulator, conditions, pulses);
-var collapse = Collapse.Anchors(simulator, conditions, pulses);
-Output.Write(args[0], constants, pulses, collapse);
-File.WriteAllText(args[2], Report.Write(constants, cells, leftOut));
+Output.Write(args[0], constants, pulses);
+File.WriteAllText(args[2], Report.Write(constants, cells, leftOut, rices));
 File.WriteAllText(args[3], Drawing.Write(cells));
 foreach (var column in cells.GroupBy(c => c.Column))
 {

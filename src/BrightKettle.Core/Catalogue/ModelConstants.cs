@@ -41,8 +41,8 @@ public sealed class ModelConstants(IReadOnlyDictionary<string, Effect> effects, 
     /// <summary>K.</summary>
     public double WhistleDrop { get; } = effects["whistle_drop"].Typical;
 
-    /// <summary>How far the seeds in an unstirred crock lie under its mean temperature, K.</summary>
-    public double SlowCookerCooler { get; } = effects["slow_cooker_cooler"].Typical;
+    /// <summary>How far under the boil a slow cooker's plateau lies, K.</summary>
+    public double SlowBelowBoil { get; } = effects["slow_below_boil"].Typical;
 
     public double WhistleSpread { get; } = effects["whistle_spread"].Typical;
 
@@ -79,10 +79,14 @@ public sealed class ModelConstants(IReadOnlyDictionary<string, Effect> effects, 
 
     public double SofteningZBelow90 { get; } = effects["softening_z_below_90"].Typical;
 
-    /// <summary>Share of the cold ceiling at which softening starts.</summary>
-    public double GateStart { get; } = effects["hydration_gate_start"].Typical;
+    /// <summary>How much more the first half of softening is felt than the second.</summary>
+    public double DonenessBulge { get; } = effects["doneness_bulge"].Typical;
 
-    public double GateFull { get; } = effects["hydration_gate_full"].Typical;
+    /// <summary>Softening of a bed above its liquor, in steam, against that in water.</summary>
+    public double SteamSoftening { get; } = effects["steam_softening"].Typical;
+
+    /// <summary>Speed at which tinned pulses soften further, against dry ones.</summary>
+    public double TinnedSpeed { get; } = effects["tinned_speed"].Typical;
 
     /// <summary>Activation energy of the coat's opening, J/mol.</summary>
     public double CoatEnergy { get; } = 1000 * effects["coat_opening_energy"].Typical;

@@ -95,19 +95,6 @@ public sealed record Pulse
     /// <summary>Fitted: first-order hydration rate at 98 °C, per hour.</summary>
     public required double HydrationPerHourAt98C { get; init; }
 
-    /// <summary>Fitted: doneness at the printed time of falling apart; null where none is printed.</summary>
-    public double? CollapsedAt { get; init; }
-
     /// <summary>Doneness at which it falls apart, or null for one that never does in a household's time.</summary>
-    /// <remarks>From the table of collapse times where there is one; else by how it holds its shape (confidence D).</remarks>
-    public double? FallsApartAt =>
-        CollapsedAt
-        ?? HoldsShape switch
-        {
-            1 => 130,
-            2 => 145,
-            3 => 165,
-            4 => 210,
-            _ => null,
-        };
+    public double? FallsApartAt => HoldsShape == 5 ? null : TargetWindows.Of(this, PulseTarget.Melted).Low;
 }

@@ -1,7 +1,7 @@
 namespace BrightKettle.Core.Catalogue;
 
 /// <summary>What the fit found for one pulse; written by the calibration.</summary>
-public sealed record Kinetics(string PulseId, double SofteningMinutesAt98C, double HydrationPerHourAt98C, double? CollapsedAt = null);
+public sealed record Kinetics(string PulseId, double SofteningMinutesAt98C, double HydrationPerHourAt98C);
 
 /// <summary>A line of pulses.json: the tables' figures, before the fit joins them.</summary>
 internal sealed record PulseRow(
@@ -69,6 +69,5 @@ internal sealed record PulseRow(
             Note = Note,
             SofteningMinutesAt98C = kinetics.SofteningMinutesAt98C,
             HydrationPerHourAt98C = kinetics.HydrationPerHourAt98C,
-            CollapsedAt = kinetics.CollapsedAt,
         };
 }

@@ -42,5 +42,8 @@ public sealed record Rice
     /// <summary>Liquor a bean pot needs for it, g per g dry; null where the table is silent.</summary>
     public Triple? BeanPotLiquor { get; init; }
 
+    /// <summary>Steamed in its husk before milling: it stays separate however long it stands.</summary>
+    public bool IsParboiled => Id.StartsWith("parboiled", StringComparison.Ordinal);
+
     public required string Note { get; init; }
 }

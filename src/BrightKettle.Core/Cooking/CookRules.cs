@@ -57,6 +57,14 @@ public static class CookRules
         private const int Shelf = -1;
 
         /// <summary>Looks this close are for finding a moment exactly; the exchange form allows one a minute.</summary>
+    /// <summary>Doneness that a look can ask for.</summary>
+    private const double MostLooked = 400;
+
+    private const int MostAlso = 4;
+
+    /// <summary>Sprinkled at one look, g.</summary>
+    private const double MostSprinkled = 1000;
+
         private static readonly Duration LeastLook = Duration.FromSeconds(10);
 
         private readonly int[] _place = [.. Enumerable.Repeat(Shelf, cook.Ingredients.Count)];
@@ -133,9 +141,20 @@ public static class CookRules
                     return new("cook.lid_locked", i, "when.look");
                 }
 
-                if (look.Again < LeastLook || look.Doneness is not (>= 0 and <= 200))
+                if (
+                    look.Again < LeastLook
+                    || look.Doneness is not (>= 0 and <= MostLooked)
+                    || look.Also.Count > MostAlso
+                    || look.Also.Any(o => o.Doneness is not (>= 0 and <= MostLooked))
+                    || look.NotYet is { Sprinkle.Grams: < 0 or > MostSprinkled }
+                )
                 {
                     return new("cook.look", i, "when.look");
+                }
+
+                if (look.Also.Any(o => cook.IndexOf(o.IngredientId) is var other && (other < 0 || _place[other] != _place[k])))
+                {
+                    return new("cook.not_in_pot", i, "when.look.also");
                 }
             }
 

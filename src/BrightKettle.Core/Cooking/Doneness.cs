@@ -79,25 +79,4 @@ public static class Doneness
         var z = 1.645 - (Math.Log(SeedChalky / doneness) / seedSpread);
         return 5 * (1 - Normal.CDF(0, 1, z));
     }
-
-    /// <summary>The doneness up to which this pulse is still as wanted.</summary>
-    /// <param name="meltingIsWelcome">In a sauce or a soup a split may fall apart.</param>
-    /// <remarks>By how it holds its shape (confidence D): from 1.2 times tender for a melting bean to 1.8 times for one that keeps its
-    /// shape.</remarks>
-    public static double MostWanted(Pulse pulse, bool meltingIsWelcome)
-    {
-        if (pulse.FallsApartAt is { } end && pulse.Kind == PulseKind.Split)
-        {
-            return meltingIsWelcome ? 1.3 * end : end;
-        }
-
-        return pulse.HoldsShape switch
-        {
-            1 => 125,
-            2 => 130,
-            3 => 145,
-            4 => 160,
-            _ => 180,
-        };
-    }
 }

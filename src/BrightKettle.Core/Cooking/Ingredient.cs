@@ -18,6 +18,9 @@ public sealed record PulseIngredient(string Id, Mass Dry, Pulse Pulse, Pace Pace
     /// <summary>Cooked already (tin, fridge or freezer), at this temperature; null for dry seed.</summary>
     public Temperature? CookedAt { get; init; }
 
+    /// <summary>Out of a tin: cooked under pressure and often firmed with calcium, so that it softens on slowly.</summary>
+    public bool FromTin { get; init; }
+
     /// <summary>Salt that cooked pulses bring along, g per g of their cooked weight; 0 to 0.03.</summary>
     public double CookedSaltShare { get; init; }
 

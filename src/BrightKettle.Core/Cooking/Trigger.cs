@@ -1,3 +1,4 @@
+using BrightKettle.Core.Units;
 using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
@@ -28,4 +29,28 @@ public sealed record Trigger(Instant? NotBefore = null, PotEvent? After = null, 
 /// <summary>Look for a doneness; if it is not there yet, look again.</summary>
 /// <param name="Doneness">In the slow seeds, 0 to 200.</param>
 /// <param name="Again">How long until the next look; at least 1 minute.</param>
-public sealed record Look(string IngredientId, double Doneness, Duration Again);
+public sealed record Look(string IngredientId, double Doneness, Duration Again)
+{
+    /// <summary>What else must be far enough at the same look; empty for nothing.</summary>
+    public IReadOnlyList<LookAlso> Also { get; init; } = [];
+
+    /// <summary>What is done at a look that says no, beside waiting; null for nothing.</summary>
+    public NotYet? NotYet { get; init; }
+
+    // Lists are compared by what is in them.
+    public bool Equals(Look? other) =>
+        other is not null
+        && (IngredientId, Doneness, Again, NotYet) == (other.IngredientId, other.Doneness, other.Again, other.NotYet)
+        && Also.SequenceEqual(other.Also);
+
+    public override int GetHashCode() => HashCode.Combine(IngredientId, Doneness, Again, NotYet, Also.Count);
+}
+
+/// <summary>Something else that a look asks for.</summary>
+/// <param name="Doneness">In the slow seeds, 0 to 200.</param>
+public readonly record struct LookAlso(string IngredientId, double Doneness);
+
+/// <summary>The answer to "not yet": looks are moves, not delays.</summary>
+/// <param name="Flame">To which the flame is set.</param>
+/// <param name="Sprinkle">Boiling water over a bed that shows no liquid while the rice in it is hard; zero for none.</param>
+public sealed record NotYet(Flame Flame, Mass Sprinkle);

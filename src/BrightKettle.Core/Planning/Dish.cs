@@ -165,6 +165,9 @@ public sealed record Dish(
         : CookedFrom == CookedFrom.Tin ? Household.Room
         : Household.Fridge;
 
+    /// <summary>Tinned pulses soften on slowly.</summary>
+    public bool FromTin => Method == Method.Cooked && CookedFrom == CookedFrom.Tin;
+
     /// <summary>Salt that they bring along, g per g; 0 for dry ones.</summary>
     public double CookedSaltShare =>
         Method != Method.Cooked ? 0
@@ -192,5 +195,11 @@ public sealed record Dish(
             _ => 2.5,
         };
 
-    public bool MeltingIsWelcome => Style is Style.Saucy or Style.Soup;
+    /// <summary>Named by the cook; null for what is usual with this style.</summary>
+    public PulseTarget? PulseTarget { get; init; }
+
+    /// <summary>The same for the rice.</summary>
+    public RiceTarget? RiceTarget { get; init; }
+
+    public Targets Targets => new(Style, PulseTarget, RiceTarget);
 }

@@ -17,14 +17,14 @@ public sealed class Forecaster(Simulator simulator)
     private const double High = 0.9;
 
     /// <param name="cook">Valid by <see cref="CookRules"/>.</param>
-    /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
+    /// <param name="targets">See <see cref="Targets"/>.</param>
     /// <param name="pots">10 to 2000.</param>
     /// <param name="picture">Whether the points of the picture are wanted; without them it is a good deal quicker.</param>
     /// <param name="steps">Longer steps for the many pots, enough to compare ways by; the reference pot never takes them.</param>
     /// <param name="known">The reference pot's run, by <see cref="Reference"/>, where it has been run already.</param>
     public Forecast Run(
         Cook cook,
-        bool meltingIsWelcome,
+        Targets targets,
         int pots = DefaultPots,
         bool picture = true,
         RunOptions? steps = null,
@@ -40,7 +40,7 @@ public sealed class Forecaster(Simulator simulator)
             reference,
             MomentsOf(cook, reference, runs),
             picture ? Points(cook, reference, runs) : [],
-            runs.Count(r => AsWanted(cook, r, meltingIsWelcome)) / (double)pots,
+            runs.Count(r => AsWanted(cook, r, targets)) / (double)pots,
             pots
         );
     }
@@ -49,12 +49,12 @@ public sealed class Forecaster(Simulator simulator)
     /// it.</summary>
     /// <exception cref="OverBudgetException">The reference pot is not done with it after
     /// <see cref="WorkBudget.LongestCookHours"/>.</exception>
-    public Forecast RunForeign(Cook cook, bool meltingIsWelcome)
+    public Forecast RunForeign(Cook cook, Targets targets)
     {
         var reference = Reference(cook);
         return reference.IsEndless
             ? throw new OverBudgetException(WorkLimit.SimulatedHours)
-            : Run(cook, meltingIsWelcome, known: reference);
+            : Run(cook, targets, known: reference);
     }
 
     /// <summary>The reference pot with its samples.</summary>
@@ -62,7 +62,7 @@ public sealed class Forecaster(Simulator simulator)
 
     /// <summary>The share of pots in which all is as wanted when nobody looks: every look is answered by the reference pot's
     /// clock.</summary>
-    public double BlindShare(Cook cook, Forecast run, bool meltingIsWelcome, int pots = DefaultPots, RunOptions? steps = null)
+    public double BlindShare(Cook cook, Forecast run, Targets targets, int pots = DefaultPots, RunOptions? steps = null)
     {
         if (cook.Actions.All(a => a.Trigger.Look is null))
         {
@@ -86,7 +86,7 @@ public sealed class Forecaster(Simulator simulator)
             ],
         };
         return RunMany(blind, pots, (steps ?? new RunOptions { Heights = false }) with { Moments = false })
-                .Count(r => AsWanted(cook, r, meltingIsWelcome)) / (double)pots;
+                .Count(r => AsWanted(cook, r, targets)) / (double)pots;
     }
 
     private PotRun[] RunMany(Cook cook, int pots, RunOptions options)
@@ -95,33 +95,26 @@ public sealed class Forecaster(Simulator simulator)
         return simulator.RunMany([.. traits.Select(t => new PotJob(cook, t))], options);
     }
 
-    /// <summary>A bed dry for longer over a flame tastes of it, s (five minutes; confidence D).</summary>
-    private const double LongestDrySeconds = 300;
-
-    /// <summary>What counts as right in rice, of doneness: a slight bite to just past soft (textures.md: fluffy).</summary>
-    private const double LeastRice = 90;
-    private const double MostRice = 135;
-
     /// <summary>So much past what is wanted is not felt, as a factor: the run's own grain.</summary>
     private const double Unfelt = 1.05;
 
     /// <summary>Whether every ingredient is within what is wanted, and no bed scorched.</summary>
-    private static bool AsWanted(Cook cook, PotRun run, bool meltingIsWelcome)
+    private bool AsWanted(Cook cook, PotRun run, Targets targets)
     {
-        if (run.StalledAt is not null || run.DrySeconds > LongestDrySeconds)
+        if (run.StalledAt is not null || Crust.Of(run, simulator.Constants) == BaseState.Scorched)
         {
             return false;
         }
 
         for (var i = 0; i < cook.Ingredients.Count; i++)
         {
-            var doneness = run.Final[i].Doneness;
-            var fine = cook.Ingredients[i] switch
+            Span? window = cook.Ingredients[i] switch
             {
-                ExtraIngredient => true,
-                PulseIngredient p => doneness >= Doneness.Wanted && doneness <= Doneness.MostWanted(p.Pulse, meltingIsWelcome) * Unfelt,
-                _ => doneness is >= LeastRice and <= MostRice,
+                PulseIngredient p => targets.Window(p.Pulse),
+                RiceIngredient r => targets.Window(r.Rice),
+                _ => null,
             };
+            var fine = window is not { } w || (run.Final[i].Doneness >= w.Low && run.Final[i].Doneness <= w.High * Unfelt);
             if (!fine)
             {
                 return false;

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 
 namespace BrightKettle.Core.Planning;
@@ -93,17 +94,17 @@ public static class PlanDifference
 
     private static void States(List<Difference> list, Plan before, Plan after)
     {
-        void State(DifferenceCode code, int from, int to, double? apart, double most)
+        void State(DifferenceCode code, int from, int to, double? apart, Span wanted)
         {
             var (was, now) = (before.Forecast.Reference.Final[from].Doneness, after.Forecast.Reference.Final[to].Doneness);
             var (feltBefore, feltAfter) = (Doneness.Felt(was, apart), Doneness.Felt(now, apart));
-            var softer = now > most * 1.05 && now > was;
+            var softer = now > wanted.High * 1.05 && now > was;
             if (feltBefore != feltAfter || softer)
             {
                 list.Add(
                     new(code, Math.Round(now - was), feltBefore.ToString(), feltAfter.ToString())
                     {
-                        Worse = now < Doneness.Wanted || softer,
+                        Worse = now < wanted.Low || softer,
                     }
                 );
             }
@@ -114,11 +115,11 @@ public static class PlanDifference
             0,
             0,
             after.Dish.Pulse.FallsApartAt,
-            Doneness.MostWanted(after.Dish.Pulse, after.Dish.MeltingIsWelcome)
+            after.Dish.Targets.Window(after.Dish.Pulse)
         );
-        if (before.Dish.Rice is not null && after.Dish.Rice is not null)
+        if (before.Dish.Rice is not null && after.Dish.Rice is { } rice)
         {
-            State(DifferenceCode.Rice, 1, 1, null, RiceTooSoft);
+            State(DifferenceCode.Rice, 1, 1, null, after.Dish.Targets.Window(rice));
         }
 
         if (after.Forecast.Reference.DrySeconds > 60 && after.Forecast.Reference.DrySeconds > before.Forecast.Reference.DrySeconds + 30)
@@ -133,9 +134,6 @@ public static class PlanDifference
             );
         }
     }
-
-    /// <summary>Rice past this is mush.</summary>
-    private const double RiceTooSoft = 130;
 
     private static void Amounts(List<Difference> list, Plan before, Plan after)
     {

@@ -37,7 +37,7 @@ public sealed class Planner(Simulator simulator)
         var dish = best.Dish with { ServeAt = best.Dish.ServeAt + Duration.FromMinutes(pull.Table), Pull = pull with { Table = 0 } };
         var way = pull.Of(best.Way);
         var cook = CookOf(dish, way);
-        var forecast = _forecaster.Run(cook, dish.MeltingIsWelcome, pots);
+        var forecast = _forecaster.Run(cook, dish.Targets, pots);
         if (forecast.Reference.StalledAt is not null)
         {
             return new(best, [], new(PlanRefusal.NeverTender, "join", new(), []));
@@ -154,13 +154,13 @@ public sealed class Planner(Simulator simulator)
             dish is { RiceApart.Above: true, Rice: not null }
             && solved.Run.StalledAt is null
             && solved.Run.Final[1].Doneness is var done
-            && done is < RiceAbove.LeastDone or > RiceAbove.MostDone
+            && (done is < RiceAbove.LeastDone or > RiceAbove.MostDone || RiceAbove.IsTooLong(dish, solved.Cook, solved.Run))
         )
         {
             return Refuse(done < RiceAbove.LeastDone ? PlanRefusal.RiceAboveHard : PlanRefusal.RiceAboveSoft, "riceVesselId");
         }
 
-        var usable = Usable(dish);
+        var usable = Usable(dish, solved);
         if (solved.Run.PeakMillilitres > usable)
         {
             var join = WaySolver.IndexOf(solved.Cook, StepIds.Join);
@@ -225,17 +225,22 @@ public sealed class Planner(Simulator simulator)
     /// <summary>Room that a gram of cooked rice takes with its bubbling water, mL (confidence C).</summary>
     private const double RiceHeap = 1.35;
 
-    /// <summary>What of the first vessel may be filled at any moment, mL.</summary>
-    private static double Usable(Dish dish) =>
-        dish.Method == Method.Pressure
+    /// <summary>What of the first vessel may be filled when it is fullest, mL: a locked lid keeps its own line, an open cooker is a
+    /// pot.</summary>
+    private static double Usable(Dish dish, SolvedWay solved) =>
+        dish.Method == Method.Pressure && !(OpenedAt(solved) is { } opened && solved.Run.PeakSeconds >= opened)
             ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
-            : dish.Vessel.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
+            : (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).Brim.Millilitres
+                * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
+
+    private static double? OpenedAt(SolvedWay solved) =>
+        WaySolver.IndexOf(solved.Cook, StepIds.Opened) is >= 0 and var at ? solved.Run.Done[at]?.Seconds : null;
 
     private Plan Describe(Dish dish, SolvedWay solved, int pots, bool rough)
     {
         var steps = rough ? RunOptions.Compare : null;
-        var forecast = _forecaster.Run(solved.Cook, dish.MeltingIsWelcome, pots, picture: !rough, steps, solved.Run);
-        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.MeltingIsWelcome, pots, steps));
+        var forecast = _forecaster.Run(solved.Cook, dish.Targets, pots, picture: !rough, steps, solved.Run);
+        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, pots, steps));
     }
 
     private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, double blindShare)

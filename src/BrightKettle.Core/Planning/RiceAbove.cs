@@ -13,7 +13,19 @@ internal sealed class RiceAbove(Simulator simulator)
     public const double LeastDone = 88;
     public const double MostDone = 130;
 
+    /// <summary>Held this many times its own minutes, and a few, rice is mush however little water it has (confidence D).</summary>
+    private const double MostHeld = 3;
+    private const double HeldBeside = 5;
+
     private const int MostTries = 8;
+
+    /// <summary>Whether the pulses' time under pressure is too long for this rice.</summary>
+    public static bool IsTooLong(Dish dish, Cook cook, PotRun run) =>
+        dish.Rice is { } rice
+        && WaySolver.IndexOf(cook, StepIds.HoldOver) is >= 0 and var at
+        && run.Done[at] is { } over
+        && run.Nth(PotEvent.PressureUp) is { } up
+        && (over.Seconds - up) / 60 > (MostHeld * rice.PressureMinutes.High) + HeldBeside;
 
     /// <summary>Holds that are tried side by side.</summary>
     private const int MostHolds = 16;

@@ -19,10 +19,10 @@ internal sealed class RiceApart(Simulator simulator)
     public Cook Attach(Dish dish, Cook cook)
     {
         var (rice, pot) = (dish.Rice!, dish.RiceApart!);
-        var (water, minutes, whole) = Solve(dish, pot);
+        var (water, minutes, whole, off) = Solve(dish, pot);
         var lit = Instant.FromUnixTimeSeconds((long)Math.Round((dish.ServeAt.ToUnixTimeSeconds() - whole) / 60) * 60);
         var soak = rice.SoakMinutes.Low > 0 ? Duration.FromMinutes(rice.SoakMinutes.Typical) : Duration.Zero;
-        var actions = Steps(dish, lit - soak, lit, water, minutes).Select(a => a with { In = pot.Vessel.Id });
+        var actions = Steps(dish, lit - soak, lit, water, minutes, off).Select(a => a with { In = pot.Vessel.Id });
         var serve = cook.Actions[^1];
         return cook with
         {
@@ -49,17 +49,21 @@ internal sealed class RiceApart(Simulator simulator)
     /// <summary>The rice alone in a spare pot, rested at an instant; its last action carries <see cref="StepIds.RiceRested"/>.</summary>
     public IReadOnlyList<CookAction> Beside(Dish dish, CookVessel pot, Instant rested)
     {
-        var (water, minutes, whole) = Solve(dish, pot);
+        var (water, minutes, whole, off) = Solve(dish, pot);
         var lit = Instant.Max(dish.Now, rested - Duration.FromSeconds(whole));
         // There is no time left for a soak.
-        return [.. Steps(dish, lit, lit, water, minutes).Select(a => a with { In = pot.Vessel.Id })];
+        return [.. Steps(dish, lit, lit, water, minutes, off).Select(a => a with { In = pot.Vessel.Id })];
     }
+
+    /// <summary>Where its flame goes out, counted from the last action: then it rests and is served.</summary>
+    private const int OffFromEnd = 3;
 
     /// <summary>Water for a first guess beyond what rice drinks, over its dry weight: what leaves as steam.</summary>
     private const double SteamShare = 0.25;
 
-    /// <summary>Water, minutes from the boil to the flame going out, and seconds from the flame to rested.</summary>
-    private (Mass Water, double Minutes, double Seconds) Solve(Dish dish, CookVessel pot)
+    /// <summary>Water, minutes from the boil to the flame going out, seconds from the flame to rested, and how far the rice is when the
+    /// flame goes out.</summary>
+    private (Mass Water, double Minutes, double Seconds, double Off) Solve(Dish dish, CookVessel pot)
     {
         var rice = dish.Rice!;
         var (water, minutes) = (dish.RiceDry * (rice.Absorbed.Typical + SteamShare), rice.SimmerMinutes.Typical);
@@ -70,7 +74,7 @@ internal sealed class RiceApart(Simulator simulator)
             var run = Run(dish, pot, water, minutes);
             seconds = run.EndSeconds - (dish.Rice!.SoakMinutes.Low > 0 ? dish.Rice.SoakMinutes.Typical * 60 : 0);
             var liquor = (WantedShare * dish.RiceDry.Grams) - run.FinalLiquor;
-            var miss = Doneness.Tender - run.Final[0].Doneness;
+            var miss = WaySolver.RiceAtOff - run.At(run.Done.Count - OffFromEnd).Doneness[0];
             if (Math.Abs(liquor) < 3 && Math.Abs(miss) < 0.7)
             {
                 break;
@@ -80,7 +84,9 @@ internal sealed class RiceApart(Simulator simulator)
             minutes = Math.Max(1, minutes + (Math.Abs(liquor) < 60 ? 0.8 * miss / perMinute : 0));
         }
 
-        return (water.RoundedTo(10), Math.Round(minutes), seconds);
+        (water, minutes) = (water.RoundedTo(10), Math.Round(minutes));
+        var settled = Run(dish, pot, water, minutes);
+        return (water, minutes, seconds, settled.At(settled.Done.Count - OffFromEnd).Doneness[0]);
     }
 
     private PotRun Run(Dish dish, CookVessel pot, Mass water, double minutes)
@@ -100,7 +106,14 @@ internal sealed class RiceApart(Simulator simulator)
         return simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
     }
 
-    private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, Mass water, double minutes)
+    private static IEnumerable<CookAction> Steps(
+        Dish dish,
+        Instant soaked,
+        Instant lit,
+        Mass water,
+        double minutes,
+        double? off = null
+    )
     {
         var rice = dish.Rice!;
         return
@@ -113,7 +126,13 @@ internal sealed class RiceApart(Simulator simulator)
             new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },
             new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle) { StepId = StepIds.RiceBoils },
             new CookAction.Cover(Trigger.Next, Lid.Sealed),
-            new CookAction.Heat(Trigger.Later(Duration.FromMinutes(minutes)), Flame.Off) { StepId = StepIds.RiceOff },
+            new CookAction.Heat(
+                new Trigger(Delay: Duration.FromMinutes(minutes), Look: off is { } done ? Way.RiceLook(dish, done) : null),
+                Flame.Off
+            )
+            {
+                StepId = StepIds.RiceOff,
+            },
             new CookAction.Stir(Trigger.Later(Duration.FromMinutes(rice.RestMinutes.Typical))) { StepId = StepIds.RiceRested },
         ];
     }

@@ -30,6 +30,10 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// <summary>The felt state to wait for before the join, or null to go by the clock.</summary>
     public FeltState? Wait { get; init; }
 
+    /// <summary>The join comes with the look that finds them far enough, and the table moves with it; else they wait off the heat until
+    /// <see cref="JoinAt"/>. For what does not stand still while it waits.</summary>
+    public bool JoinsOnLook { get; init; }
+
     public Instant FirstLook { get; init; }
 
     public Duration LookAgain { get; init; } = Duration.FromMinutes(10);
@@ -74,7 +78,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     private static readonly Temperature Kettle = Temperature.FromCelsius(92);
 
     /// <summary>A rice that is not quite there when the clock says so is tasted again after this long.</summary>
-    private static readonly Duration TasteAgain = Duration.FromMinutes(3);
+    private static readonly Duration TasteAgain = Duration.FromMinutes(4);
 
     public Cook Build(Dish dish)
     {
@@ -129,6 +133,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             {
                 Lot = dish.Lot,
                 CookedAt = dish.CookedAt,
+                FromTin = dish.FromTin,
                 CookedSaltShare = dish.CookedSaltShare,
             },
         };
@@ -141,6 +146,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
             {
                 CookedAt = dish.CookedAt,
+                FromTin = dish.FromTin,
                 CookedSaltShare = dish.CookedSaltShare,
             })
         );
@@ -224,18 +230,18 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
                 AddSlow(actions, dish, null);
                 break;
             default:
-                AddLook(actions, new Trigger(NotBefore: FirstLook));
+                AddLook(actions, dish, new Trigger(NotBefore: FirstLook));
                 AddOthersLater(actions, dish);
                 break;
         }
     }
 
-    private void AddLook(List<CookAction> actions, Trigger when)
+    private void AddLook(List<CookAction> actions, Dish dish, Trigger when)
     {
         if (Wait is { } state)
         {
             actions.Add(
-                new CookAction.Heat(when with { Look = new Look(PulseId, Doneness.Anchor(state), LookAgain) }, Flame.Off)
+                new CookAction.Heat(when with { Look = new Look(PulseId, WaitsFor(dish, state), LookAgain) }, Flame.Off)
                 {
                     StepId = StepIds.Ready,
                 }
@@ -243,6 +249,22 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
         }
     }
+
+    /// <summary>The doneness that a look waits for: to what the target wants, were it past soft, less what the pulses gain with the
+    /// rice.</summary>
+    public double WaitsFor(Dish dish, FeltState state)
+    {
+        var withRice =
+            Order == JoinOrder.PulseAlone || dish.Rice is null
+                ? 0
+                : GainShare * Doneness.Tender * dish.Rice.SimmerMinutes.Typical / dish.Pulse.SofteningMinutesAt98C;
+        return state == FeltState.Soft
+            ? Math.Max(Doneness.Anchor(state), dish.Targets.Window(dish.Pulse).Low - withRice)
+            : Doneness.Anchor(state);
+    }
+
+    /// <summary>Of the rice's minutes, what counts for the pulses under it: part of them stand in steam (confidence D).</summary>
+    private const double GainShare = 0.5;
 
     private void AddQuickSoak(List<CookAction> actions, Dish dish)
     {
@@ -264,7 +286,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         actions.AddRange(PressureHold.Actions(dish.Cooker!.Cooker!, dish.Burner, HoldMinutes, Whistles));
         actions.Add(new CookAction.Release(Trigger.Next, ReleaseKind.Natural));
         actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.PinDown), Flame.Lively) { StepId = StepIds.Opened });
-        AddLook(actions, Trigger.Next);
+        AddLook(actions, dish, Trigger.Next);
     }
 
     /// <summary>In the crock with boiling water until a look finds them soft, on warm until the join; then back into the pot with all they
@@ -311,7 +333,9 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
     {
-        actions.Add(new CookAction.SetLiquor(Trigger.At(JoinAt), JoinLiquor) { StepId = StepIds.SetLiquor });
+        actions.Add(
+            new CookAction.SetLiquor(JoinsOnLook ? Trigger.Next : Trigger.At(JoinAt), JoinLiquor) { StepId = StepIds.SetLiquor }
+        );
         actions.Add(add);
         if (WithTheRice)
         {
@@ -344,14 +368,38 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         );
         AddExtras(actions, dish, ExtraTime.Late);
         actions.Add(new CookAction.Cover(Trigger.Next, Lid.Sealed));
-        actions.Add(
-            new CookAction.Heat(new Trigger(Delay: minutes, Look: RiceOff is { } off ? new Look(RiceId, off, TasteAgain) : null), Flame.Off)
-            {
-                StepId = StepIds.HeatOff,
-            }
-        );
+        actions.Add(new CookAction.Heat(new Trigger(Delay: minutes, Look: LastLook(dish)), Flame.Off) { StepId = StepIds.HeatOff });
         AddServe(actions, dish, Trigger.Later(Duration.FromMinutes(dish.Rice!.RestMinutes.Typical)));
     }
+
+    /// <summary>Rice and pulses are tasted before the flame goes out. Not yet: the flame goes to its lowest, where the rice waits without
+    /// harm and the pulses go on; a bed that is dry while its rice is hard gets some boiling water.</summary>
+    private Look? LastLook(Dish dish) =>
+        RiceOff is not { } off
+            ? null
+            : RiceLook(dish, off) with
+            {
+                Also =
+                [
+                    .. dish.OtherPulses.Select(o => (o.Id, o.Pulse))
+                        .Prepend((PulseId, dish.Pulse))
+                        .Select(p => new LookAlso(p.Item1, dish.Targets.Window(p.Item2).Low - RestGain)),
+                ],
+            };
+
+    /// <summary>Rice is tasted when the clock says that it is done.</summary>
+    /// <param name="off">Doneness at which its flame may go out.</param>
+    public static Look RiceLook(Dish dish, double off) =>
+        new(RiceId, Math.Max(0, off - RiceTolerance), TasteAgain) { NotYet = new NotYet(Flame.Lowest, dish.RiceDry * SprinkleShare) };
+
+    /// <summary>Rice this far behind the reference when the flame should go out is given a few minutes more.</summary>
+    private const double RiceTolerance = 2;
+
+    /// <summary>What pulses still gain while the rice rests, of doneness.</summary>
+    private const double RestGain = 1;
+
+    /// <summary>Boiling water over a bed that is dry and hard, over the rice's dry weight (textures, 4: 0.1 to 0.3).</summary>
+    private const double SprinkleShare = 0.15;
 
     /// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
     private void AddAloneEnd(List<CookAction> actions, Dish dish)

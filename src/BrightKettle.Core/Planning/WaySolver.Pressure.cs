@@ -46,7 +46,7 @@ internal sealed partial class WaySolver
             [.. Enumerable.Range(0, Side).Select(k => Opened(way with { HoldMinutes = first + (k * step) }))],
             _ends
         );
-        return Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
+        return Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= HoldTo(way));
     }
 
     /// <summary>The fewest whistles after which the reference bag is just soft when the pin falls; 0 where the cooker has no weight or
@@ -62,8 +62,11 @@ internal sealed partial class WaySolver
             [.. Enumerable.Range(1, PressureHold.MostWhistles).Select(n => Opened(way with { Whistles = n }))],
             _ends
         );
-        return 1 + Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= Doneness.Tender);
+        return 1 + Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= HoldTo(way));
     }
+
+    /// <summary>What a hold is to reach in the reference bag: what is waited for, or, alone, what the target wants.</summary>
+    private double HoldTo(Way way) => way.WaitsFor(dish, way.Wait ?? FeltState.Soft);
 
     /// <summary>The cook up to the moment at which the lid comes off.</summary>
     private PotJob Opened(Way way)

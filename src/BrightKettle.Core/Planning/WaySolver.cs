@@ -46,15 +46,18 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>A state below this cannot be told by hand from a raw seed: such a join goes by the clock.</summary>
     private const double LeastFelt = 30;
 
-    /// <summary>Rice this far behind the reference when the flame should go out is given a few minutes more.</summary>
-    private const double RiceTolerance = 6;
-
     /// <summary>Pulses that soften sooner than this change from one long step to the next.</summary>
     private const double QuickMinutes = 24;
 
     /// <summary>How many times the usual misses (5 s, 3 g of liquor, 0.7 of doneness) are let pass while a way is still being worked on:
     /// rough enough to save half of the runs.</summary>
     private const double Loosely = 5;
+
+    /// <summary>The first look stands a little before a fast bag is there.</summary>
+    private const double EarlyLook = 0.95;
+
+    /// <summary>How far rice is to be when its flame goes out: its rest does the remainder, and finished rice waits without harm.</summary>
+    public const double RiceAtOff = 95;
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
 
@@ -66,16 +69,10 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Where only the end matters.</summary>
     private readonly RunOptions _ends = StepsOf(dish) with { Moments = false };
 
-    private readonly double _most = Doneness.MostWanted(dish.Pulse, dish.MeltingIsWelcome);
+    private readonly Span _wanted = dish.Targets.Window(dish.Pulse);
 
-    /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft.</summary>
-    private double Aim =>
-        dish.MeltingIsWelcome && dish.Pulse is { Kind: PulseKind.Split, FallsApartAt: { } melts }
-            ? Math.Min(_most, WellMelted * melts)
-            : Math.Sqrt(Doneness.Wanted * _most);
-
-    /// <summary>A split that is to melt goes this far past the point at which it falls apart.</summary>
-    private const double WellMelted = 1.1;
+    /// <summary>The doneness to aim at where nobody can look.</summary>
+    private double Aim => dish.Targets.Aim(dish.Pulse);
 
     private bool AtRisk => dish.BoilsFirst;
 
@@ -94,6 +91,16 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     public SolvedWay Solve()
     {
+        if (
+            dish.Method == Method.Pressure
+            && dish.Rice is not null
+            && dish.OtherPulses.Count == 0
+            && !(AtRisk && dish.Soak == SoakChoice.None)
+        )
+        {
+            return Best(null, new Way(JoinOrder.PulseFirst, dish.ServeAt), Waits.Reverse());
+        }
+
         if (dish.Method is Method.Pressure or Method.SlowCooker)
         {
             var order = dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst;
@@ -129,52 +136,66 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             return clock;
         }
 
-        // Each state that a hand can tell is tried; the one that serves most bags wins; at a tie a look beats the clock, and an early
-        // state a late one.
-        var best = AtRisk ? null : clock;
-        var bestServed = best is null ? -1 : BagsServed(best.Way);
         // What a slow bag still gains once the rice is in: a state that leaves it well short is not worth trying.
         var slowGain = (PulseAtTable(clock.Run) - JoinDoneness(clock)) * dish.Pace.Quantile(SlowShare) / dish.Pace.Median;
-        foreach (var state in Waits.Where(w => w == FeltState.Soft || Doneness.Anchor(w) + slowGain > Doneness.Wanted - HopelessBy))
+        return Best(
+            AtRisk ? null : clock,
+            new Way(JoinOrder.PulseFirst, dish.ServeAt) { JoinLiquor = clock.Way.JoinLiquor, LastMinutes = clock.Way.LastMinutes },
+            Waits.Where(w => w == FeltState.Soft || Doneness.Anchor(w) + slowGain > _wanted.Low - HopelessBy)
+        );
+    }
+
+    /// <summary>Each state that a hand can tell is tried; the one that serves most bags wins. At a tie a look beats the clock, the hour
+    /// that was asked for one that moves, and the state that was tried first the others.</summary>
+    /// <param name="known">By the clock, where that may be; null where a look must be.</param>
+    private SolvedWay Best(SolvedWay? known, Way way, IEnumerable<FeltState> states)
+    {
+        var best = known;
+        var bestServed = best is null ? -1 : BagsServed(best.Way);
+        foreach (var onLook in JoinsMayMove ? [false, true] : new[] { false })
         {
-            var tried = SolveWaiting(
-                new Way(JoinOrder.PulseFirst, dish.ServeAt)
+            foreach (var state in states)
+            {
+                if (bestServed == Bags.Length && best!.Way.Wait is not null)
                 {
-                    Wait = state,
-                    JoinLiquor = clock.Way.JoinLiquor,
-                    LastMinutes = clock.Way.LastMinutes,
+                    break;
                 }
-            );
-            var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
-            if (served > bestServed || (served == bestServed && best?.Way.Wait is null))
-            {
-                (best, bestServed) = (tried, served);
-            }
 
-            if (bestServed == Bags.Length)
-            {
-                break;
-            }
+                var tried = SolveWaiting(way with { Wait = state, JoinsOnLook = onLook });
+                var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
+                if (served > bestServed || (served == bestServed && best?.Way.Wait is null))
+                {
+                    (best, bestServed) = (tried, served);
+                }
 
-            best ??= tried;
+                best ??= tried;
+            }
         }
 
         return best!;
     }
 
+    /// <summary>Somebody is there whenever the look says yes.</summary>
+    private bool JoinsMayMove => dish.Method is Method.OpenPot or Method.Pressure && dish.Away.Count == 0;
+
+    /// <summary>Finished rice waits so long for its pulses without harm (textures, 9), and so long does a table.</summary>
+    private static readonly Duration LongestWait = Duration.FromMinutes(30);
+
     /// <summary>How many of a few bags, from slow to fast, come out as wanted, all pulses of the dish.</summary>
     private int BagsServed(Way way)
     {
         var cook = way.Build(dish);
-        return RunAt(cook, _ends, Bags)
+        return RunAt(cook, _search, Bags)
             .Count(run =>
                 run.StalledAt is null
-                && PulseAtTable(run) >= Doneness.Wanted
-                && PulseAtTable(run) <= _most
+                && cook.Starts + Duration.FromSeconds(run.EndSeconds) <= dish.ServeAt + LongestWait
+                && PulseAtTable(run) >= _wanted.Low
+                && PulseAtTable(run) <= _wanted.High
                 && dish.OtherPulses.All(o =>
                     run.Final[cook.IndexOf(o.Id)].Doneness is var done
-                    && done >= Doneness.Wanted
-                    && done <= Doneness.MostWanted(o.Pulse, dish.MeltingIsWelcome)
+                    && dish.Targets.Window(o.Pulse) is var window
+                    && done >= window.Low
+                    && done <= window.High
                 )
             );
     }
@@ -236,14 +257,14 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             }
 
             way = held;
-            if (SecondsUntil(way, SlowShare, FastShare) is not [{ } slow, { } fast])
+            if (SecondsUntil(way, SlowShare, 0.5, FastShare) is not [{ } slow, { } middle, { } fast])
             {
                 var cook = way.Build(dish);
                 var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
                 return new(way, cook, run, run.BoilsAt.Count == 0 ? PlanRefusal.NeverBoils : PlanRefusal.NeverTender);
             }
 
-            way = Schedule(way, slow, fast);
+            way = Schedule(way, slow, middle, fast);
             way = i < 2 ? way with { Water = FirstWater(way) } : way;
             if (i == 0 && settledLiquor)
             {
@@ -263,8 +284,20 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return Round(settled!);
     }
 
-    private Way Schedule(Way way, double slow, double fast)
+    private Way Schedule(Way way, double slow, double middle, double fast)
     {
+        if (way.JoinsOnLook)
+        {
+            // The middle bag makes the hour; looks stand close, since what they find does not wait.
+            var lit = way.JoinAt - Duration.FromSeconds(middle);
+            return way with
+            {
+                LightAt = lit,
+                FirstLook = lit + Duration.FromSeconds(fast * EarlyLook),
+                LookAgain = Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 300), 2, 5)),
+            };
+        }
+
         // Tender pulses may wait, so they are ready before the house is left; what comes after waits for the return.
         var due = dish
             .Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
@@ -366,7 +399,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
             var late = cook.Starts + Duration.FromSeconds(run.EndSeconds) - dish.ServeAt;
             var liquor = dish.Rice is null ? 0 : dish.WantedLiquorGrams - run.FinalLiquor;
-            var riceMiss = dish.Rice is null ? 0 : Doneness.Tender - run.Final[1].Doneness;
+            var riceMiss = dish.Rice is null ? 0 : RiceAtOff - run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1];
             if (Math.Abs(late.TotalSeconds) < 5 * slack && Math.Abs(liquor) < 3 * slack && Math.Abs(riceMiss) < 0.7 * slack)
             {
                 return new(way, cook, run, null);
@@ -439,7 +472,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             var cook = way.Build(dish);
             way = Shift(way, dish.ServeAt - (cook.Starts + Duration.FromSeconds(run.EndSeconds))) with
             {
-                RiceOff = Math.Max(0, run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1] - RiceTolerance),
+                RiceOff = run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1],
             };
         }
 

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
@@ -87,7 +88,7 @@ internal sealed class CourseBuilder(
     }
 
     public Answer Of(string code, Course? course) =>
-        new(code, before, course, course is null ? now : forecaster.With(now, course, dish.MeltingIsWelcome, Rescue.Pots));
+        new(code, before, course, course is null ? now : forecaster.With(now, course, dish.Targets, Rescue.Pots));
 
     /// <summary>Whether a course can be run at all.</summary>
     public bool Works(Course course) => EveningForecaster.Check(now.Evening.With(course, now.Now), now.Now) is null;
@@ -101,9 +102,6 @@ internal sealed class CourseBuilder(
 
     /// <summary>A run that never ends is worse than any other.</summary>
     private const double Never = 1e6;
-
-    /// <summary>Softer than this a grain is mush, of doneness.</summary>
-    private const double MostRice = 130;
 
     /// <summary>Hard is worse than soft: it cannot be eaten. Per point of doneness, against 1 for too soft.</summary>
     private const double HardWeight = 4;
@@ -134,18 +132,16 @@ internal sealed class CourseBuilder(
                 continue;
             }
 
-            var most = now.Evening.Cook.Ingredients[i] switch
+            Span? wanted = now.Evening.Cook.Ingredients[i] switch
             {
-                PulseIngredient p => Doneness.MostWanted(p.Pulse, dish.MeltingIsWelcome),
-                RiceIngredient => MostRice,
-                _ => double.PositiveInfinity,
+                PulseIngredient p => dish.Targets.Window(p.Pulse),
+                RiceIngredient r => dish.Targets.Window(r.Rice),
+                _ => null,
             };
-            if (double.IsInfinity(most))
+            if (wanted is { } w)
             {
-                continue;
+                sum += (HardWeight * Math.Max(0, w.Low + 1 - run.Final[i].Doneness)) + Math.Max(0, run.Final[i].Doneness - w.High);
             }
-
-            sum += (HardWeight * Math.Max(0, Doneness.Wanted + 1 - run.Final[i].Doneness)) + Math.Max(0, run.Final[i].Doneness - most);
         }
 
         var liquor =

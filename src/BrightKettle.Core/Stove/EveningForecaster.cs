@@ -21,12 +21,12 @@ public sealed class EveningForecaster(Simulator simulator)
     }
 
     /// <param name="evening">Valid by <see cref="Check"/>.</param>
-    /// <param name="meltingIsWelcome">See <see cref="Doneness.MostWanted"/>.</param>
-    public EveningForecast Forecast(EveningState evening, Instant now, bool meltingIsWelcome, int pots = DefaultPots)
+    /// <param name="targets">See <see cref="Targets"/>.</param>
+    public EveningForecast Forecast(EveningState evening, Instant now, Targets targets, int pots = DefaultPots)
     {
         ArgumentNullException.ThrowIfNull(evening);
         var traits = Estimate(evening, now);
-        return Ahead(evening, evening.AsOf(now, out var pending), pending, traits, now, meltingIsWelcome, pots);
+        return Ahead(evening, evening.AsOf(now, out var pending), pending, traits, now, targets, pots);
     }
 
     /// <summary>What was learned by now.</summary>
@@ -62,10 +62,10 @@ public sealed class EveningForecaster(Simulator simulator)
     }
 
     /// <summary>The same evening with another course from now on, and what is known already.</summary>
-    internal EveningForecast With(EveningForecast known, Course course, bool meltingIsWelcome, int pots)
+    internal EveningForecast With(EveningForecast known, Course course, Targets targets, int pots)
     {
         var evening = known.Evening.With(course, known.Now);
-        return Ahead(evening, evening.AsOf(known.Now, out var pending), pending, known.Traits, known.Now, meltingIsWelcome, pots);
+        return Ahead(evening, evening.AsOf(known.Now, out var pending), pending, known.Traits, known.Now, targets, pots);
     }
 
     private EveningForecast Ahead(
@@ -74,12 +74,12 @@ public sealed class EveningForecaster(Simulator simulator)
         IReadOnlyList<Moment?> pending,
         TraitEstimate traits,
         Instant now,
-        bool meltingIsWelcome,
+        Targets targets,
         int pots
     )
     {
         var cook = traits.In(Marked(asOf, pending));
-        var forecast = _forecaster.Run(cook, meltingIsWelcome, pots);
+        var forecast = _forecaster.Run(cook, targets, pots);
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
         return new(evening, now, cook, pending, traits, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));

@@ -53,7 +53,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             {
                 Now = now,
             },
-            forecaster.Forecast(seen, now, dish.MeltingIsWelcome, Pots),
+            forecaster.Forecast(seen, now, dish.Targets, Pots),
             before
         );
         return trouble switch

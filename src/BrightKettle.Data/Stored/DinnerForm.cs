@@ -18,7 +18,7 @@ public sealed record SummaryForm(
 /// <param name="Cook">In the exchange form, which has a version of its own.</param>
 public sealed record DinnerForm(string Title, DishForm Dish, string PulseName, string? RiceName, SummaryForm Summary, JsonElement Cook)
 {
-    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged];
+    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged, StoredJson.Unchanged];
 
     public string Write() => StoredJson.Write(this, Lifts.Length);
 

@@ -26,7 +26,9 @@ public sealed record DishForm(
     int LittleOnes = 0,
     PullForm? Pull = null,
     IReadOnlyList<OtherPulseForm>? Others = null,
-    string? CookedFrom = null
+    string? CookedFrom = null,
+    string? PulseTarget = null,
+    string? RiceTarget = null
 );
 
 public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null);

@@ -37,14 +37,13 @@ public sealed record StartForm(
     string? RiceName,
     string Order,
     string? RiceRinse,
-    bool MeltingIsWelcome,
     double SaltPercent,
     DateTimeOffset WantedAt,
     IReadOnlyDictionary<string, IReadOnlyList<StepForm>> Steps,
     IReadOnlyList<string> Cautions
 )
 {
-    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged];
+    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged, StoredJson.Unchanged];
 
     public string Write() => StoredJson.Write(this, Lifts.Length);
 

@@ -76,6 +76,7 @@ public sealed record CookerDocument(
 /// <param name="AgeYears">For a pulse: since the harvest.</param>
 /// <param name="Storage">For a pulse: cool, cupboard, warm or hot.</param>
 /// <param name="CookedCelsius">For a pulse that is cooked already: its temperature; its grams are then the dry weight it came from.</param>
+/// <param name="FromTin">For a pulse that is cooked already: out of a tin it softens on slowly.</param>
 /// <param name="CookedSaltShare">For a pulse that is cooked already: salt, g per g.</param>
 /// <param name="Toasted">For rice: stirred in hot fat first.</param>
 /// <param name="RateFactor">For rice: 1 is the table's.</param>
@@ -93,6 +94,7 @@ public sealed record IngredientDocument(
     [property: OneOf(typeof(Storage))] string? Storage = null,
     double? CookedCelsius = null,
     double? CookedSaltShare = null,
+    bool? FromTin = null,
     bool? Toasted = null,
     double? RateFactor = null,
     double? Celsius = null,
@@ -166,7 +168,21 @@ public sealed record WhenDocument(
     string? AfterMark = null
 );
 
-public sealed record LookDocument(string Ingredient, double Doneness, double AgainMinutes);
+/// <summary>A look into the pot.</summary>
+/// <param name="Also">What else must be far enough at the same look.</param>
+/// <param name="NotYet">What is done at a look that says no.</param>
+public sealed record LookDocument(
+    string Ingredient,
+    double Doneness,
+    double AgainMinutes,
+    IReadOnlyList<LookAlsoDocument>? Also = null,
+    NotYetDocument? NotYet = null
+);
+
+public sealed record LookAlsoDocument(string Ingredient, double Doneness);
+
+/// <param name="SprinkleGrams">Boiling water over a bed that is dry while its rice is hard.</param>
+public sealed record NotYetDocument([property: OneOf(typeof(Flame))] string Flame, double? SprinkleGrams = null);
 
 /// <summary>What was chosen to be done from a moment on.</summary>
 public sealed record CourseDocument(

@@ -187,6 +187,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                     CookedAt = d.CookedCelsius is { } cooked
                         ? Temperature.FromCelsius(checks.Within(cooked, -25, 100, $"{at}.cookedCelsius"))
                         : null,
+                    FromTin = d.FromTin ?? false,
                     CookedSaltShare = checks.Within(d.CookedSaltShare ?? 0, 0, 0.03, $"{at}.cookedSaltShare"),
                 };
             case "rice" when catalogue.FindRice(d.CatalogueId) is { } rice:
@@ -290,6 +291,31 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
         return false;
     }
 
+    private Look LookOf(LookDocument d, string at) =>
+        new(
+            d.Ingredient ?? checks.Refuse<string>("request.missing", $"{at}.ingredient") ?? string.Empty,
+            checks.Within(d.Doneness, 0, 400, $"{at}.doneness"),
+            Duration.FromMinutes(checks.Within(d.AgainMinutes, 1, 240, $"{at}.againMinutes"))
+        )
+        {
+            Also =
+            [
+                .. (d.Also ?? []).Select(
+                    (o, i) =>
+                        new LookAlso(
+                            o?.Ingredient ?? checks.Refuse<string>("request.missing", $"{at}.also[{i}].ingredient") ?? string.Empty,
+                            checks.Within(o?.Doneness ?? 0, 0, 400, $"{at}.also[{i}].doneness")
+                        )
+                ),
+            ],
+            NotYet = d.NotYet is { } no
+                ? new NotYet(
+                    ClosedSet.Read<Flame>(no.Flame, $"{at}.notYet.flame", checks),
+                    Mass.FromGrams(checks.Within(no.SprinkleGrams ?? 0, 0, 1000, $"{at}.notYet.sprinkleGrams"))
+                )
+                : null,
+        };
+
     private Trigger When(WhenDocument? d, string at) =>
         d is null
             ? Trigger.Next
@@ -297,13 +323,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                 d.NotBefore is { } notBefore ? Instant.FromDateTimeOffset(notBefore) : null,
                 d.After is null ? null : ClosedSet.Read<PotEvent>(d.After, $"{at}.after", checks),
                 d.DelayMinutes is { } minutes ? Duration.FromMinutes(checks.Within(minutes, 0, 2880, $"{at}.delayMinutes")) : null,
-                d.Look is not { } look
-                    ? null
-                    : new Look(
-                        look.Ingredient ?? checks.Refuse<string>("request.missing", $"{at}.look.ingredient") ?? string.Empty,
-                        checks.Within(look.Doneness, 0, 200, $"{at}.look.doneness"),
-                        Duration.FromMinutes(checks.Within(look.AgainMinutes, 1, 240, $"{at}.look.againMinutes"))
-                    )
+                d.Look is not { } look ? null : LookOf(look, $"{at}.look")
             )
             {
                 Count = d.Count ?? 1,

@@ -59,7 +59,8 @@ public static class CookWriter
                 p.Lot == Lot.Fresh ? null : p.Lot.Years,
                 p.Lot == Lot.Fresh ? null : ClosedSet.Word(p.Lot.Storage),
                 p.CookedAt?.Celsius,
-                p.CookedSaltShare > 0 ? p.CookedSaltShare : null
+                p.CookedSaltShare > 0 ? p.CookedSaltShare : null,
+                p.FromTin ? true : null
             ),
             RiceIngredient r => new(
                 r.Id,
@@ -134,10 +135,19 @@ public static class CookWriter
                 when.NotBefore?.ToDateTimeOffset(),
                 when.After is { } after ? ClosedSet.Word(after) : null,
                 when.Delay?.TotalMinutes,
-                when.Look is { } look ? new(look.IngredientId, look.Doneness, look.Again.TotalMinutes) : null,
+                when.Look is { } look ? Look(look) : null,
                 when.Count == 1 ? null : when.Count,
                 when.AfterStep
             );
+
+    private static LookDocument Look(Look look) =>
+        new(
+            look.IngredientId,
+            look.Doneness,
+            look.Again.TotalMinutes,
+            look.Also.Count == 0 ? null : [.. look.Also.Select(o => new LookAlsoDocument(o.IngredientId, o.Doneness))],
+            look.NotYet is { } no ? new(ClosedSet.Word(no.Flame), no.Sprinkle > Mass.Zero ? no.Sprinkle.Grams : null) : null
+        );
 
     private static CookerDocument? Cooker(Cooker? c) =>
         c is null

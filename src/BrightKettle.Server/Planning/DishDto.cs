@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Server.Answers;
 
@@ -24,6 +25,8 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="Pull">Moments that the cook has pulled from where they are best; its table must be 0, since that is serveAtLocal.</param>
 /// <param name="Others">Further pulses; of all of them the slowest leads, whatever the order.</param>
 /// <param name="CookedFrom">With the method cooked: tin, fridge or freezer; null: a tin.</param>
+/// <param name="PulseTarget">firm, whole, creamy or melted; null: as is usual with the style.</param>
+/// <param name="RiceTarget">fluffy, soft or porridge; null: as is usual with the style.</param>
 /// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
 public sealed record DishDto(
     string PulseId,
@@ -47,7 +50,9 @@ public sealed record DishDto(
     int LittleOnes = 0,
     PullDto? Pull = null,
     IReadOnlyList<OtherPulseDto>? Others = null,
-    [property: OneOf(typeof(CookedFrom))] string? CookedFrom = null
+    [property: OneOf(typeof(CookedFrom))] string? CookedFrom = null,
+    [property: OneOf(typeof(PulseTarget))] string? PulseTarget = null,
+    [property: OneOf(typeof(RiceTarget))] string? RiceTarget = null
 );
 
 /// <summary>A further pulse in the same pot.</summary>

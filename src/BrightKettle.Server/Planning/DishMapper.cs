@@ -36,6 +36,8 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         // What is cooked already is not soaked, whatever the dish said before.
         var soak = ClosedSet.Read<SoakChoice>(dto.Soak, "soak", checks) is var asked && method == Method.Cooked ? SoakChoice.None : asked;
         var cookedFrom = ClosedSet.Read<CookedFrom>(dto.CookedFrom ?? "tin", "cookedFrom", checks);
+        PulseTarget? pulseTarget = dto.PulseTarget is null ? null : ClosedSet.Read<PulseTarget>(dto.PulseTarget, "pulseTarget", checks);
+        RiceTarget? riceTarget = dto.RiceTarget is null ? null : ClosedSet.Read<RiceTarget>(dto.RiceTarget, "riceTarget", checks);
         var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);
         var salt = dto.Salt is null ? kitchen.HouseWays.Salt : ClosedSet.Read<SaltSchool>(dto.Salt, "salt", checks);
@@ -102,6 +104,8 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 KeepsSoakWater = dto.KeepsSoakWater ?? kitchen.HouseWays.KeepsSoakWater,
                 StirsAtJoin = kitchen.HouseWays.StirsAtJoin,
                 LittleOnes = little,
+                PulseTarget = pulseTarget,
+                RiceTarget = riceTarget,
                 BurnerCount = Math.Max(1, kitchen.Burners.Count),
             };
     }

@@ -157,7 +157,7 @@ public static class PlanEndpoints
         }
 
         var forecast = await dishes.Work.RunAsync(WorkLength.Lengthy, simulator =>
-            new Forecaster(simulator).RunForeign(read, meltingIsWelcome: true)
+            new Forecaster(simulator).RunForeign(read, Targets.Lenient)
         );
         var gates = Gates.Judge(read, GateHouse.Unknown with { RoomCelsius = read.Kitchen.Room.Celsius }, forecast.Reference);
         return TypedResults.Ok(ForecastMapper.Map(forecast, gates, Core.Safety.Cautions.For(read, gates)));

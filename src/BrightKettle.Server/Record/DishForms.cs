@@ -31,7 +31,9 @@ public static class DishForms
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
             d.Others?.Select(o => new OtherPulseForm(o.PulseId, Store(o.Amount))).ToList(),
-            d.CookedFrom
+            d.CookedFrom,
+            d.PulseTarget,
+            d.RiceTarget
         );
     }
 
@@ -60,7 +62,9 @@ public static class DishForms
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
             d.Others?.Select(o => new OtherPulseDto(o.PulseId, Read(o.Amount))).ToList(),
-            d.CookedFrom
+            d.CookedFrom,
+            d.PulseTarget,
+            d.RiceTarget
         );
     }
 

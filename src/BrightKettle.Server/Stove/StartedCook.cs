@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Stove;
 using BrightKettle.Data.Stored;
@@ -20,13 +21,20 @@ public sealed record StartedCook(
     string? RiceName,
     string Order,
     string? RiceRinse,
-    bool MeltingIsWelcome,
     double SaltPercent,
     DateTimeOffset WantedAt,
     IReadOnlyDictionary<string, IReadOnlyList<StepDto>> Steps,
     IReadOnlyList<string> Cautions
 )
 {
+    /// <summary>What counts as right at this table.</summary>
+    public Targets Targets =>
+        new(
+            ClosedSet.Find<Style>(Dish.Style) ?? Style.Moist,
+            ClosedSet.Find<PulseTarget>(Dish.PulseTarget),
+            ClosedSet.Find<RiceTarget>(Dish.RiceTarget)
+        );
+
     public static StartedCook Of(string title, DishDto dish, Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
@@ -41,7 +49,6 @@ public sealed record StartedCook(
             plan.Dish.Rice?.Said,
             ClosedSet.Word(plan.Order),
             plan.Dish.Rice?.Rinse,
-            plan.Dish.MeltingIsWelcome,
             plan.Dish.SaltPercent,
             plan.Dish.ServeAt.ToDateTimeOffset(),
             PlanSteps
@@ -64,7 +71,6 @@ public sealed record StartedCook(
             s.RiceName,
             s.Order,
             s.RiceRinse,
-            s.MeltingIsWelcome,
             s.SaltPercent,
             s.WantedAt,
             s.Steps.ToDictionary(m => m.Key, m => (IReadOnlyList<StepDto>)[.. m.Value.Select(Read)]),
@@ -82,7 +88,6 @@ public sealed record StartedCook(
             RiceName,
             Order,
             RiceRinse,
-            MeltingIsWelcome,
             SaltPercent,
             WantedAt,
             Steps.ToDictionary(m => m.Key, m => (IReadOnlyList<StepForm>)[.. m.Value.Select(Store)]),

@@ -58,10 +58,10 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
 
     private StoveDto Map(StoredEvening stored, KitchenState kitchen, Instant now, Simulator simulator)
     {
-        var melting = stored.Started.MeltingIsWelcome;
+        var targets = stored.Started.Targets;
         var forecaster = new EveningForecaster(simulator);
-        var ahead = forecaster.Forecast(stored.Evening, now, melting);
-        return StoveMapper.Map(stored, ahead, Changes(stored, kitchen, now, melting, forecaster), kitchen, forecaster);
+        var ahead = forecaster.Forecast(stored.Evening, now, targets);
+        return StoveMapper.Map(stored, ahead, Changes(stored, kitchen, now, targets, forecaster), kitchen, forecaster);
     }
 
     /// <summary>A change is worth a word for so long.</summary>
@@ -72,7 +72,7 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
         StoredEvening stored,
         KitchenState kitchen,
         Instant now,
-        bool melting,
+        Targets targets,
         EveningForecaster forecaster
     )
     {
@@ -88,8 +88,8 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
         return now - told > News
             ? []
             : StoveAnswers.Changes(
-                forecaster.Forecast(stored.Before(catalogue), told, melting),
-                forecaster.Forecast(stored.Evening, told, melting)
+                forecaster.Forecast(stored.Before(catalogue), told, targets),
+                forecaster.Forecast(stored.Evening, told, targets)
             );
     }
 
@@ -110,7 +110,7 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
     {
         ArgumentNullException.ThrowIfNull(stored);
         var forecaster = new EveningForecaster(simulator);
-        var now = forecaster.Forecast(stored.Evening, Now, stored.Started.MeltingIsWelcome, Rescue.Pots);
+        var now = forecaster.Forecast(stored.Evening, Now, stored.Started.Targets, Rescue.Pots);
         var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(stored.Started.PlannedAt));
         if (mapper.Map(stored.Started.Dish, new FieldFaults()) is not { } dish)
         {

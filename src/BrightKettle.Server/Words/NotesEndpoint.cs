@@ -157,7 +157,7 @@ public static class NotesEndpoint
     private static async Task<NotesGiveDto> GivesAsync(Cook cook, KitchenState kitchen, RequestWork work)
     {
         var forecast = await work.RunAsync(WorkLength.Lengthy, simulator =>
-            new Forecaster(simulator).Run(cook, meltingIsWelcome: true, picture: false)
+            new Forecaster(simulator).Run(cook, Targets.Lenient, picture: false)
         );
         var gates = Gates.Judge(cook, GateHouse.Of(kitchen.Household) with { Attended = null }, forecast.Reference);
         return new(

@@ -41,7 +41,7 @@ public class WorkBudgetTests
         });
         Assert.Equal(
             WorkLimit.SimulatedHours,
-            Assert.Throws<OverBudgetException>(() => new Forecaster(Kitchens.Model).RunForeign(Waits(60), true)).Limit
+            Assert.Throws<OverBudgetException>(() => new Forecaster(Kitchens.Model).RunForeign(Waits(60), Targets.Lenient)).Limit
         );
     }
 

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
@@ -168,7 +169,7 @@ public class DishShapeTests
         Assert.InRange(
             plan.Forecast.Reference.Final[lentils].Doneness,
             Doneness.Wanted,
-            Doneness.MostWanted(Pulse("lentil_brown"), true) * 1.05
+            TargetWindows.Of(Pulse("lentil_brown"), PulseTarget.Whole).High * 1.05
         );
         Assert.True(plan.ShareTender > 0.3);
     }

@@ -134,13 +134,21 @@ public class WayTests
         var plan = Planned(Dish("lentil_red_split", 150, "brown_long", 300));
         Assert.Equal(JoinOrder.RiceFirst, plan.Order);
         var before = (19 * 60) - plan.MinuteOfDay(StepIds.Join);
-        Assert.InRange(before, 18, 27);
+        // Under the rice they stand in steam for part of it, which takes twice as long.
+        Assert.InRange(before, 18, 36);
         Assert.InRange(plan.Join!.AddedMillilitres.Reference, 190, 320);
-        // Without that water they lie dry.
-        var dry = plan.Cook with { Actions = [.. plan.Cook.Actions.Where(a => a is not CookAction.SetLiquor)] };
+        // Without that water, and with nobody to sprinkle any, they lie dry.
+        var dry = plan.Cook with
+        {
+            Actions =
+            [
+                .. plan.Cook.Actions.Where(a => a is not CookAction.SetLiquor)
+                    .Select(a => a.Trigger.Look is { } look ? a with { Trigger = a.Trigger with { Look = look with { NotYet = null } } } : a),
+            ],
+        };
         Assert.True(Model.Run(dry, PotTraits.Reference(dry)).Final.Min(s => s.Doneness) < 85);
         // Melted into a sauce they go in about ten minutes earlier.
-        var melted = Planned(Dish("lentil_red_split", 150, "brown_long", 300, style: Style.Saucy));
+        var melted = Planned(Dish("lentil_red_split", 150, "brown_long", 300, style: Style.Saucy) with { PulseTarget = Core.Catalogue.PulseTarget.Melted });
         Assert.InRange((19 * 60) - melted.MinuteOfDay(StepIds.Join) - before, 4, 16);
     }
 
@@ -168,7 +176,7 @@ public class WayTests
             )
                 .Cook.Actions.Single(a => a.StepId == StepIds.HoldOver)
                 .Trigger.Delay!.Value.TotalMinutes;
-        Assert.InRange(Hold(home) / Math.Max(1, Hold(Home())), 1.2, 3.5);
+        Assert.InRange(Hold(home) / Math.Max(1, Hold(Home())), 1.2, 6);
         Assert.InRange(Hold(home), 8, 18);
     }
 
@@ -183,7 +191,7 @@ public class WayTests
         var plan = Planned(dish);
         Assert.Equal("lectin.hard_boil", Assert.Single(plan.Gates).Code);
         var hours = (plan.Forecast.Find(StepIds.Ready)!.Reference - plan.Forecast.Find(StepIds.SlowStarts)!.Reference).TotalHours;
-        Assert.InRange(hours, 3, 6.5);
+        Assert.InRange(hours, 2.2, 5.3);
         Assert.True(plan.Forecast.Reference.Final[0].Doneness >= 99);
     }
 }

@@ -46,7 +46,7 @@ public sealed class AnswerTests
             Saw(new Observation.FeltAs(due - Min(20), "pulse", FeltState.ChalkyMiddle)),
             Saw(new Observation.FeltAs(due, "pulse", FeltState.ChalkyMiddle)),
         ];
-        return Eye.Forecast(Begin(plan, told), due, plan.Dish.MeltingIsWelcome);
+        return Eye.Forecast(Begin(plan, told), due, plan.Dish.Targets);
     }
 
     [Fact]
@@ -127,7 +127,7 @@ public sealed class AnswerTests
         var now = At(Soup, StepIds.HardBoilOver) + Min(17);
         var told = AsPlanned(Soup, now);
         var evening = Begin(Soup, told);
-        var before = Eye.Forecast(evening, now, true);
+        var before = Eye.Forecast(evening, now, Targets.Lenient);
         var answer = Help.For(evening, now, Trouble.FlameOut, Soup.Dish, 10).Single();
         Assert.True(answer.After.Pot!.Celsius < before.Pot!.Celsius - 3);
         Assert.Equal(now - Min(10), answer.Before.Single().At);
@@ -220,7 +220,7 @@ public sealed class AnswerTests
         var now = boiled + Min(4);
         var told = AsPlanned(Soup, now);
         var evening = Begin(Soup, told);
-        Assert.Equal(["later"], Lateness.For(Eye.Forecast(evening, now, true), Soup.Dish).Select(a => a.Code));
+        Assert.Equal(["later"], Lateness.For(Eye.Forecast(evening, now, Targets.Lenient), Soup.Dish).Select(a => a.Code));
         foreach (var trouble in new[] { Trouble.FlameOut, Trouble.CalledAway })
         {
             var course = Help.For(evening, now, trouble, Soup.Dish, 3).Single().Course!;

@@ -33,7 +33,7 @@ public sealed class LidInspectionTests
     {
         var up = plan.Cook.Starts + NodaTime.Duration.FromSeconds(plan.Forecast.Reference.Nth(PotEvent.PressureUp)!.Value);
         var now = up + ((At(plan, StepIds.HoldOver) - up) * share);
-        return Eye.Forecast(Begin(plan, AsPlanned(plan, now)), now, plan.Dish.MeltingIsWelcome);
+        return Eye.Forecast(Begin(plan, AsPlanned(plan, now)), now, plan.Dish.Targets);
     }
 
     [Fact]
@@ -72,13 +72,13 @@ public sealed class LidInspectionTests
     {
         var plan = Plan(CookerKind.Spring, "borlotti", SoakChoice.Overnight);
         var before = At(plan, StepIds.HardBoilOver) - Min(0.5);
-        var answer = Assert.Single(Inside.For(Eye.Forecast(Begin(plan, AsPlanned(plan, before)), before, true), plan.Dish), a =>
+        var answer = Assert.Single(Inside.For(Eye.Forecast(Begin(plan, AsPlanned(plan, before)), before, Targets.Lenient), plan.Dish), a =>
             a.Code == LidInspection.StayOpen
         );
         Assert.DoesNotContain(answer.Course!.Actions, a => a is CookAction.Pressurise);
         Assert.True(answer.Costs > Min(10));
         var letDown = At(plan, StepIds.HoldOver) + Min(2);
-        Assert.Empty(Inside.For(Eye.Forecast(Begin(plan, AsPlanned(plan, letDown)), letDown, true), plan.Dish));
+        Assert.Empty(Inside.For(Eye.Forecast(Begin(plan, AsPlanned(plan, letDown)), letDown, Targets.Lenient), plan.Dish));
     }
 
     [Fact]
@@ -153,7 +153,7 @@ public sealed class LidInspectionTests
         EveningForecast At_(string mark, double before)
         {
             var now = At(plan, mark) - Min(before);
-            return Eye.Forecast(Begin(plan, AsPlanned(plan, now)), now, plan.Dish.MeltingIsWelcome);
+            return Eye.Forecast(Begin(plan, AsPlanned(plan, now)), now, plan.Dish.Targets);
         }
 
         DelayCost Off(EveningForecast s, string mark) => Eye.Later(s, s.Evening.With(mark).Id, Min(3))!;

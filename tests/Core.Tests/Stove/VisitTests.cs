@@ -22,7 +22,7 @@ public sealed class VisitTests
         return
         [
             .. Visits.Of(
-                Eye.Forecast(evening, now, plan.Dish.MeltingIsWelcome, 16),
+                Eye.Forecast(evening, now, plan.Dish.Targets, 16),
                 gas ? new HashSet<string> { plan.Cook.Kitchen.Vessel.Id } : []
             ),
         ];
@@ -155,9 +155,9 @@ public sealed class VisitTests
         var three = new EveningState(cook, [lock_, Whistle(9), Whistle(11), Whistle(13)]);
         Assert.Equal(3, three.Whistles("drum"));
         var off = three.Moments[1].Moment;
-        Assert.True(Eye.Forecast(three, lit + Min(13.5), true).Due.First(d => d.MomentId == off.Id).At >= lit + Min(13.5));
+        Assert.True(Eye.Forecast(three, lit + Min(13.5), Targets.Lenient).Due.First(d => d.MomentId == off.Id).At >= lit + Min(13.5));
         var four = new EveningState(cook, [lock_, Whistle(9), Whistle(11), Whistle(13), Whistle(15)]);
         // Heard and not yet turned off: it is due now, not with the model's own fourth.
-        Assert.InRange((Eye.Forecast(four, lit + Min(15), true).Due.First(d => d.MomentId == off.Id).At - lit).TotalMinutes, 14.9, 15.1);
+        Assert.InRange((Eye.Forecast(four, lit + Min(15), Targets.Lenient).Due.First(d => d.MomentId == off.Id).At - lit).TotalMinutes, 14.9, 15.1);
     }
 }

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
 
 namespace BrightKettle.Core.Cooking.Engine;
 
@@ -49,10 +50,10 @@ internal sealed partial class LaneRun
             return false;
         }
 
-        return when.Look is not { } look || LookIn(ref track, look);
+        return when.Look is not { } look || LookIn(v, ref track, look);
     }
 
-    private bool LookIn(ref Track track, Look look)
+    private bool LookIn(int v, ref Track track, Look look)
     {
         if (double.IsNaN(track.LookAt))
         {
@@ -66,13 +67,39 @@ internal sealed partial class LaneRun
             return false;
         }
 
-        if (_pot.Doneness(_script.LookedAt[track.Next]) >= look.Doneness)
+        var looked = _script.LookedAt[track.Next];
+        var enough = _pot.Doneness(looked) >= look.Doneness;
+        foreach (var (also, doneness) in _script.AlsoAt[track.Next])
+        {
+            enough &= _pot.Doneness(also) >= doneness;
+        }
+
+        if (enough)
         {
             return true;
         }
 
+        if (look.NotYet is { } answer)
+        {
+            NotYet(v, ref track, answer);
+        }
+
         track.LookAt += look.Again.TotalSeconds;
         return Wait(ref track, track.LookEnds, track.Next, track.LookAt);
+    }
+
+    /// <summary>Dry and hard after that, it wants more than a sprinkling.</summary>
+    private const int MostSprinkled = 2;
+
+    /// <summary>What a cook does who finds it not far enough.</summary>
+    private void NotYet(int v, ref Track track, NotYet answer)
+    {
+        _pot.SetFlame(v, answer.Flame, null);
+        if (answer.Sprinkle > Mass.Zero && track.Sprinkled < MostSprinkled && _pot.SurfaceIsDry(v) && _pot.HasHardRice(v))
+        {
+            track.Sprinkled++;
+            _pot.PourWater(v, answer.Sprinkle.Grams, _pot.BoilingCelsius);
+        }
     }
 
     /// <summary>Goes on waiting; the run stalls once patience is over. Always answers false.</summary>

@@ -318,6 +318,9 @@ internal sealed partial class LaneRun
         public double Due;
         public double LookAt = double.NaN;
         public double LookEnds;
+
+        /// <summary>How often boiling water was sprinkled over it.</summary>
+        public int Sprinkled;
         public double? BoilingSince;
 
         /// <summary>The last boil since the action before: one that nobody was there for has come all the same, even if the pot is dry by

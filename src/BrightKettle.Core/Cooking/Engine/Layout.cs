@@ -47,10 +47,11 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
     public const int Vapour = 24;
     public const int Thick = 25;
     public const int Energy = 26;
-    public const int Cooler = 27;
-
     /// <summary>Solids that liquor has brought into the vessel from another; negative where it has taken some away.</summary>
-    public const int Carried = 28;
+    public const int Carried = 27;
+
+    /// <summary>How fast seeds soften for standing out of the liquor: 1 where the bed is covered.</summary>
+    public const int Bathed = 28;
     private const int VesselFloats = 29;
 
     // Rows of floats for each ingredient, from IngredientFloat.
@@ -78,7 +79,13 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
     public const int SaltRate = 21;
     public const int LotFactor = 22;
     public const int Capacity = 23;
-    private const int IngredientFloats = 24;
+
+    /// <summary>How long a pulse has been cooked, in times that it would need wet through at 98 °C: its dry minutes counted in.</summary>
+    public const int Ran = 24;
+
+    /// <summary>The same when it came to tender; 0 before.</summary>
+    public const int RanTender = 25;
+    private const int IngredientFloats = 26;
 
     // Rows of doubles: amounts in g that the physics holds, and the two books beside them.
     public const int Now = 0;

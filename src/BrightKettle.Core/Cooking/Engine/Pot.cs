@@ -129,14 +129,46 @@ internal sealed partial class Pot
         double soft = _g.Of(ingredient, Layout.Soft, _lane);
         if (_g.Layout.KindOf(ingredient) != IngredientKind.Pulse)
         {
-            return Cooking.Doneness.Tender * soft;
+            return RiceDoneness(ingredient, soft);
+        }
+
+        // Past tender it is time.
+        if (_g.Of(ingredient, Layout.RanTender, _lane) is > 0 and var tender)
+        {
+            return Cooking.Doneness.Tender * Math.Max(1, _g.Of(ingredient, Layout.Ran, _lane) / tender);
         }
 
         var wet = Math.Min(
             1,
             _g.OfWide(ingredient, Layout.Wet, _lane) / _g.Of(ingredient, Layout.Dry, _lane) / _g.Of(ingredient, Layout.Ceil, _lane)
         );
-        return Cooking.Doneness.Tender * ((_c.HydrationShare * wet) + ((1 - _c.HydrationShare) * soft));
+        var share = 0f;
+        WaterStep<OneLane>.Doneness(_g.Step, OneLane.All((float)wet), OneLane.All((float)soft)).Store(ref share);
+        return Cooking.Doneness.Tender * Math.Min(1, share);
+    }
+
+    /// <summary>Doneness that rice gains from drinking to the upper end of its usual uptake.</summary>
+    private const double UsualGain = 8;
+
+    /// <summary>The same for each g/g beyond it: 0.2 more is wet, 0.4 mushy.</summary>
+    private const double WetGain = 90;
+
+    /// <summary>Up to tender it is time; above it is water, not time: dry and sealed it waits.</summary>
+    private double RiceDoneness(int ingredient, double soft)
+    {
+        if (soft < 1 || _g.Layout.KindOf(ingredient) != IngredientKind.Rice)
+        {
+            return Cooking.Doneness.Tender * soft;
+        }
+
+        var usual = Math.Max(0.01, _g.Of(ingredient, Layout.Cooked, _lane));
+        var over =
+            (_g.OfWide(ingredient, Layout.Wet, _lane) / _g.Of(ingredient, Layout.Dry, _lane))
+            - (_g.Of(ingredient, Layout.Ceil, _lane) * _g.Of(ingredient, Layout.WetFactor, _lane));
+        // It is felt as the grain gets tender, not at one blow.
+        var felt = Math.Min(1, (soft - 1) * 20);
+        return Cooking.Doneness.Tender
+            + (felt * ((UsualGain * Math.Clamp(over / usual, 0, 1)) + (WetGain * Math.Max(0, over - usual))));
     }
 
     public SeedState Seed(int ingredient)
@@ -195,11 +227,45 @@ internal sealed partial class Pot
             _c
         );
 
-    /// <summary>Whether the top of the bed is no longer wet: the liquor fills less than half of the voids.</summary>
+    /// <summary>Whether no liquor is seen at the top of the bed any more: it fills a third of the voids at most.</summary>
     public bool SurfaceIsDry(int vessel)
     {
         var (heap, solid) = Bed(vessel);
-        return heap > 0 && PotGeometry.LiquorMillilitres(Liquor(vessel), Celsius(vessel)) < 0.5 * (heap - solid);
+        if (heap <= 0)
+        {
+            return false;
+        }
+
+        // Where there is rice, it lies over and between the pulses, and its own voids are what is seen.
+        var voids = 0.0;
+        for (var i = 0; i < _bowls.Length; i++)
+        {
+            if (PlaceOf(i) == vessel && _g.Layout.KindOf(i) == IngredientKind.Rice)
+            {
+                var (h, s) = Heap(i);
+                voids += h - s;
+            }
+        }
+
+        voids = voids > 0 ? voids : heap - solid;
+        return PotGeometry.LiquorMillilitres(Liquor(vessel), Celsius(vessel)) < DryVoids * voids;
+    }
+
+    /// <summary>Of the voids of a bed, what is still filled when holes stand in its surface and no liquor is seen (confidence D).</summary>
+    public const double DryVoids = 0.35;
+
+    /// <summary>Whether rice in a vessel is not tender yet.</summary>
+    public bool HasHardRice(int vessel)
+    {
+        for (var i = 0; i < _bowls.Length; i++)
+        {
+            if (PlaceOf(i) == vessel && _g.Layout.KindOf(i) == IngredientKind.Rice && Doneness(i) < Cooking.Doneness.Tender)
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private double Capacity(int vessel)

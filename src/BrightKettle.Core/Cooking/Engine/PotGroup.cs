@@ -143,8 +143,9 @@ internal sealed class StepConstants(ModelConstants c)
     public readonly float CoatK = (float)(c.CoatEnergy / RateLaws.GasConstant);
     public readonly float DryHeat = (float)c.SpecificHeatDry;
     public readonly float Rolling = (float)c.VigourRolling;
-    public readonly float GateStart = (float)c.GateStart;
-    public readonly float PerGate = (float)(1 / (c.GateFull - c.GateStart));
+    public readonly float HydrationShare = (float)c.HydrationShare;
+    public readonly float Bulge = (float)c.DonenessBulge;
+    public readonly float SteamShare = (float)c.SteamSoftening;
     public readonly int GatePower = c.GatePower;
     public readonly float RiceSlowing = (float)c.RiceSlowing;
     public readonly float RiceThirst = (float)c.RiceThirst;

@@ -6,10 +6,11 @@ namespace BrightKettle.Core.Cooking.Engine;
 /// <summary>Puts one pot into a lane: its vessels cold and empty, its ingredients on the shelf.</summary>
 internal static class PotSetup
 {
-    /// <summary>Part of the rest that counts as cooking: the closed pot cools while it rests (about 0.8 at 95 °C).</summary>
-    private const double RestShare = 0.8;
+    /// <summary>Rice is a little short of done when its flame goes off, and is finished by the rest: of its time, so many times the
+    /// printed simmer.</summary>
+    private const double StillToRest = 1.06;
 
-    /// <summary>The same for rice that does nothing but stand, at about 90 °C and falling.</summary>
+    /// <summary>Part of the rest that counts as cooking for rice that does nothing but stand, at about 90 °C and falling.</summary>
     private const double StandingShare = 0.35;
 
     public const float OnShelf = -1;
@@ -75,7 +76,10 @@ internal static class PotSetup
         {
             var dry = p.Dry.Grams;
             g.Of(i, Layout.Coat, lane) = 1;
+            g.Of(i, Layout.Soft98, lane) *= p.FromTin ? (float)c.TinnedSpeed : 1;
             g.Of(i, Layout.Soft, lane) = 1.05f;
+            g.Of(i, Layout.Ran, lane) = 1.05f;
+            g.Of(i, Layout.RanTender, lane) = 1;
             g.OfWide(i, Layout.Wet, lane) = dry * pulse.ColdCeiling;
             g.OfWide(i, Layout.Swollen, lane) = dry * (pulse.Absorbed.Typical - pulse.ColdCeiling);
             g.OfWide(i, Layout.Book, lane) = dry * pulse.Absorbed.Typical;
@@ -90,11 +94,12 @@ internal static class PotSetup
     private static void Rice(PotGroup g, int i, int lane, RiceIngredient r, double rate, double thirst)
     {
         var rice = r.Rice;
-        var seconds = 60 * (rice.SimmerMinutes.Typical + ((rice.Method == "cover" ? StandingShare : RestShare) * rice.RestMinutes.Typical));
+        var seconds = 60 * (rice.SimmerMinutes.Typical + (rice.Method == "cover" ? StandingShare * rice.RestMinutes.Typical : 0)) * StillToRest;
         rate *= r.Toasted ? 1 - g.Constants.RiceToasted : 1;
         g.Of(i, Layout.Soft98, lane) = (float)(rate / seconds);
         g.Of(i, Layout.Rate98, lane) = (float)(rate * Math.Log(WaterStep<OneLane>.Headroom / (WaterStep<OneLane>.Headroom - 1)) / seconds);
         g.Of(i, Layout.Ceil, lane) = (float)(rice.Absorbed.Typical * thirst);
+        g.Of(i, Layout.Cooked, lane) = (float)((rice.Absorbed.High - rice.Absorbed.Typical) * thirst);
         g.Of(i, Layout.Over, lane) = (float)(rice.Method == "steam" ? Bowls.SteamedShare * rice.Absorbed.Typical : Bowls.RiceCeiling);
         g.Of(i, Layout.SaltRate, lane) = (float)(1 / g.Constants.SaltTimeSplit);
         g.Of(i, Layout.Capacity, lane) = (float)(r.Dry.Grams * g.Constants.SpecificHeatDry);

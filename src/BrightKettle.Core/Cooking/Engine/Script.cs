@@ -16,6 +16,10 @@ internal sealed class Script
         VesselOf = Array.ConvertAll(Actions, cook.VesselOf);
         InBowl = Array.ConvertAll(Actions, BowlLane.Holds);
         LookedAt = Array.ConvertAll(Actions, a => a.Trigger.Look is { } look ? cook.IndexOf(look.IngredientId) : -1);
+        AlsoAt = Array.ConvertAll(
+            Actions,
+            a => a.Trigger.Look is { Also.Count: > 0 } look ? look.Also.Select(o => (cook.IndexOf(o.IngredientId), o.Doneness)).ToArray() : []
+        );
         WaitsFor = Array.ConvertAll(Actions, a => a.Trigger.AfterStep is { } mark ? Marked(mark) : null);
         Boils = BoilingPoint.At(cook.Kitchen.Altitude).Celsius;
         BoilsHigh = Array.ConvertAll(Vessels, v => UnderPressure(v.Vessel.Cooker?.HighKilopascals));
@@ -73,6 +77,9 @@ internal sealed class Script
 
     /// <summary>Of each action the ingredient that is looked at; -1 for none.</summary>
     public int[] LookedAt { get; }
+
+    /// <summary>For each action what else its look asks for: ingredient and doneness.</summary>
+    public (int Ingredient, double Doneness)[][] AlsoAt { get; }
 
     /// <summary>Of each action those that carry the mark which it waits for; null when it waits for none.</summary>
     public int[]?[] WaitsFor { get; }

@@ -9,9 +9,6 @@ internal static class VesselControls
     /// <summary>An appliance's keep-warm lets it cool to about this, °C; food is held at 60 °C or more.</summary>
     private const float WarmCelsius = 70;
 
-    /// <summary>A slow cooker stays a degree under the boil at its hottest (reference, section 7).</summary>
-    private const float SlowBelowBoil = 1;
-
     /// <summary>A crock's lid lies loose: 25 to 90 mL an hour at high, a quarter more than a pot's of its width (confidence C).</summary>
     private const double CrockLid = 1.25;
 
@@ -35,7 +32,6 @@ internal static class VesselControls
         var ceiling = control.Stage == PressureStage.Closed ? level : script.Boils;
         Set(Layout.Ceiling, ceiling);
         Set(Layout.BelowBoil, locked || cooker?.Kind == CookerKind.Slow ? 0 : c.SimmerBelowBoil);
-        Set(Layout.Cooler, cooker?.Kind == CookerKind.Slow ? c.SlowCookerCooler : 0);
         Set(Layout.Loss, cooker is { } k && control.Lid != Lid.Wrapped ? k.LossWattsPerKelvin : PotLoss(c, place.Vessel, control.Lid));
         Set(
             Layout.Evaporation,
@@ -109,7 +105,7 @@ internal static class VesselControls
             }
             else
             {
-                Power(trickle, 0, 0, script.Boils - SlowBelowBoil + 1);
+                Power(trickle, 0, 0, script.Boils - (float)c.SlowBelowBoil + 1);
             }
         }
 

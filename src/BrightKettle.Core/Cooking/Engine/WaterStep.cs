@@ -11,6 +11,9 @@ internal static class WaterStep<T>
     /// <summary>Below this much liquor per gram dry the bed is no longer wetted all over.</summary>
     private const float WettingShare = 0.08f;
 
+    /// <summary>Liquor that keeps a swollen bed wet all over while it bubbles, mL per g dry: half of its voids (0.8 to 1.1).</summary>
+    private const float VoidShare = 0.45f;
+
     /// <summary>Of the liquor, at most so much is drunk in a step.</summary>
     private const float MostDrunk = 0.9f;
 
@@ -20,12 +23,19 @@ internal static class WaterStep<T>
     /// <summary>Seeds go on giving solids past tender, up to so many times what they have given by then.</summary>
     public const float MostGiven = 1.3f;
 
-    /// <summary>How far the driving force of rice's uptake lies above the fluffy amount, so that it gets there in time.</summary>
-    public const float Headroom = 1.06f;
+    /// <summary>How far the driving force of rice's uptake lies above the fluffy amount: the higher, the more even its pace
+    /// (fitted to when the surface is dry).</summary>
+    public const float Headroom = 1.3f;
+
+    /// <summary>Rice that holds its usual most stops drinking within a minute or two, per second.</summary>
+    private const float PerLastSip = 1f / 90;
 
     /// <summary>Further swelling per doubling of tender, share of the fluffy amount: porridge holds about twice as much (confidence
     /// C).</summary>
     private const float PorridgeSwelling = 0.9f;
+
+    /// <summary>Times its own cooking from which a grain in liquor bursts and swells further: its rest alone does not (confidence D).</summary>
+    private const float SwellsFrom = 1.9f;
 
     /// <summary>Least share of its water that a tender grain needs: 0.15 g/g short of about 1.8 reads firm.</summary>
     private const float NeededShare = 0.92f;
@@ -44,8 +54,7 @@ internal static class WaterStep<T>
         // A quiet simmer is a little cooler in the mean than a rolling boil; under the boil the pot is what it is.
         var quiet = T.All(1) - T.Min(T.All(1), boilWatts * T.All(1 / g.Step.Rolling));
         var celsius =
-            T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet))
-            - T.Load(ref g.Row<T>(v + Layout.Cooler));
+            T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet));
         if (!T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.RatesAt))))
         {
             SetRates(g, v, vessel, celsius);
@@ -62,6 +71,10 @@ internal static class WaterStep<T>
             var wet = T.Min(T.All(1), liquor / ((T.All(WettingShare) * dry) + T.All(1e-6f)));
             given = T.Min(wet, T.All(MostDrunk) * liquor / T.Max(T.All(1e-6f), wanted));
         }
+
+        // Above its liquor a bed stands in steam.
+        var covered = T.Min(T.All(1), liquor / ((T.All(VoidShare) * dry) + T.All(1e-6f)));
+        (T.All(g.Step.SteamShare) + (T.All(1 - g.Step.SteamShare) * covered)).Store(ref g.Row<T>(v + Layout.Bathed));
 
         Feed(g, v, vessel, step, given, broth, ref liquorRow, ref liquorBook);
 
@@ -81,7 +94,8 @@ internal static class WaterStep<T>
         steam.TakeFrom(ref liquorBook);
         steam.AddTo(ref g.WideRow<T>(Layout.Steam));
         (T.Load(ref g.Row<T>(v + Layout.Vented)) + steam).Store(ref g.Row<T>(v + Layout.Vented));
-        var power = T.Load(ref g.Row<T>(v + Layout.Power));
+        // A flame that only makes up for what the pot loses keeps a dry bed hot and burns nothing.
+        var power = T.Load(ref g.Row<T>(v + Layout.Net));
         var bare = T.Where(T.Less(liquor, dry * T.All(0.01f)) & T.Less(T.All(1), power), step, T.All(0));
         (T.Load(ref g.Row<T>(v + Layout.DrySeconds)) + bare).Store(ref g.Row<T>(v + Layout.DrySeconds));
         (T.Load(ref g.Row<T>(v + Layout.DryEnergy)) + (bare * power)).Store(ref g.Row<T>(v + Layout.DryEnergy));
@@ -269,10 +283,15 @@ internal static class WaterStep<T>
     private static T RiceDrinks(PotGroup g, int v, int f, T wet, T step, T broth)
     {
         // Past tender the grain goes on swelling, to a porridge in the end.
-        var over = T.Max(T.All(0), T.Load(ref g.Row<T>(f + Layout.Soft)) - T.All(1));
-        var ceiling = RiceWants(g, f, broth) * (T.All(Headroom) + (T.All(PorridgeSwelling) * over));
+        var over = T.Max(T.All(0), T.Load(ref g.Row<T>(f + Layout.Soft)) - T.All(SwellsFrom));
+        var wants = RiceWants(g, f, broth);
+        // What is usual in this liquor, against water: what it holds is judged by it.
+        (T.All(1) + (T.All(g.Step.RiceThirst) * broth)).Store(ref g.Row<T>(f + Layout.WetFactor));
+        var most = wants + T.Load(ref g.Row<T>(f + Layout.Cooked)) + (wants * T.All(PorridgeSwelling) * over);
         var rate = T.Load(ref g.Row<T>(f + Layout.Rate98)) * T.Load(ref g.Row<T>(v + Layout.RiceRate)) * Slowed(g, broth);
-        return T.Max(T.All(0), ceiling - wet) * RateLaws.Taken(rate * step);
+        // At an even pace until it holds what it usually does, then no further.
+        var drawn = ((wants * T.All(Headroom)) + (wants * T.All(PorridgeSwelling) * over) - wet) * RateLaws.Taken(rate * step);
+        return T.Max(T.All(0), T.Min(drawn, (most - wet) * RateLaws.Taken(step * T.All(PerLastSip))));
     }
 
     [MethodImpl(MethodImplOptions.NoInlining)]
@@ -302,41 +321,81 @@ internal static class WaterStep<T>
                 continue;
             }
 
+            if (kind == IngredientKind.Pulse)
+            {
+                Soften(g, v, f, vessel, halfway, step);
+                continue;
+            }
+
             var soft = T.Load(ref g.Row<T>(f + Layout.Soft));
-            var gain = kind == IngredientKind.Pulse ? Soften(g, v, f, halfway) : RiceCooks(g, v, f, halfway, soft, broth);
+            var gain = RiceCooks(g, v, f, halfway, soft, broth);
             T.Where(HeatStep<T>.Here(g, f, vessel), soft + (gain * step), soft).Store(ref g.Row<T>(f + Layout.Soft));
         }
     }
 
-    /// <summary>A dry seed does not soften: the gate opens with hydration, smoothly, so that the states on the way rise smoothly.</summary>
+    /// <summary>A dry seed does not soften: the gate opens with hydration, smoothly, so that the states on the way rise smoothly.
+    /// Beside it runs the time that it has been cooked, by which a tender seed is told from an overdone one.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static T Soften(PotGroup g, int v, int f, T wet)
+    private static void Soften(PotGroup g, int v, int f, int vessel, T wet, T step)
     {
-        var share = ((wet / T.Load(ref g.Row<T>(f + Layout.Ceil))) - T.All(g.Step.GateStart)) * T.All(g.Step.PerGate);
-        share = T.Max(T.All(0), T.Min(T.All(1), share));
-        var gate = share;
+        var hydrated = T.Max(T.All(0), T.Min(T.All(1), wet / T.Load(ref g.Row<T>(f + Layout.Ceil))));
+        var gate = hydrated;
         for (var n = 1; n < g.Step.GatePower; n++)
         {
-            gate *= share;
+            gate *= hydrated;
         }
 
-        var rate =
+        var pace =
             T.Load(ref g.Row<T>(f + Layout.Soft98))
             * T.Load(ref g.Row<T>(v + Layout.Softening))
             * T.Load(ref g.Row<T>(f + Layout.SoftFactor))
-            * gate;
+            * T.Load(ref g.Row<T>(v + Layout.Bathed));
         var warm = T.Load(ref g.Row<T>(f + Layout.Warm));
-        return T.Same(warm, T.All(0))
-            ? rate
-            : rate / (T.All(1) + (T.All(g.Step.Firming) * T.Min(T.All(1.5f), warm * T.All(1 / FirmingSeconds))));
+        if (!T.Same(warm, T.All(0)))
+        {
+            pace /= T.All(1) + (T.All(g.Step.Firming) * T.Min(T.All(1.5f), warm * T.All(1 / FirmingSeconds)));
+        }
+
+        pace = T.Where(HeatStep<T>.Here(g, f, vessel), pace * step, T.All(0));
+        var before = T.Load(ref g.Row<T>(f + Layout.Ran));
+        var ran = before + pace;
+        ran.Store(ref g.Row<T>(f + Layout.Ran));
+        var old = T.Load(ref g.Row<T>(f + Layout.Soft));
+        var soft = old + (pace * gate);
+        soft.Store(ref g.Row<T>(f + Layout.Soft));
+        var tender = T.Load(ref g.Row<T>(f + Layout.RanTender));
+        // Most of a cook nothing is near it.
+        var arrives = T.Less(T.All(0.9f), soft) & T.Less(tender, T.All(1e-9f));
+        if (T.Bits(arrives) == 0)
+        {
+            return;
+        }
+
+        var share = Doneness(g.Step, T.Min(T.All(1), hydrated), soft);
+        var had = Doneness(g.Step, T.Min(T.All(1), hydrated), old);
+        // Within the step, where the two met.
+        var part = T.Max(T.All(0), T.Min(T.All(1), (T.All(1) - had) / T.Max(T.All(1e-9f), share - had)));
+        T.Where(arrives & T.Less(T.All(1 - 1e-6f), share), before + (pace * part), tender).Store(ref g.Row<T>(f + Layout.RanTender));
     }
 
-    /// <summary>Stalls when the grain lacks the water for it.</summary>
+    /// <summary>How far along a seed is, 1 at tender: being wet through counts a little, softening the rest, its first half a little more
+    /// than its second. A state: whatever the past.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public static T Doneness(StepConstants c, T hydrated, T soft)
+    {
+        // Over 1 it goes on in a straight line.
+        var within = T.Min(T.All(1), soft);
+        var felt = soft + (T.All(c.Bulge) * within * (T.All(1) - within));
+        return (T.All(c.HydrationShare) * hydrated) + (T.All(1 - c.HydrationShare) * felt);
+    }
+
+    /// <summary>Stalls when the grain lacks the water for it; past tender it is how long it has stood at this heat.</summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T RiceCooks(PotGroup g, int v, int f, T wet, T soft, T broth)
     {
         var supported = wet / (T.All(NeededShare) * RiceWants(g, f, broth));
         var free = T.Max(T.All(0), T.Min(T.All(1), (supported - soft) * T.All(10)));
+        free = T.Where(T.Less(T.All(1), soft), T.All(1), free);
         return T.Load(ref g.Row<T>(f + Layout.Soft98))
             * T.Load(ref g.Row<T>(v + Layout.RiceRate))
             * T.Load(ref g.Row<T>(f + Layout.SoftFactor))

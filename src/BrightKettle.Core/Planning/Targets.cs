@@ -1,0 +1,59 @@
+using BrightKettle.Core.Catalogue;
+
+namespace BrightKettle.Core.Planning;
+
+/// <summary>What the dish wants of its pulses and of its rice, and so what counts as right at the table.</summary>
+/// <param name="Style">Gives the usual target where none was named.</param>
+/// <param name="Pulse">Named by the cook; null for what is usual.</param>
+/// <param name="Rice">The same.</param>
+public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget? Rice = null)
+{
+    /// <summary>Where nobody can see the pot before it is served: what a cook elsewhere would not send back.</summary>
+    public static Targets Lenient { get; } = new(Style.Saucy);
+
+    /// <summary>Shapes up to this melt by themselves: in a dry dish they are right from soft on.</summary>
+    private const int Melting = 2;
+
+    /// <summary>What is usual, unless the cook named it.</summary>
+    public PulseTarget Usual(Pulse pulse) =>
+        Pulse
+        ?? (
+            Style != Style.Soup ? PulseTarget.Whole
+            : pulse.Kind == PulseKind.Split ? PulseTarget.Melted
+            : PulseTarget.Creamy
+        );
+
+    /// <summary>The span of doneness that counts as right for this pulse.</summary>
+    public Span Window(Pulse pulse)
+    {
+        ArgumentNullException.ThrowIfNull(pulse);
+        var window = TargetWindows.Of(pulse, Usual(pulse));
+        // A bean gravy is right whole or creamy, and a split of a melting kind from soft on.
+        var longerIsNoFault =
+            Pulse is null && (Style == Style.Saucy || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
+        return longerIsNoFault ? window with { High = double.PositiveInfinity } : window;
+    }
+
+    /// <summary>The span of doneness that counts as right for this rice: in what is eaten with a spoon it may be soft.</summary>
+    public Span Window(Rice rice)
+    {
+        ArgumentNullException.ThrowIfNull(rice);
+        var window = TargetWindows.Of(rice, Rice ?? RiceTarget.Fluffy);
+        return Rice is null && Style is Style.Saucy or Style.Soup
+            ? window with
+            {
+                High = TargetWindows.Of(rice, RiceTarget.Soft).High,
+            }
+            : window;
+    }
+
+    /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft, in ratio.</summary>
+    public double Aim(Pulse pulse)
+    {
+        var window = Window(pulse);
+        return Math.Sqrt(window.Low * Math.Min(window.High, MostAimedOver * window.Low));
+    }
+
+    /// <summary>Aimed at no further than this over the least, as a factor: looks see a slow bag through.</summary>
+    private const double MostAimedOver = 1.3;
+}
