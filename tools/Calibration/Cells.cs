@@ -75,7 +75,9 @@ internal static class Cells
             var holds = column is Column.PressureSoaked or Column.PressureUnsoaked;
             var simmers = column is Column.SimmerSoaked or Column.SimmerUnsoaked;
             var jobs = pulses
-                .SelectMany(p => holds ? Conditions.Holds(p, column).Select(h => conditions.CookOf(p, column, h)) : [conditions.CookOf(p, column)])
+                .SelectMany(p =>
+                    holds ? Conditions.Holds(p, column).Select(h => conditions.CookOf(p, column, h)) : [conditions.CookOf(p, column)]
+                )
                 .Select(cook => new PotJob(cook, PotTraits.Reference(cook)))
                 .ToList();
             var runs = simulator.RunMany(jobs, simmers ? Watched : Bare);

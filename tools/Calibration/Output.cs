@@ -7,11 +7,7 @@ namespace BrightKettle.Calibration;
 /// <summary>Writes what was found into the catalogue's data files.</summary>
 internal static class Output
 {
-    public static void Write(
-        string folder,
-        ModelConstants constants,
-        IReadOnlyList<Pulse> pulses
-    )
+    public static void Write(string folder, ModelConstants constants, IReadOnlyList<Pulse> pulses)
     {
         var json = new JsonSerializerOptions(JsonSerializerDefaults.Web);
         File.WriteAllText(
@@ -20,15 +16,7 @@ internal static class Output
                 + string.Join(
                     ",\n",
                     pulses.Select(p =>
-                        "  "
-                        + JsonSerializer.Serialize(
-                            new Kinetics(
-                                p.Id,
-                                p.SofteningMinutesAt98C,
-                                p.HydrationPerHourAt98C
-                            ),
-                            json
-                        )
+                        "  " + JsonSerializer.Serialize(new Kinetics(p.Id, p.SofteningMinutesAt98C, p.HydrationPerHourAt98C), json)
                     )
                 )
                 + "\n]\n"

@@ -12,6 +12,7 @@ var conditions = JsonSerializer.Deserialize<Conditions>(File.ReadAllText(args[1]
 var catalogue = PulseCatalogue.Shipped;
 var fit = new Fit(catalogue, conditions);
 var mode = args.Length > 4 ? args[4] : "";
+
 // "as_is" judges the figures that stand, "quick" fits the pulses under the shared figures that stand.
 var (constants, pulses) =
     mode == "as_is" ? (catalogue.Constants, catalogue.Pulses)

@@ -78,7 +78,8 @@ internal static class Report
 
     private static string MedianError(List<Cell> cells)
     {
-        var errors = cells.Where(c => c.IsTime && !double.IsNaN(c.Value))
+        var errors = cells
+            .Where(c => c.IsTime && !double.IsNaN(c.Value))
             .Select(c => Math.Abs(Math.Log(Math.Max(0.05, c.Value) / c.Range.Middle)))
             .Order()
             .ToList();

@@ -22,13 +22,16 @@ internal sealed record RiceCell(Rice Rice, double AtOff, double AfterRest, doubl
 
     /// <summary>White rices leave at most a twentieth, those in their bran or parboiled a quarter.</summary>
     public bool LeavesLittle =>
-        !Absorbs || LeftShare <= (Rice.IsParboiled || Rice.Id.StartsWith("brown", StringComparison.Ordinal) || Rice.Id is "red" or "black" ? 0.25 : 0.05);
+        !Absorbs
+        || LeftShare
+            <= (Rice.IsParboiled || Rice.Id.StartsWith("brown", StringComparison.Ordinal) || Rice.Id is "red" or "black" ? 0.25 : 0.05);
 
     public bool DryInTime => !Absorbs || DryAfter is >= 0.55 and <= 0.85;
 
     /// <summary>The first moment at which no liquor is seen any more: a third of the bed's height.</summary>
     private static double DrySeconds(PotRun run) =>
-        run.Samples.Where(s => s.BedCentimetres[0] > 0 && s.LevelCentimetres < s.BedCentimetres[0] * DryShare)
+        run
+            .Samples.Where(s => s.BedCentimetres[0] > 0 && s.LevelCentimetres < s.BedCentimetres[0] * DryShare)
             .Select(s => s.Seconds)
             .FirstOrDefault(double.NaN);
 

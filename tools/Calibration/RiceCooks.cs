@@ -55,7 +55,10 @@ internal static class RiceCooks
                     full,
                     new CookAction.Heat(boils, Flame.Lively),
                     new CookAction.Drain(Later(minutes), null),
-                    end[0] with { Trigger = Trigger.Next },
+                    end[0] with
+                    {
+                        Trigger = Trigger.Next,
+                    },
                     end[1],
                 ]
             ),

@@ -80,7 +80,9 @@ public sealed class PulseCatalogue
     private static string Fingerprint()
     {
         using var hash = IncrementalHash.CreateHash(HashAlgorithmName.SHA256);
-        foreach (var name in new[] { "pulses.json", "rices.json", "extras.json", "effects.json", "curves.json", "kinetics.json", "targets.json" })
+        foreach (
+            var name in new[] { "pulses.json", "rices.json", "extras.json", "effects.json", "curves.json", "kinetics.json", "targets.json" }
+        )
         {
             using var stream = Open(name);
             using var copy = new MemoryStream();

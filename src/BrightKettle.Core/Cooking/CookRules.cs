@@ -57,13 +57,13 @@ public static class CookRules
         private const int Shelf = -1;
 
         /// <summary>Looks this close are for finding a moment exactly; the exchange form allows one a minute.</summary>
-    /// <summary>Doneness that a look can ask for.</summary>
-    private const double MostLooked = 400;
+        /// <summary>Doneness that a look can ask for.</summary>
+        private const double MostLooked = 400;
 
-    private const int MostAlso = 4;
+        private const int MostAlso = 4;
 
-    /// <summary>Sprinkled at one look, g.</summary>
-    private const double MostSprinkled = 1000;
+        /// <summary>Sprinkled at one look, g.</summary>
+        private const double MostSprinkled = 1000;
 
         private static readonly Duration LeastLook = Duration.FromSeconds(10);
 

@@ -52,9 +52,7 @@ public sealed class Forecaster(Simulator simulator)
     public Forecast RunForeign(Cook cook, Targets targets)
     {
         var reference = Reference(cook);
-        return reference.IsEndless
-            ? throw new OverBudgetException(WorkLimit.SimulatedHours)
-            : Run(cook, targets, known: reference);
+        return reference.IsEndless ? throw new OverBudgetException(WorkLimit.SimulatedHours) : Run(cook, targets, known: reference);
     }
 
     /// <summary>The reference pot with its samples.</summary>

@@ -102,21 +102,12 @@ public static class PlanDifference
             if (feltBefore != feltAfter || softer)
             {
                 list.Add(
-                    new(code, Math.Round(now - was), feltBefore.ToString(), feltAfter.ToString())
-                    {
-                        Worse = now < wanted.Low || softer,
-                    }
+                    new(code, Math.Round(now - was), feltBefore.ToString(), feltAfter.ToString()) { Worse = now < wanted.Low || softer }
                 );
             }
         }
 
-        State(
-            DifferenceCode.Pulses,
-            0,
-            0,
-            after.Dish.Pulse.FallsApartAt,
-            after.Dish.Targets.Window(after.Dish.Pulse)
-        );
+        State(DifferenceCode.Pulses, 0, 0, after.Dish.Pulse.FallsApartAt, after.Dish.Targets.Window(after.Dish.Pulse));
         if (before.Dish.Rice is not null && after.Dish.Rice is { } rice)
         {
             State(DifferenceCode.Rice, 1, 1, null, after.Dish.Targets.Window(rice));

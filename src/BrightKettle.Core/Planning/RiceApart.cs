@@ -106,14 +106,7 @@ internal sealed class RiceApart(Simulator simulator)
         return simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
     }
 
-    private static IEnumerable<CookAction> Steps(
-        Dish dish,
-        Instant soaked,
-        Instant lit,
-        Mass water,
-        double minutes,
-        double? off = null
-    )
+    private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, Mass water, double minutes, double? off = null)
     {
         var rice = dish.Rice!;
         return

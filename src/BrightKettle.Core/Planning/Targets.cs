@@ -29,8 +29,7 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
         ArgumentNullException.ThrowIfNull(pulse);
         var window = TargetWindows.Of(pulse, Usual(pulse));
         // A bean gravy is right whole or creamy, and a split of a melting kind from soft on.
-        var longerIsNoFault =
-            Pulse is null && (Style == Style.Saucy || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
+        var longerIsNoFault = Pulse is null && (Style == Style.Saucy || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
         return longerIsNoFault ? window with { High = double.PositiveInfinity } : window;
     }
 

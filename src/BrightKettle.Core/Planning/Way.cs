@@ -333,9 +333,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     private void AddJoin(List<CookAction> actions, string joiner, Dish dish, CookAction.Add add)
     {
-        actions.Add(
-            new CookAction.SetLiquor(JoinsOnLook ? Trigger.Next : Trigger.At(JoinAt), JoinLiquor) { StepId = StepIds.SetLiquor }
-        );
+        actions.Add(new CookAction.SetLiquor(JoinsOnLook ? Trigger.Next : Trigger.At(JoinAt), JoinLiquor) { StepId = StepIds.SetLiquor });
         actions.Add(add);
         if (WithTheRice)
         {
@@ -381,7 +379,8 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             {
                 Also =
                 [
-                    .. dish.OtherPulses.Select(o => (o.Id, o.Pulse))
+                    .. dish
+                        .OtherPulses.Select(o => (o.Id, o.Pulse))
                         .Prepend((PulseId, dish.Pulse))
                         .Select(p => new LookAlso(p.Item1, dish.Targets.Window(p.Item2).Low - RestGain)),
                 ],

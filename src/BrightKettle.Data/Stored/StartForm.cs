@@ -43,7 +43,14 @@ public sealed record StartForm(
     IReadOnlyList<string> Cautions
 )
 {
-    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged, StoredJson.Unchanged];
+    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged, WithoutMelting];
+
+    /// <summary>Form 2 no longer says whether melting is welcome: the dish knows what it wants.</summary>
+    private static JsonObject WithoutMelting(JsonObject start)
+    {
+        start.Remove("meltingIsWelcome");
+        return start;
+    }
 
     public string Write() => StoredJson.Write(this, Lifts.Length);
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Stove;
+using BrightKettle.Core.Units;
 using BrightKettle.Server.Answers;
 
 namespace BrightKettle.Server.Exchange;

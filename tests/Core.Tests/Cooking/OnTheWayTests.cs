@@ -66,7 +66,12 @@ public class OnTheWayTests(ITestOutputHelper output)
     public void Doneness_is_a_state_whatever_the_past()
     {
         var compared = 0;
-        Gen.Select(Gen.Int[0, Kitchens.Catalogue.Pulses.Count - 1].Select(i => Kitchens.Catalogue.Pulses[i]), Gen.Double[0, 12], Gen.Double[5, 120], Gen.Double[5, 120])
+        Gen.Select(
+                Gen.Int[0, Kitchens.Catalogue.Pulses.Count - 1].Select(i => Kitchens.Catalogue.Pulses[i]),
+                Gen.Double[0, 12],
+                Gen.Double[5, 120],
+                Gen.Double[5, 120]
+            )
             .Sample(
                 (pulse, soak, first, second) =>
                 {
@@ -99,15 +104,15 @@ public class OnTheWayTests(ITestOutputHelper output)
     }
 
     [Fact]
-    public void Past_tender_it_is_time_whatever_the_pulse_and_its_soak() =>
-        Assert.All(Kitchens.Catalogue.Pulses, pulse =>
+    public void Past_tender_it_is_time_whatever_the_pulse_and_its_soak() => Assert.All(Kitchens.Catalogue.Pulses, pulse =>
         {
             foreach (var hours in new[] { 0.0, 8 })
             {
                 var minutes = MinutesFromBoil(Simmer(pulse, hours));
                 var cook = Simmer(pulse, hours);
                 var boil = cook.Actions.ToList().FindIndex(a => a.Trigger.After == PotEvent.Boils);
-                var actions = cook.Actions.Take(boil + 1)
+                var actions = cook
+                    .Actions.Take(boil + 1)
                     .Append(new CookAction.Serve(Trigger.Later(Duration.FromMinutes(1.6 * minutes))))
                     .ToList();
                 Assert.InRange(Run(cook with { Actions = actions }).Final[0].Doneness, 145, 165);
@@ -143,10 +148,17 @@ public class OnTheWayTests(ITestOutputHelper output)
                 Pots.Cook(
                     Pot(),
                     [Pots.Pulse("pinto", 150) with { CookedAt = Units.Temperature.FromCelsius(20), FromTin = tin }],
-                    [Pots.Add("p"), Pots.Water(600), Pots.Heat(Flame.Full), Pots.Heat(Flame.Gentle, Pots.Boils()), Pots.Serve(Pots.After(20))]
+                    [
+                        Pots.Add("p"),
+                        Pots.Water(600),
+                        Pots.Heat(Flame.Full),
+                        Pots.Heat(Flame.Gentle, Pots.Boils()),
+                        Pots.Serve(Pots.After(20)),
+                    ]
                 )
             )
-            .Final[0].Doneness;
+                .Final[0]
+                .Doneness;
         Assert.InRange(After(true), 105, TargetWindows.Of(Pulse("pinto"), PulseTarget.Whole).High);
         Assert.True(After(false) > After(true) + 10);
     }

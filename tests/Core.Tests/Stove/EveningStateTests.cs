@@ -77,7 +77,11 @@ public sealed class EveningStateTests
         var hard = Saw(new Observation.FeltAs(now - Min(1), "pulse", FeltState.Hard));
         var before = Eye.Forecast(Begin(Chickpeas, told), now, new Targets(Style.Moist));
         var after = Eye.Forecast(Begin(Chickpeas, [.. told, hard]), now, new Targets(Style.Moist));
-        var undone = Eye.Forecast(Begin(Chickpeas, [.. told, hard, .. Array.Empty<Entry>()]).Without(hard.Id), now, new Targets(Style.Moist));
+        var undone = Eye.Forecast(
+            Begin(Chickpeas, [.. told, hard, .. Array.Empty<Entry>()]).Without(hard.Id),
+            now,
+            new Targets(Style.Moist)
+        );
         Assert.NotEqual(before.Table, after.Table);
         Assert.Equal(before.Table, undone.Table);
         Assert.Equal(before.Traits.Paces["pulse"], undone.Traits.Paces["pulse"]);
@@ -110,7 +114,8 @@ public sealed class EveningStateTests
         var evening = Begin(Chickpeas, [.. told, Saw(new Observation.ChalkyOf(due, "pulse", 4, 5))]);
         var again = evening.With(StepIds.Ready).Trigger.Look!.Again;
         Assert.True(
-            Eye.Forecast(evening, due + Min(1), new Targets(Style.Moist)).Due.First(d => d.MomentId == evening.With(StepIds.Ready).Id).At >= due + again
+            Eye.Forecast(evening, due + Min(1), new Targets(Style.Moist)).Due.First(d => d.MomentId == evening.With(StepIds.Ready).Id).At
+                >= due + again
         );
     }
 

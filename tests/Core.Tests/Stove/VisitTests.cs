@@ -21,10 +21,7 @@ public sealed class VisitTests
         var evening = Begin(plan, [.. AsPlanned(plan, now), .. more]);
         return
         [
-            .. Visits.Of(
-                Eye.Forecast(evening, now, plan.Dish.Targets, 16),
-                gas ? new HashSet<string> { plan.Cook.Kitchen.Vessel.Id } : []
-            ),
+            .. Visits.Of(Eye.Forecast(evening, now, plan.Dish.Targets, 16), gas ? new HashSet<string> { plan.Cook.Kitchen.Vessel.Id } : []),
         ];
     }
 
@@ -158,6 +155,10 @@ public sealed class VisitTests
         Assert.True(Eye.Forecast(three, lit + Min(13.5), Targets.Lenient).Due.First(d => d.MomentId == off.Id).At >= lit + Min(13.5));
         var four = new EveningState(cook, [lock_, Whistle(9), Whistle(11), Whistle(13), Whistle(15)]);
         // Heard and not yet turned off: it is due now, not with the model's own fourth.
-        Assert.InRange((Eye.Forecast(four, lit + Min(15), Targets.Lenient).Due.First(d => d.MomentId == off.Id).At - lit).TotalMinutes, 14.9, 15.1);
+        Assert.InRange(
+            (Eye.Forecast(four, lit + Min(15), Targets.Lenient).Due.First(d => d.MomentId == off.Id).At - lit).TotalMinutes,
+            14.9,
+            15.1
+        );
     }
 }

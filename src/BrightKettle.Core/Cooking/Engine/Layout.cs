@@ -47,6 +47,7 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
     public const int Vapour = 24;
     public const int Thick = 25;
     public const int Energy = 26;
+
     /// <summary>Solids that liquor has brought into the vessel from another; negative where it has taken some away.</summary>
     public const int Carried = 27;
 

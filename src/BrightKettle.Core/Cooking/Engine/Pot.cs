@@ -167,8 +167,7 @@ internal sealed partial class Pot
             - (_g.Of(ingredient, Layout.Ceil, _lane) * _g.Of(ingredient, Layout.WetFactor, _lane));
         // It is felt as the grain gets tender, not at one blow.
         var felt = Math.Min(1, (soft - 1) * 20);
-        return Cooking.Doneness.Tender
-            + (felt * ((UsualGain * Math.Clamp(over / usual, 0, 1)) + (WetGain * Math.Max(0, over - usual))));
+        return Cooking.Doneness.Tender + (felt * ((UsualGain * Math.Clamp(over / usual, 0, 1)) + (WetGain * Math.Max(0, over - usual))));
     }
 
     public SeedState Seed(int ingredient)

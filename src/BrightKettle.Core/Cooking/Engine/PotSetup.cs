@@ -94,7 +94,8 @@ internal static class PotSetup
     private static void Rice(PotGroup g, int i, int lane, RiceIngredient r, double rate, double thirst)
     {
         var rice = r.Rice;
-        var seconds = 60 * (rice.SimmerMinutes.Typical + (rice.Method == "cover" ? StandingShare * rice.RestMinutes.Typical : 0)) * StillToRest;
+        var seconds =
+            60 * (rice.SimmerMinutes.Typical + (rice.Method == "cover" ? StandingShare * rice.RestMinutes.Typical : 0)) * StillToRest;
         rate *= r.Toasted ? 1 - g.Constants.RiceToasted : 1;
         g.Of(i, Layout.Soft98, lane) = (float)(rate / seconds);
         g.Of(i, Layout.Rate98, lane) = (float)(rate * Math.Log(WaterStep<OneLane>.Headroom / (WaterStep<OneLane>.Headroom - 1)) / seconds);

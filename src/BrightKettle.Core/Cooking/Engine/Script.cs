@@ -16,9 +16,8 @@ internal sealed class Script
         VesselOf = Array.ConvertAll(Actions, cook.VesselOf);
         InBowl = Array.ConvertAll(Actions, BowlLane.Holds);
         LookedAt = Array.ConvertAll(Actions, a => a.Trigger.Look is { } look ? cook.IndexOf(look.IngredientId) : -1);
-        AlsoAt = Array.ConvertAll(
-            Actions,
-            a => a.Trigger.Look is { Also.Count: > 0 } look ? look.Also.Select(o => (cook.IndexOf(o.IngredientId), o.Doneness)).ToArray() : []
+        AlsoAt = Array.ConvertAll(Actions, a =>
+            a.Trigger.Look is { Also.Count: > 0 } look ? look.Also.Select(o => (cook.IndexOf(o.IngredientId), o.Doneness)).ToArray() : []
         );
         WaitsFor = Array.ConvertAll(Actions, a => a.Trigger.AfterStep is { } mark ? Marked(mark) : null);
         Boils = BoilingPoint.At(cook.Kitchen.Altitude).Celsius;

@@ -53,8 +53,7 @@ internal static class WaterStep<T>
         ref var liquorBook = ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.LiquorBook);
         // A quiet simmer is a little cooler in the mean than a rolling boil; under the boil the pot is what it is.
         var quiet = T.All(1) - T.Min(T.All(1), boilWatts * T.All(1 / g.Step.Rolling));
-        var celsius =
-            T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet));
+        var celsius = T.Min(middle, T.Load(ref g.Row<T>(v + Layout.Ceiling)) - (T.Load(ref g.Row<T>(v + Layout.BelowBoil)) * quiet));
         if (!T.Same(celsius, T.Load(ref g.Row<T>(v + Layout.RatesAt))))
         {
             SetRates(g, v, vessel, celsius);
