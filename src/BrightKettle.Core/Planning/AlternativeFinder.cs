@@ -20,6 +20,7 @@ internal sealed class AlternativeFinder(Planner planner)
             PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
             PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal, solved)],
             PlanRefusal.GateBlocks => Soaked(dish),
+            PlanRefusal.Unlikely => OtherWays(dish),
             _ => [],
         };
         return [.. found.Take(Most)];
@@ -144,6 +145,29 @@ internal sealed class AlternativeFinder(Planner planner)
 
         return [];
     }
+
+    /// <summary>Ways that nearly always come out: in the open pot, and with the rice in a pot of its own.</summary>
+    private IEnumerable<Alternative> OtherWays(Dish dish)
+    {
+        var open = dish with { Method = Method.OpenPot, Cooker = null, RiceApart = null };
+        SoakChoice[] soaks = dish.Pulse.SoakHours.High > 0 ? [dish.Soak, SoakChoice.None, SoakChoice.Overnight] : [SoakChoice.None];
+        foreach (var tried in soaks.Distinct().Select(s => open with { Soak = s }).Where(d => (d.Method, d.Soak) != (dish.Method, dish.Soak)))
+        {
+            if (planner.Share(tried) >= Sure)
+            {
+                yield return new("way", Soak: tried.Soak, Method: tried.Method);
+                yield break;
+            }
+        }
+
+        foreach (var apart in WayFinder.RiceBeside(open).Where(d => planner.Share(d) >= Sure).Take(1))
+        {
+            yield return new("way", Soak: apart.Soak, Method: apart.Method, RiceVesselId: apart.RiceApart!.Vessel.Id);
+        }
+    }
+
+    /// <summary>What is offered instead comes out nearly always.</summary>
+    private const double Sure = 0.8;
 
     private static Instant Five(Instant t) => Instant.FromUnixTimeSeconds((long)Math.Ceiling(t.ToUnixTimeSeconds() / 300.0) * 300);
 }

@@ -117,6 +117,9 @@ public sealed record Dish(
     /// it joins the pulses.</summary>
     public CookVessel? RiceApart { get; init; }
 
+    /// <summary>A burner of the kitchen beside <see cref="Burner"/>; null where there is none.</summary>
+    public Burner? OtherBurner { get; init; }
+
     /// <summary>Where the household salts.</summary>
     public SaltSchool Salt { get; init; } = SaltSchool.WithTheRice;
 

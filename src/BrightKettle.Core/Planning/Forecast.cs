@@ -43,5 +43,8 @@ public sealed record Forecast(
     int Pots
 )
 {
+    /// <summary>What spoils most of the pots that are not as wanted; null where none is.</summary>
+    public Spoilt? MostSpoiltBy { get; init; }
+
     public MomentForecast? Find(string mark) => Moments.FirstOrDefault(m => m.StepId == mark);
 }

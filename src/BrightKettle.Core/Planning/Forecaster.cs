@@ -35,14 +35,18 @@ public sealed class Forecaster(Simulator simulator)
         ArgumentOutOfRangeException.ThrowIfGreaterThan(pots, 2000);
         var reference = known ?? Reference(cook);
         var runs = RunMany(cook, pots, steps ?? new RunOptions(picture) { Heights = false });
+        var spoilt = runs.Select(r => SpoiltBy(cook, r, targets)).ToList();
         return new(
             cook,
             reference,
             MomentsOf(cook, reference, runs),
             picture ? Points(cook, reference, runs) : [],
-            runs.Count(r => AsWanted(cook, r, targets)) / (double)pots,
+            spoilt.Count(x => x is null) / (double)pots,
             pots
-        );
+        )
+        {
+            MostSpoiltBy = spoilt.Where(x => x is not null).GroupBy(x => x).MaxBy(g => g.Count())?.Key,
+        };
     }
 
     /// <summary>The forecast of a cook that comes from elsewhere: one that would go on for ever is told so before many pots run through
@@ -97,29 +101,41 @@ public sealed class Forecaster(Simulator simulator)
     private const double Unfelt = 1.05;
 
     /// <summary>Whether every ingredient is within what is wanted, and no bed scorched.</summary>
-    private bool AsWanted(Cook cook, PotRun run, Targets targets)
+    private bool AsWanted(Cook cook, PotRun run, Targets targets) => SpoiltBy(cook, run, targets) is null;
+
+    /// <summary>What somebody at the table would send this pot back for; null for nothing.</summary>
+    private Spoilt? SpoiltBy(Cook cook, PotRun run, Targets targets)
     {
-        if (run.StalledAt is not null || Crust.Of(run, simulator.Constants) == BaseState.Scorched)
+        if (run.StalledAt is not null)
         {
-            return false;
+            return Spoilt.NeverDone;
+        }
+
+        if (Crust.Of(run, simulator.Constants) == BaseState.Scorched)
+        {
+            return Spoilt.Scorched;
         }
 
         for (var i = 0; i < cook.Ingredients.Count; i++)
         {
-            Span? window = cook.Ingredients[i] switch
+            var (window, isRice) = cook.Ingredients[i] switch
             {
-                PulseIngredient p => targets.Window(p.Pulse),
-                RiceIngredient r => targets.Window(r.Rice),
-                _ => null,
+                PulseIngredient p => (targets.Window(p.Pulse), false),
+                RiceIngredient r => (targets.Window(r.Rice), true),
+                _ => ((Span?)null, false),
             };
-            var fine = window is not { } w || (run.Final[i].Doneness >= w.Low && run.Final[i].Doneness <= w.High * Unfelt);
-            if (!fine)
+            if (window is { } w && run.Final[i].Doneness < w.Low)
             {
-                return false;
+                return isRice ? Spoilt.RiceHard : Spoilt.PulsesHard;
+            }
+
+            if (window is { } v && run.Final[i].Doneness > v.High * Unfelt)
+            {
+                return isRice ? Spoilt.RiceSoft : Spoilt.PulsesSoft;
             }
         }
 
-        return true;
+        return null;
     }
 
     private static List<MomentForecast> MomentsOf(Cook cook, PotRun reference, PotRun[] runs)

@@ -24,28 +24,38 @@ public sealed record PlanRefusal(string Code, string Field, PlanFacts Facts, IRe
     public const string NeverBoils = "plan.never_boils";
     public const string NeverTender = "plan.never_tender";
     public const string GateBlocks = "plan.gate";
+
+    /// <summary>Fewer than half of the pots come out as wanted, looks and all: that is no answer.</summary>
+    public const string Unlikely = "plan.unlikely";
 }
 
 /// <summary>Figures behind a refusal; null where they do not apply.</summary>
 /// <param name="NeededMillilitres">The fullest the pot would be.</param>
 /// <param name="UsableMillilitres">What of the brim may be filled.</param>
 /// <param name="At">The moment that it is about.</param>
+/// <param name="Share">Of the pots that come out as wanted, 0 to 1.</param>
+/// <param name="SpoiltBy">What spoils most of the others.</param>
 public sealed record PlanFacts(
     Instant? EarliestTable = null,
     Instant? LatestSoak = null,
     double? NeededMillilitres = null,
     double? UsableMillilitres = null,
     double? Minutes = null,
-    Instant? At = null
+    Instant? At = null,
+    double? Share = null,
+    Spoilt? SpoiltBy = null
 );
 
 /// <summary>One change that makes the dish possible.</summary>
-/// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
+/// <param name="Kind">serve_at, unsoaked, vessel, amount or way.</param>
+/// <param name="RiceVesselId">For kind way: the rice's own pot; null where it joins the pulses.</param>
 /// <param name="Scale">Factor on all amounts, for kind amount.</param>
 public sealed record Alternative(
     string Kind,
     Instant? ServeAt = null,
     string? VesselId = null,
     double? Scale = null,
-    SoakChoice? Soak = null
+    SoakChoice? Soak = null,
+    Method? Method = null,
+    string? RiceVesselId = null
 );

@@ -17,10 +17,40 @@ public sealed class Planner(Simulator simulator)
     public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool rough = false)
     {
         var solved = Solve(dish);
-        return Obstacle(dish, solved) is { } refusal
-            ? new PlanAnswer.Refused(refusal with { Alternatives = new AlternativeFinder(this).For(dish, refusal, solved) })
-            : new PlanAnswer.Planned(Describe(dish, solved, pots, rough));
+        if (Obstacle(dish, solved) is { } refusal)
+        {
+            return Refused(dish, refusal, solved);
+        }
+
+        var plan = Describe(dish, solved, pots, rough);
+        return plan.ShareTender >= LeastShare
+            ? new PlanAnswer.Planned(plan)
+            : Refused(
+                dish,
+                new(
+                    PlanRefusal.Unlikely,
+                    "method",
+                    new(Share: plan.ShareTender, SpoiltBy: plan.Forecast.MostSpoiltBy ?? Spoilt.NeverDone),
+                    []
+                ),
+                solved
+            );
     }
+
+    /// <summary>A plan that fails more often than not is no answer (design, 5).</summary>
+    private const double LeastShare = 0.5;
+
+    private PlanAnswer.Refused Refused(Dish dish, PlanRefusal refusal, SolvedWay solved) =>
+        new(refusal with { Alternatives = new AlternativeFinder(this).For(dish, refusal, solved) });
+
+    /// <summary>How many of a few pots come out as wanted, of a dish that can be done at all; 0 for one that cannot.</summary>
+    internal double Share(Dish dish)
+    {
+        var (solved, refusal) = Probe(dish);
+        return refusal is null ? Describe(dish, solved, FewPots, rough: true).ShareTender : 0;
+    }
+
+    private const int FewPots = 32;
 
     /// <summary>Solves the way and answers whether it can be done, without judging it on many pots.</summary>
     internal (SolvedWay Solved, PlanRefusal? Refusal) Probe(Dish dish)
@@ -137,7 +167,7 @@ public sealed class Planner(Simulator simulator)
 
         if (
             dish is { RiceApart.Vessel: { } own, Rice: { } grain }
-            && dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap > own.Brim.Millilitres * Vessel.UsableShare
+            && !HoldsRice(own, dish.RiceDry, grain)
         )
         {
             return Refuse(
@@ -221,6 +251,10 @@ public sealed class Planner(Simulator simulator)
 
         return dish.Household.AwakeAt(to);
     }
+
+    /// <summary>Whether a pot takes so much rice by itself, with room to bubble.</summary>
+    internal static bool HoldsRice(Vessel pot, Mass dry, Rice rice) =>
+        dry.Grams * (1 + rice.Absorbed.Typical) * RiceHeap <= pot.Brim.Millilitres * Vessel.UsableShare;
 
     /// <summary>Room that a gram of cooked rice takes with its bubbling water, mL (confidence C).</summary>
     private const double RiceHeap = 1.35;

@@ -33,14 +33,13 @@ internal sealed partial record Way
             return;
         }
 
-        var look = new Trigger(Look: new Look(joining[0].Id, Doneness.Anchor(state), OtherAgain));
-        foreach (var other in joining.Skip(1))
+        double Far(OtherPulse other) =>
+            state == FeltState.Soft ? Math.Max(Doneness.Anchor(state), dish.Targets.Window(other.Pulse).Low) : Doneness.Anchor(state);
+        var look = new Look(joining[0].Id, Far(joining[0]), OtherAgain)
         {
-            actions.Add(new CookAction.Stir(look));
-            look = look with { Look = look.Look! with { IngredientId = other.Id } };
-        }
-
-        actions.Add(new CookAction.Heat(look, Flame.Off) { StepId = StepIds.OtherSoft });
+            Also = [.. joining.Skip(1).Select(o => new LookAlso(o.Id, Far(o)))],
+        };
+        actions.Add(new CookAction.Heat(new Trigger(Look: look), Flame.Off) { StepId = StepIds.OtherSoft });
     }
 
     /// <summary>A quick pulse changes under the hand.</summary>

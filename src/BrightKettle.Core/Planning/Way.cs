@@ -241,7 +241,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         if (Wait is { } state)
         {
             actions.Add(
-                new CookAction.Heat(when with { Look = new Look(PulseId, WaitsFor(dish, state), LookAgain) }, Flame.Off)
+                new CookAction.Heat(when with { Look = Ripe(dish, state) }, Flame.Off)
                 {
                     StepId = StepIds.Ready,
                 }
@@ -249,6 +249,17 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
         }
     }
+
+    /// <summary>The slowest and all that have been in the pot with it from the start are far enough.</summary>
+    private Look Ripe(Dish dish, FeltState state) =>
+        new(PulseId, WaitsFor(dish, state), LookAgain)
+        {
+            Also =
+            [
+                .. dish.OtherPulses.Where(o => OtherWait is null || !JoinsLater(dish, o))
+                    .Select(o => new LookAlso(o.Id, Math.Min(WaitsFor(dish, state), dish.Targets.Window(o.Pulse).Low))),
+            ],
+        };
 
     /// <summary>The doneness that a look waits for: to what the target wants, were it past soft, less what the pulses gain with the
     /// rice.</summary>

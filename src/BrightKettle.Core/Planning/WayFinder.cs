@@ -16,8 +16,8 @@ public sealed record WayOffer(Method Method, SoakChoice Soak, string? CookerId, 
     /// <summary>What one compares by; null for a refused way.</summary>
     public WayFacts? Facts { get; init; }
 
-    /// <summary>The rice stands in its own bowl above the pulses.</summary>
-    public bool RiceAbove { get; init; }
+    /// <summary>The rice's own pot, or its bowl above the pulses; null when it joins them.</summary>
+    public string? RiceVesselId { get; init; }
 }
 
 /// <summary>All ways that this kitchen has, side by side: what works by the hour and, with the reason, what does not.</summary>
@@ -49,7 +49,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     private static IEnumerable<Dish> Wishes(Dish asked)
     {
-        var dish = asked.RiceApart is { Above: true } ? asked with { RiceApart = null } : asked;
+        var dish = asked with { RiceApart = null };
         var useful = dish.Pulse.SoakHours.High > 0;
         foreach (var soak in Soaks.Where(s => useful || s == SoakChoice.None))
         {
@@ -59,6 +59,11 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                 Cooker = null,
                 Soak = soak,
             };
+            foreach (var beside in RiceBeside(dish with { Method = Method.OpenPot, Cooker = null, Soak = soak }, asked.RiceApart))
+            {
+                yield return beside;
+            }
+
             foreach (var cooker in Kitchen(dish).Where(v => v.Cooker is not null))
             {
                 var slow = cooker.Cooker!.Kind == CookerKind.Slow;
@@ -72,7 +77,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                     };
                 }
 
-                if (!slow && soak != SoakChoice.Quick && dish is { Rice: not null, RiceApart: null })
+                if (!slow && soak != SoakChoice.Quick && dish.Rice is not null)
                 {
                     yield return dish with
                     {
@@ -93,13 +98,26 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
         };
     }
 
+    /// <summary>The same with the rice in a pot of its own, where there is one that takes it and a burner for it.</summary>
+    /// <param name="asked">The pot that was asked for; the smallest that takes it where none was.</param>
+    internal static IEnumerable<Dish> RiceBeside(Dish dish, CookVessel? asked = null) =>
+        dish.Rice is null ? []
+        : asked is { Above: false } ? [dish with { RiceApart = asked }]
+        : dish is { Rice: { } rice, OtherBurner: { } burner }
+            ? Kitchen(dish)
+                .Where(v => v.Id != dish.Vessel.Id && v.Cooker is null && Planner.HoldsRice(v, dish.RiceDry, rice))
+                .OrderBy(v => v.Brim.Millilitres)
+                .Take(1)
+                .Select(v => dish with { RiceApart = new(v, burner) })
+            : [];
+
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 
     private WayOffer Offer(Dish dish, string? pulseId, int pots)
     {
         var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, rough: true))
         {
-            RiceAbove = dish.RiceApart is { Above: true },
+            RiceVesselId = dish.RiceApart?.Vessel.Id,
         };
         return offer.Plan is { } plan
             ? offer with

@@ -34,6 +34,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>The least water for rice that goes in first, over its dry weight: what it drinks until the pulses join.</summary>
     private const double LeastRiceWaterShare = 1.3;
 
+    /// <summary>Liquor that rice which goes in first still has when the pulses join it, over its dry weight.</summary>
+    private const double WetAtJoinShare = 0.15;
+
     /// <summary>J/g, for a first guess at the water that a hard boil takes.</summary>
     private const double HeatOfSteam = 2257;
 
@@ -421,8 +424,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                     {
                         JoinOrder.Together => way.JoinLiquor,
                         JoinOrder.RiceFirst => Mass.Max(
-                            dish.RiceDry * LeastRiceWaterShare,
-                            way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + RiceDrinksBeforeJoin(run, cook)
+                            Mass.Max(
+                                dish.RiceDry * LeastRiceWaterShare,
+                                way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + RiceDrinksBeforeJoin(run, cook)
+                            ),
+                            // It must not lie dry over the flame before the pulses come.
+                            way.Water + (dish.RiceDry * WetAtJoinShare) - LiquorBeforeJoin(run, cook)
                         ),
                         _ when way.Wait is null => Mass.Max(
                             dish.PulseDry * LeastUnwatchedWaterShare,

@@ -112,14 +112,18 @@ public sealed record WayFactsDto(
 public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
 
 /// <summary>One change that makes a refused dish possible; it has been planned.</summary>
-/// <param name="Kind">serve_at, unsoaked, vessel or amount.</param>
+/// <param name="Kind">serve_at, unsoaked, vessel, amount or way.</param>
+/// <param name="Method">For kind way: how it is cooked instead.</param>
+/// <param name="RiceVesselId">For kind way: the rice's own pot; null where it joins the pulses.</param>
 public sealed record AlternativeDto(
-    [property: OneOf("serve_at", "unsoaked", "vessel", "amount")] string Kind,
+    [property: OneOf("serve_at", "unsoaked", "vessel", "amount", "way")] string Kind,
     string? ServeAtLocal,
     string? VesselId,
     string? VesselName,
     double? Scale,
-    [property: OneOf(typeof(SoakChoice))] string? Soak
+    [property: OneOf(typeof(SoakChoice))] string? Soak,
+    [property: OneOf(typeof(Method))] string? Method,
+    string? RiceVesselId
 );
 
 /// <summary>One line of the stream in which ways arrive.</summary>

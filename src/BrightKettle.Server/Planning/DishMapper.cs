@@ -107,6 +107,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 PulseTarget = pulseTarget,
                 RiceTarget = riceTarget,
                 BurnerCount = Math.Max(1, kitchen.Burners.Count),
+                OtherBurner = kitchen.Burners.FirstOrDefault(b => b.Id != burner.Id),
             };
     }
 

@@ -53,6 +53,8 @@ public static class PlanProblems
                 ["at"] = Clock(dish, facts.EarliestTable ?? facts.LatestSoak ?? facts.At),
                 ["needed"] = facts.NeededMillilitres / 1000,
                 ["usable"] = facts.UsableMillilitres / 1000,
+                ["share"] = facts.Share is { } share ? Math.Round(10 * share) : null,
+                ["spoilt"] = facts.SpoiltBy is { } spoilt ? ClosedSet.Word(spoilt) : null,
             }
         );
         return (Said.Say($"refusal.{code}.title", given), Said.Say($"refusal.{code}.detail", given));

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Units;
@@ -131,7 +132,15 @@ public static class PlanSteps
                 m,
                 new(Minutes: plan.Cook.Actions.Skip(m.Action).Select(a => a.Trigger.Delay).FirstOrDefault(d => d is not null)?.TotalMinutes)
             ),
-            StepIds.HeatOff => Make("heat_off", m, new(Minutes: plan.Dish.Rice!.RestMinutes.Typical)),
+            StepIds.HeatOff => Make(
+                "heat_off",
+                m,
+                new(
+                    Minutes: plan.Dish.Rice!.RestMinutes.Typical,
+                    EveryMinutes: action.Trigger.Look?.Again.TotalMinutes,
+                    AddMillilitres: action.Trigger.Look?.NotYet is { Sprinkle.Grams: > 0 and var grams } ? Math.Round(grams / 10) * 10 : null
+                )
+            ),
             StepIds.Reheat => Make("reheat", m, new()),
             StepIds.OtherIn => OtherIn(plan, m, ((CookAction.Add)action).IngredientId),
             StepIds.OtherSoft => Make(
@@ -216,11 +225,24 @@ public static class PlanSteps
             m.Late.ToDateTimeOffset(),
             new(
                 EveryMinutes: action.Trigger.Look!.Again.TotalMinutes,
-                Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null,
-                Place: plan.Dish.Method == Method.SlowCooker ? "crock" : null
+                Felt: LookedFor(plan, action.Trigger.Look),
+                Place: plan.Dish.Method == Method.SlowCooker ? "crock"
+                    : JoinsAtOnce(plan) ? "at_once"
+                    : null
             )
         );
     }
+
+    /// <summary>The state that ends the looks: past soft it is what the dish wants.</summary>
+    private static string? LookedFor(Plan plan, Look look) =>
+        look.Doneness > Doneness.Anchor(FeltState.Soft) && plan.Dish.Targets.Usual(plan.Dish.Pulse) is var target and > PulseTarget.Whole
+            ? ClosedSet.Word(target)
+        : plan.Waits is { } state ? ClosedSet.Word(state)
+        : null;
+
+    /// <summary>The rice goes in with the look that says yes, and does not wait for an hour.</summary>
+    private static bool JoinsAtOnce(Plan plan) =>
+        plan.Cook.Actions.OfType<CookAction.SetLiquor>().Any(a => a.StepId == StepIds.SetLiquor && a.Trigger.NotBefore is null);
 
     private static StepDto Extra(Plan plan, MomentForecast m, string id, string kind)
     {

@@ -35,9 +35,7 @@ public static class WayMapper
             why?.Title,
             why?.Detail,
             way.Refusal is { } refused ? Alternatives(refused, dish) : [],
-            way.RiceAbove ? RiceBowl.Id
-                : dish.RiceApart is { Above: false } own ? own.Vessel.Id
-                : null,
+            way.RiceVesselId,
             ClosedSet.Word(dish.CookedFrom)
         );
     }
@@ -54,7 +52,9 @@ public static class WayMapper
                 a.VesselId,
                 dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId)?.Name,
                 a.Scale,
-                a.Soak is { } soak ? ClosedSet.Word(soak) : null
+                a.Soak is { } soak ? ClosedSet.Word(soak) : null,
+                a.Method is { } method ? ClosedSet.Word(method) : null,
+                a.RiceVesselId
             )),
         ];
     }

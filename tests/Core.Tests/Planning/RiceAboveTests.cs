@@ -89,15 +89,15 @@ public sealed class RiceAboveTests
     {
         var dish = Dish("toor_split", 200, "long_white", 250, style: Style.Saucy) with { OtherVessels = [Pot(), Hill] };
         var ways = new WayFinder(Plans, Kitchens.Catalogue).For(dish, 32);
-        var above = ways.Single(w => w.RiceAbove && w.Soak == SoakChoice.None);
+        var above = ways.Single(w => w.RiceVesselId == RiceBowl.Id && w.Soak == SoakChoice.None);
         Assert.NotNull(above.Plan);
         Assert.Equal(Hill.Id, above.CookerId);
         var again = new WayFinder(Plans, Kitchens.Catalogue).For(above.Plan.Dish, 32);
         static IEnumerable<(Method, SoakChoice, bool)> Kinds(IReadOnlyList<WayOffer> list) =>
-            list.Select(w => (w.Method, w.Soak, w.RiceAbove)).Order();
+            list.Select(w => (w.Method, w.Soak, w.RiceVesselId == RiceBowl.Id)).Order();
         Assert.Equal(Kinds(ways), Kinds(again));
         Assert.DoesNotContain(new WayFinder(Plans, Kitchens.Catalogue).For(dish with { Rice = null, RiceDry = Mass.Zero }, 32), w =>
-            w.RiceAbove
+            w.RiceVesselId == RiceBowl.Id
         );
     }
 }

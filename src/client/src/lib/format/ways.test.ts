@@ -10,6 +10,8 @@ const offer = (more: Partial<Alternative>): Alternative => ({
   vesselName: null,
   scale: null,
   soak: null,
+  method: null,
+  riceVesselId: null,
   ...more,
 });
 

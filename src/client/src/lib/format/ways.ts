@@ -17,6 +17,8 @@ export function offerWords(offer: Alternative, today: string): string {
     scale: offer.scale ?? 1,
     // Null would be the word none.
     soak: offer.soak ?? 'as_asked',
+    method: offer.method ?? 'open_pot',
+    beside: offer.riceVesselId ? 'yes' : 'no',
     when: at ? `${dayName(at.slice(0, 10), today)} at ${at.slice(11)}` : null,
   });
 }

@@ -26,6 +26,16 @@ export const styles = styleIds.map((id) => ({
   hint: say(`style.${id}.hint`),
 }));
 
+/** What the pulses, or the rice, shall be like; the first leaves it to what is usual. */
+export const pulseTargets = (['usual', 'firm', 'whole', 'creamy', 'melted'] as const).map((id) => ({
+  id,
+  name: say(`target.pulse.${id}`),
+}));
+export const riceTargets = (['usual', 'fluffy', 'soft', 'porridge'] as const).map((id) => ({
+  id,
+  name: say(`target.rice.${id}`),
+}));
+
 const soakIds: Soak[] = ['overnight', 'quick', 'none'];
 export const soaks = soakIds.map((id) => ({
   id,

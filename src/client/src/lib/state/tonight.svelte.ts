@@ -44,6 +44,8 @@ export class Tonight {
     littleOnes: 0,
     pull: null,
     cookedFrom: null,
+    pulseTarget: null,
+    riceTarget: null,
   });
   /** As it was at first: what a new dinner begins with. */
   readonly #first = { ...this.dish };
@@ -134,6 +136,9 @@ export class Tonight {
       serveAtLocal: offer.serveAtLocal ?? dish.serveAtLocal,
       vesselId: offer.vesselId ?? dish.vesselId,
       soak: offer.soak ?? dish.soak,
+      ...(offer.kind === 'way'
+        ? { method: offer.method ?? dish.method, cookerId: null, riceVesselId: offer.riceVesselId ?? null }
+        : {}),
       ...(offer.scale && this.#amounts
         ? {
             pulse: scaled(this.#amounts.pulse, 0),

@@ -135,6 +135,8 @@ describe('tonight', () => {
       vesselId: null,
       vesselName: null,
       soak: null,
+      method: null,
+      riceVesselId: null,
     });
     expect(tonight.dish.pulse).toEqual({ value: 150, unit: 'g' });
     expect(tonight.dish.rice).toEqual({ value: 100, unit: 'g' });

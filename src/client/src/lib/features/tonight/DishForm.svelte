@@ -1,9 +1,18 @@
 <script lang="ts">
   import { within } from '../../messages/figures';
-  import { api, type Catalogue, type Dish, type Extra, type Kitchen } from '../../api/client';
+  import {
+    api,
+    type Catalogue,
+    type Dish,
+    type Extra,
+    type Kitchen,
+    type PulseTarget,
+    type RiceTarget,
+  } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
-  import { capital, soaks, styles } from '../../format/words';
+  import { capital, pulseTargets, riceTargets, soaks, styles } from '../../format/words';
+  import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
   import AmountField from '../../ui/AmountField.svelte';
   import Choice from '../../ui/Choice.svelte';
@@ -127,6 +136,9 @@
   /** Table cup of the catalogue, mL, and a bag as most shops sell it, g: the server's own, said here for the unit alone. */
   const tableCup = 240;
   const packet = 500;
+
+  /** What was named, or nothing: the usual. */
+  const named = <T extends string>(value: string): T | null => (value === 'usual' ? null : (value as T));
 </script>
 
 <SayLine {tonight} />
@@ -208,6 +220,32 @@
     options={styles}
     onchange={(style) => tonight.change({ style })}
   />
+  <div class="grid grid-cols-2 gap-3">
+    <div>
+      <label class="mb-1 block text-sm font-semibold" for="pulse-target">{say('target.pulse.legend')}</label>
+      <select
+        id="pulse-target"
+        class="select w-full text-[0.95rem]"
+        value={dish.pulseTarget ?? 'usual'}
+        onchange={(e) => tonight.change({ pulseTarget: named<PulseTarget>(e.currentTarget.value) })}
+      >
+        {#each pulseTargets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
+      </select>
+    </div>
+    {#if dish.riceId}
+      <div>
+        <label class="mb-1 block text-sm font-semibold" for="rice-target">{say('target.rice.legend')}</label>
+        <select
+          id="rice-target"
+          class="select w-full text-[0.95rem]"
+          value={dish.riceTarget ?? 'usual'}
+          onchange={(e) => tonight.change({ riceTarget: named<RiceTarget>(e.currentTarget.value) })}
+        >
+          {#each riceTargets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
+        </select>
+      </div>
+    {/if}
+  </div>
   <ExtraPicker
     {extras}
     chosen={dish.extras ?? []}
