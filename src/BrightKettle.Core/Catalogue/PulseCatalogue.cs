@@ -73,6 +73,13 @@ public sealed class PulseCatalogue
     /// <summary>A data file of this assembly that is a list.</summary>
     internal static IReadOnlyList<T> ReadList<T>(string name) => Read<T>(name);
 
+    /// <summary>A data file of this assembly that is one object.</summary>
+    internal static T ReadOne<T>(string name)
+    {
+        using var stream = Open(name);
+        return JsonSerializer.Deserialize<T>(stream, Json) ?? throw new InvalidOperationException($"The data file {name} is empty.");
+    }
+
     private static Stream Open(string name) =>
         typeof(PulseCatalogue).Assembly.GetManifestResourceStream(name)
         ?? throw new InvalidOperationException($"The data file {name} is not in the assembly.");

@@ -151,7 +151,9 @@ internal sealed class AlternativeFinder(Planner planner)
     {
         var open = dish with { Method = Method.OpenPot, Cooker = null, RiceApart = null };
         SoakChoice[] soaks = dish.Pulse.SoakHours.High > 0 ? [dish.Soak, SoakChoice.None, SoakChoice.Overnight] : [SoakChoice.None];
-        foreach (var tried in soaks.Distinct().Select(s => open with { Soak = s }).Where(d => (d.Method, d.Soak) != (dish.Method, dish.Soak)))
+        foreach (
+            var tried in soaks.Distinct().Select(s => open with { Soak = s }).Where(d => (d.Method, d.Soak) != (dish.Method, dish.Soak))
+        )
         {
             if (planner.Share(tried) >= Sure)
             {

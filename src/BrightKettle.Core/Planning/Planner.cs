@@ -23,7 +23,8 @@ public sealed class Planner(Simulator simulator)
         }
 
         var plan = Describe(dish, solved, pots, rough);
-        return plan.ShareTender >= LeastShare
+        // What a cook pulled on purpose is shown with what it costs.
+        return plan.ShareTender >= LeastShare || !dish.Pull.IsNothing
             ? new PlanAnswer.Planned(plan)
             : Refused(
                 dish,
@@ -165,10 +166,7 @@ public sealed class Planner(Simulator simulator)
             return Refuse(PlanRefusal.TooSoon, "serveAt", new(EarliestTable: table, Minutes: (dish.ServeAt - light).TotalMinutes));
         }
 
-        if (
-            dish is { RiceApart.Vessel: { } own, Rice: { } grain }
-            && !HoldsRice(own, dish.RiceDry, grain)
-        )
+        if (dish is { RiceApart.Vessel: { } own, Rice: { } grain } && !HoldsRice(own, dish.RiceDry, grain))
         {
             return Refuse(
                 PlanRefusal.PotTooSmallForRice,

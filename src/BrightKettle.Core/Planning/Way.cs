@@ -240,12 +240,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     {
         if (Wait is { } state)
         {
-            actions.Add(
-                new CookAction.Heat(when with { Look = Ripe(dish, state) }, Flame.Off)
-                {
-                    StepId = StepIds.Ready,
-                }
-            );
+            actions.Add(new CookAction.Heat(when with { Look = Ripe(dish, state) }, Flame.Off) { StepId = StepIds.Ready });
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
         }
     }
@@ -256,7 +251,8 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         {
             Also =
             [
-                .. dish.OtherPulses.Where(o => OtherWait is null || !JoinsLater(dish, o))
+                .. dish
+                    .OtherPulses.Where(o => OtherWait is null || !JoinsLater(dish, o))
                     .Select(o => new LookAlso(o.Id, Math.Min(WaitsFor(dish, state), dish.Targets.Window(o.Pulse).Low))),
             ],
         };

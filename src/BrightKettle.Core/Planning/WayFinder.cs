@@ -109,7 +109,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                 .OrderBy(v => v.Brim.Millilitres)
                 .Take(1)
                 .Select(v => dish with { RiceApart = new(v, burner) })
-            : [];
+        : [];
 
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 

@@ -429,7 +429,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                                 way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + RiceDrinksBeforeJoin(run, cook)
                             ),
                             // It must not lie dry over the flame before the pulses come.
-                            way.Water + (dish.RiceDry * WetAtJoinShare) - LiquorBeforeJoin(run, cook)
+                            way.Water
+                                + (dish.RiceDry * WetAtJoinShare)
+                                - LiquorBeforeJoin(run, cook)
                         ),
                         _ when way.Wait is null => Mass.Max(
                             dish.PulseDry * LeastUnwatchedWaterShare,

@@ -1,250 +1,150 @@
-using System.Text.RegularExpressions;
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Words.Lines;
 using NodaTime;
 
 namespace BrightKettle.Core.Words;
 
-/// <summary>What one line says of a dinner; null where it says nothing.</summary>
-/// <param name="NotUnderstood">Words that mean nothing here.</param>
+/// <summary>What one line says of a dinner; null, or empty, where it says nothing.</summary>
+/// <param name="People">Little ones counted in.</param>
+/// <param name="FromNow">The table so long from now.</param>
+/// <param name="Pulses">In the order in which they were said, with the amount of each where one was.</param>
+/// <param name="Extras">The same for what goes in beside them.</param>
+/// <param name="WithoutIds">Extras and pulses that are not wanted.</param>
+/// <param name="Parts">What was read and what was not, where it stands.</param>
 public sealed record DishWish(
     int? People,
+    int? LittleOnes,
     LocalTime? At,
+    Duration? FromNow,
     int? DaysOn,
-    IReadOnlyList<string> PulseIds,
-    string? RiceId,
+    IsoDayOfWeek? Weekday,
+    IReadOnlyList<(string Id, SaidAmount? Amount)> Pulses,
+    (string Id, SaidAmount? Amount)? Rice,
     bool NoRice,
+    bool RiceBeside,
     Style? Style,
+    PulseTarget? PulseTarget,
+    RiceTarget? RiceTarget,
     SoakChoice? Soak,
     Method? Method,
     CookedFrom CookedFrom,
-    IReadOnlyList<string> ExtraIds,
-    IReadOnlyList<string> NotUnderstood
-);
-
-/// <summary>Reads a dinner said in one line: "for four, at seven: chickpeas with brown rice, saucy, with tomato".</summary>
-public sealed partial class DishLine(CatalogueNames names)
+    IReadOnlyList<(string Id, SaidAmount? Amount)> Extras,
+    IReadOnlyList<string> WithoutIds,
+    IReadOnlyList<LinePart> Parts
+)
 {
-    private static readonly (string Words, Style Style)[] Styles =
-    [
-        ("soup", Style.Soup),
-        ("soupy", Style.Soup),
-        ("broth", Style.Soup),
-        ("porridge", Style.Soup),
-        ("saucy", Style.Saucy),
-        ("gravy", Style.Saucy),
-        ("stew", Style.Saucy),
-        ("moist", Style.Moist),
-        ("dry", Style.Dry),
-        ("fluffy", Style.Dry),
-    ];
+    public IReadOnlyList<string> PulseIds => [.. Pulses.Select(p => p.Id)];
 
-    private static readonly HashSet<string> Idle =
-    [
-        "for",
-        "at",
-        "with",
-        "and",
-        "in",
-        "the",
-        "a",
-        "an",
-        "of",
-        "on",
-        "some",
-        "please",
-        "tonight",
-        "dinner",
-        "lunch",
-        "people",
-        "persons",
-        "guests",
-        "eaters",
-        "us",
-        "want",
-        "i",
-        "we",
-        "cook",
-        "oclock",
-        "clock",
-        "o",
-        "style",
-        "not",
-        "no",
-        "without",
-        "beans",
-        "bean",
-        "by",
-        "today",
-        "tomorrow",
-    ];
+    public string? RiceId => Rice?.Id;
+
+    public IReadOnlyList<string> ExtraIds => [.. Extras.Select(e => e.Id)];
+
+    /// <summary>Words that mean nothing here.</summary>
+    public IReadOnlyList<string> NotUnderstood => [.. Parts.OfType<LinePart.Unread>().Select(u => u.Word)];
+}
+
+/// <summary>Reads a dinner said in one line: "for four, at seven: 300 g chickpeas with brown rice, saucy, no onion".</summary>
+public sealed class DishLine(PulseCatalogue catalogue)
+{
+    private readonly LineGrammar _grammar = new(new Vocabulary(catalogue));
 
     public DishWish Read(string line)
     {
         ArgumentNullException.ThrowIfNull(line);
-        var text = PlainText.Of(line).Trim();
-        var time = Time(ref text);
-        var people = People(ref text);
-        var noRice = Cut(ref text, NoRice());
-        var soak =
-            Cut(ref text, Unsoaked()) ? SoakChoice.None
-            : Cut(ref text, Quick()) ? SoakChoice.Quick
-            : Cut(ref text, Soaked()) ? SoakChoice.Overnight
-            : (SoakChoice?)null;
-        var from =
-            Cut(ref text, Freezer()) ? CookedFrom.Freezer
-            : Cut(ref text, Fridge()) ? CookedFrom.Fridge
-            : CookedFrom.Tin;
-        var method =
-            from != CookedFrom.Tin ? Method.Cooked
-            : Cut(ref text, Pressure()) ? Method.Pressure
-            : Cut(ref text, Slow()) ? Method.SlowCooker
-            : Cut(ref text, Tin()) ? Method.Cooked
-            : Cut(ref text, Open()) ? Method.OpenPot
-            : (Method?)null;
-        var tomorrow =
-            Tomorrow().IsMatch(text) ? 1
-            : Today().IsMatch(text) ? 0
-            : (int?)null;
-        var found = names.In(text);
-        var words = CatalogueNames.WordsOf(text);
-        var style = Styles.Where(s => words.Contains(s.Words)).Select(s => (Style?)s.Style).FirstOrDefault();
-        var named = found.SelectMany(f => Enumerable.Range(f.At, f.Length)).ToHashSet();
-        var left = words.Where((w, i) => !named.Contains(i) && !Idle.Contains(w) && Styles.All(s => s.Words != w)).ToList();
+        var parts = Settled(_grammar.Read(PlainText.Of(line)));
+        var named = parts.OfType<LinePart.Named>().ToList();
+        var dish = parts.OfType<LinePart.Dish>().FirstOrDefault();
+        string? Said(string of) => parts.OfType<LinePart.Said>().LastOrDefault(s => s.Of == of)?.Means;
+        var pulses = Of(named, "pulse");
+        // A dish says its pulse, unless the line names one itself.
+        var all = pulses.Count == 0 && dish is not null ? [(dish.Pulses[0], null)] : pulses;
+        var rice = Of(named, "rice").Select(r => ((string Id, SaidAmount? Amount)?)r).FirstOrDefault();
+        var noRice = Said("rice") == "none";
+        var extras = Of(named, "extra");
+        var kids = parts.OfType<LinePart.People>().Where(p => p.Little).Sum(p => p.Count);
+        var grown = parts.OfType<LinePart.People>().Where(p => !p.Little).Select(p => (int?)p.Count).FirstOrDefault();
+        var tins = named.Any(n => n is { Kind: "pulse", Without: false, Amount.Unit: "tin" });
+        var from = Said("from");
         return new(
-            people,
-            time,
-            tomorrow,
-            [.. found.Where(f => f.Kind == "pulse").Select(f => f.Id).Distinct()],
-            found.FirstOrDefault(f => f.Kind == "rice")?.Id,
+                // "For four, 2 kids": they are among the four; "2 adults and 2 kids" are four.
+                grown is { } g
+                    ? g + (parts.OfType<LinePart.People>().Any(p => !p.Little && Says(line, p, "adult")) ? kids : 0)
+                : kids > 0 ? kids
+                : null,
+            kids > 0 ? kids : null,
+            parts.OfType<LinePart.Time>().LastOrDefault(t => !IsMeal(line, t))?.At ?? parts.OfType<LinePart.Time>().LastOrDefault()?.At,
+            parts.OfType<LinePart.FromNow>().LastOrDefault()?.Span,
+            parts.OfType<LinePart.Day>().LastOrDefault()?.DaysOn,
+            parts.OfType<LinePart.Weekday>().LastOrDefault()?.On,
+            all,
+            noRice ? null : rice ?? (dish?.Rice is { } its ? (its, null) : null),
             noRice,
-            style,
-            soak,
-            method,
-            from,
-            [.. found.Where(f => f.Kind == "extra").Select(f => f.Id).Distinct()],
-            left
+            Said("rice") == "beside",
+            Word<Style>(Said("style")) ?? Word<Style>(dish?.Style),
+            Word<PulseTarget>(Said("pulse")) ?? Word<PulseTarget>(dish?.PulseTarget),
+            Word<RiceTarget>(Said("rice")) ?? Word<RiceTarget>(dish?.RiceTarget),
+            Word<SoakChoice>(Said("soak")),
+            tins || from is not null ? Method.Cooked : Word<Method>(Said("method")),
+            tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
+            [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],
+            [.. named.Where(n => n.Without).Select(n => n.Ids[0]).Distinct()],
+            parts
         );
     }
 
-    private static bool Cut(ref string text, Regex pattern)
+    /// <summary>A loose amount goes to what was named last without one, else to what is named next; one of nothing stays unread.</summary>
+    private static List<LinePart> Settled(IReadOnlyList<LinePart> read)
     {
-        var match = pattern.Match(text);
-        text = match.Success ? text.Remove(match.Index, match.Length) : text;
-        return match.Success;
-    }
-
-    private static int? People(ref string text)
-    {
-        foreach (Match match in For().Matches(text))
+        var parts = read.ToList();
+        static bool Wants(LinePart part) => part is LinePart.Named { Kind: "pulse" or "rice", Amount: null, Without: false };
+        for (var i = 0; i < parts.Count; i++)
         {
-            if (
-                Numbers.At(text[(match.Index + match.Length)..], out var rest) is { Low: >= 1 and <= 40 and var people }
-                && people == Math.Floor(people)
-            )
+            if (parts[i] is not LinePart.Loose loose)
             {
-                text = string.Concat(text.AsSpan(0, match.Index), " ", rest);
-                return (int)people;
+                continue;
+            }
+
+            var to = parts.FindLastIndex(i, Wants);
+            to = to >= 0 ? to : parts.FindIndex(i, Wants);
+            if (to >= 0)
+            {
+                parts[to] = (LinePart.Named)parts[to] with { Amount = loose.Amount };
+            }
+            else
+            {
+                parts[i] = new LinePart.Unread(loose.Start, loose.Length, $"{loose.Amount.Value:0.##} {loose.Amount.Unit}");
             }
         }
 
-        return null;
+        return parts;
     }
 
-    /// <summary>At seven, at 19:30, at half past six, at quarter to eight, 7 pm. A bare hour up to eleven is an evening's.</summary>
-    private static LocalTime? Time(ref string text)
+    private static List<(string Id, SaidAmount? Amount)> Of(List<LinePart.Named> named, string kind)
     {
-        var match = Clock().Match(text);
-        if (match.Success)
-        {
-            var (hour, minute) = (
-                int.Parse(match.Groups["h"].Value, null),
-                match.Groups["m"].Length > 0 ? int.Parse(match.Groups["m"].Value, null) : 0
-            );
-            var half = match.Groups["half"].Value.ToLowerInvariant();
-            if (hour < 24 && minute < 60)
-            {
-                text = text.Remove(match.Index, match.Length);
-                return new LocalTime(half == "am" || match.Groups["m"].Length > 0 && hour >= 12 ? hour % 24 : Evening(hour, half), minute);
-            }
-        }
-
-        match = SaidClock().Match(text);
-        if (
-            !match.Success
-            || Numbers.At(match.Groups["n"].Value, out _) is not { Low: >= 1 and <= 12 and var said }
-            || said != Math.Floor(said)
-        )
-        {
-            return null;
-        }
-
-        text = text.Remove(match.Index, match.Length);
-        var at = new LocalTime(Evening((int)said, "pm") % 24, 0);
-        return match.Groups["part"].Value.ToLowerInvariant() switch
-        {
-            "half past" => at.PlusMinutes(30),
-            "quarter past" => at.PlusMinutes(15),
-            "quarter to" => at.PlusMinutes(-15),
-            _ => at,
-        };
+        var without = named.Where(n => n.Without).SelectMany(n => n.Ids).ToHashSet();
+        return
+        [
+            .. named
+                .Where(n => n.Kind == kind && !n.Without && !without.Contains(n.Ids[0]))
+                .GroupBy(n => n.Ids[0])
+                .Select(g => (g.Key, g.Select(n => n.Amount).FirstOrDefault(a => a is not null))),
+        ];
     }
 
-    private static int Evening(int hour, string half) =>
-        half == "am" ? hour % 12
-        : hour < 12 ? hour + 12
-        : hour;
+    private static bool Says(string line, LinePart part, string word) =>
+        line.Substring(part.Start, Math.Min(part.Length, line.Length - part.Start)).Contains(word, StringComparison.OrdinalIgnoreCase);
 
-    [GeneratedRegex(@"\bfor\s+", RegexOptions.IgnoreCase)]
-    private static partial Regex For();
+    /// <summary>A meal's usual hour gives way to one that was said: dinner at eight.</summary>
+    private static bool IsMeal(string line, LinePart.Time time) =>
+        !line.AsSpan(time.Start, Math.Min(time.Length, line.Length - time.Start)).ContainsAnyInRange('0', '9')
+        && time.At.Minute == 0
+        && time.At.Hour is 8 or 12 or 13 or 19
+        && !SaidHours.Any(h => Says(line, time, h));
 
-    [GeneratedRegex(
-        @"\b(?:at\s+)?(?<h>\d{1,2})(?:[:.h](?<m>\d{2}))\s*(?<half>am|pm)?\b|\bat\s+(?<h>\d{1,2})\s*(?<half>am|pm)?\b|\b(?<h>\d{1,2})\s*(?<half>am|pm)\b",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex Clock();
+    private static readonly string[] SaidHours = ["seven", "eight", "one", "twelve", "sieben", "siete", "sept", "sette"];
 
-    [GeneratedRegex(
-        @"\bat\s+(?:(?<part>half past|quarter past|quarter to)\s+)?(?<n>one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)\b(?:\s*o'?clock)?",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex SaidClock();
-
-    [GeneratedRegex(@"\b(?:no|without)\s+rice\b", RegexOptions.IgnoreCase)]
-    private static partial Regex NoRice();
-
-    [GeneratedRegex(@"\b(?:not\s+soaked|unsoaked|no\s+soak|nothing\s+soaked|from\s+dry)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Unsoaked();
-
-    [GeneratedRegex(@"\bquick[- ]?soak(?:ed)?\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Quick();
-
-    [GeneratedRegex(@"\bsoaked(?:\s+overnight)?\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Soaked();
-
-    [GeneratedRegex(@"\b(?:under\s+pressure|pressure\s+cooker|pressure)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Pressure();
-
-    [GeneratedRegex(@"\bslow[- ]?cooker\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Slow();
-
-    [GeneratedRegex(
-        @"\bfrom\s+(?:a|the)\s+(?:tin|can)\b|\btinned\b|\bcanned\s+(?=chick|bean|lentil|kidney|black|pinto)",
-        RegexOptions.IgnoreCase
-    )]
-    private static partial Regex Tin();
-
-    [GeneratedRegex(@"\b(?:cooked,?\s+)?from\s+(?:the|our|my)\s+fridge\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Fridge();
-
-    [GeneratedRegex(@"\b(?:cooked,?\s+)?from\s+(?:the|our|my)\s+freezer\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Freezer();
-
-    [GeneratedRegex(@"\b(?:on\s+the\s+stove|open\s+pot)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Open();
-
-    [GeneratedRegex(@"\btomorrow\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Tomorrow();
-
-    [GeneratedRegex(@"\b(?:today|tonight)\b", RegexOptions.IgnoreCase)]
-    private static partial Regex Today();
+    private static T? Word<T>(string? word)
+        where T : struct, Enum =>
+        Enum.TryParse<T>(word?.Replace("_", "", StringComparison.Ordinal), ignoreCase: true, out var value) ? value : null;
 }

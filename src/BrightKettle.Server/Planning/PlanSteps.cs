@@ -138,7 +138,9 @@ public static class PlanSteps
                 new(
                     Minutes: plan.Dish.Rice!.RestMinutes.Typical,
                     EveryMinutes: action.Trigger.Look?.Again.TotalMinutes,
-                    AddMillilitres: action.Trigger.Look?.NotYet is { Sprinkle.Grams: > 0 and var grams } ? Math.Round(grams / 10) * 10 : null
+                    AddMillilitres: action.Trigger.Look?.NotYet is { Sprinkle.Grams: > 0 and var grams }
+                        ? Math.Round(grams / 10) * 10
+                        : null
                 )
             ),
             StepIds.Reheat => Make("reheat", m, new()),

@@ -2,6 +2,7 @@ using System.Globalization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.Lines;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Catalogue;
 using BrightKettle.Server.Exchange;
@@ -15,10 +16,12 @@ namespace BrightKettle.Server.Words;
 /// <summary>From what one line said to a changed dish, with what was understood.</summary>
 public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, Instant now)
 {
-    public LineAnswerDto Map(DishWish wish, DishDto dish)
+    /// <param name="line">As it was typed; parts are told where they stand in it.</param>
+    public LineAnswerDto Map(DishWish wish, DishDto dish, string line)
     {
         ArgumentNullException.ThrowIfNull(wish);
         ArgumentNullException.ThrowIfNull(dish);
+        ArgumentNullException.ThrowIfNull(line);
         var understood = new List<string>();
         var left = wish.NotUnderstood.ToList();
         dish = dish with { Pull = null };
@@ -28,34 +31,29 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             understood.Add(Said.LinePeople(people));
         }
 
-        if (Pulse(wish, left) is { } pulse)
+        if (wish.LittleOnes is { } little)
         {
-            var others = wish.PulseIds.Where(id => id != pulse.Id).Take(3).ToList();
-            dish = dish with
-            {
-                PulseId = pulse.Id,
-                Pulse = null,
-                Soak = Soaks(pulse, wish, dish),
-                Others = [.. others.Select(id => new OtherPulseDto(id))],
-            };
-            understood.Add(string.Join(" and ", others.Select(id => catalogue.FindPulse(id)!.Said).Prepend(pulse.Said)));
+            dish = dish with { LittleOnes = Math.Min(10, little) };
         }
 
-        if (wish.NoRice)
-        {
-            dish = dish with { RiceId = null, Rice = null };
-            understood.Add(Said.LineNoRice());
-        }
-        else if (wish.RiceId is { } rice)
-        {
-            dish = dish with { RiceId = rice, Rice = null };
-            understood.Add(catalogue.FindRice(rice)!.Said);
-        }
-
+        dish = Pulses(wish, dish, left, understood);
+        dish = Rice(wish, dish, understood);
         if (wish.Style is { } style)
         {
             dish = dish with { Style = ClosedSet.Word(style) };
             understood.Add(ClosedSet.Word(style));
+        }
+
+        if (wish.PulseTarget is { } target)
+        {
+            dish = dish with { PulseTarget = ClosedSet.Word(target) };
+            understood.Add(Said.Say($"target.pulse.{ClosedSet.Word(target)}"));
+        }
+
+        if (wish.RiceTarget is { } grain)
+        {
+            dish = dish with { RiceTarget = ClosedSet.Word(grain) };
+            understood.Add(Said.Say($"target.rice.{ClosedSet.Word(grain)}"));
         }
 
         if (wish.Soak is { } soak)
@@ -65,24 +63,40 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         dish = Method(wish, dish, understood);
-        foreach (var extra in wish.ExtraIds.Where(x => dish.Extras?.Any(e => e.ExtraId == x) != true))
-        {
-            dish = dish with { Extras = [.. dish.Extras ?? [], new(extra)] };
-            understood.Add(catalogue.FindExtra(extra)!.Name);
-        }
-
-        return new(Time(wish, dish, understood), understood, left);
+        dish = Extras(wish, dish, understood);
+        return new(Time(wish, dish, understood), understood, left, Choices(wish, line));
     }
 
-    /// <summary>The pulse by its name; failing that, by a slip of spelling among the words that are left. Of several, the one that takes
-    /// longest leads.</summary>
-    private Pulse? Pulse(DishWish wish, List<string> left)
+    /// <summary>The pulses by their names; failing that, one by a slip of spelling among the words that are left. Of several, the one
+    /// that takes longest leads.</summary>
+    private DishDto Pulses(DishWish wish, DishDto dish, List<string> left, List<string> understood)
     {
-        if (wish.PulseIds.Count > 0)
+        var said = wish.Pulses.Select(p => (Pulse: catalogue.FindPulse(p.Id)!, p.Amount)).ToList();
+        if (said.Count == 0 && Misspelt(left) is { } meant)
         {
-            return wish.PulseIds.Select(id => catalogue.FindPulse(id)!).MaxBy(p => p.SimmerUnsoakedMinutes.Middle);
+            said.Add((meant, null));
         }
 
+        if (said.Count == 0)
+        {
+            var kept = (dish.Others ?? []).Where(o => !wish.WithoutIds.Contains(o.PulseId)).ToList();
+            return dish with { Others = kept };
+        }
+
+        var (lead, amount) = said.MaxBy(p => p.Pulse.SimmerUnsoakedMinutes.Middle);
+        var others = said.Where(p => p.Pulse.Id != lead.Id).Take(3).ToList();
+        understood.Add(string.Join(" and ", said.Take(4).Select(p => p.Pulse.Said)));
+        return dish with
+        {
+            PulseId = lead.Id,
+            Pulse = Amount(amount),
+            Soak = Soaks(lead, wish, dish),
+            Others = [.. others.Select(o => new OtherPulseDto(o.Pulse.Id, Amount(o.Amount)))],
+        };
+    }
+
+    private Pulse? Misspelt(List<string> left)
+    {
         foreach (var word in left.Where(w => w.Length >= 5))
         {
             if (
@@ -96,6 +110,110 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         return null;
+    }
+
+    private DishDto Rice(DishWish wish, DishDto dish, List<string> understood)
+    {
+        if (wish.NoRice)
+        {
+            understood.Add(Said.LineNoRice());
+            return dish with { RiceId = null, Rice = null };
+        }
+
+        if (wish.Rice is { } rice)
+        {
+            understood.Add(catalogue.FindRice(rice.Id)!.Said);
+            dish = dish with { RiceId = rice.Id, Rice = Amount(rice.Amount) };
+        }
+
+        return wish.RiceBeside && dish.RiceId is not null
+            ? dish with
+            {
+                RiceVesselId = kitchen.Vessels.FirstOrDefault(v => v.Cooker is null && v.Id != dish.VesselId)?.Id,
+            }
+            : dish;
+    }
+
+    private DishDto Extras(DishWish wish, DishDto dish, List<string> understood)
+    {
+        var kept = (dish.Extras ?? []).Where(e => !wish.WithoutIds.Contains(e.ExtraId) && wish.Extras.All(x => x.Id != e.ExtraId));
+        dish = dish with { Extras = [.. kept, .. wish.Extras.Select(x => new ExtraWishDto(x.Id, ExtraAmount(x.Amount)))] };
+        understood.AddRange(wish.Extras.Select(x => catalogue.FindExtra(x.Id)!.Name));
+        understood.AddRange(
+            wish.WithoutIds.Select(id => Said.LineWithout(catalogue.FindExtra(id)?.Name ?? catalogue.FindPulse(id)?.Said ?? id))
+        );
+        return dish;
+    }
+
+    /// <summary>Of dry pulses or rice, in a unit that a dish can say.</summary>
+    private static AmountDto? Amount(SaidAmount? said) =>
+        said is null
+            ? null
+            : said.Unit switch
+            {
+                "g" => new(said.Value, "g"),
+                "cup" => new(said.Value, "cup"),
+                "packet" => new(said.Value, "packet"),
+                "glass" => new(Math.Round(said.Value * GlassCups, 2), "cup"),
+                "mug" => new(Math.Round(said.Value * MugCups, 2), "cup"),
+                "ml" => new(Math.Round(said.Value / CupMillilitres, 2), "cup"),
+                "handful" => new(said.Value * HandfulGrams, "g"),
+                "tin" => new(Math.Round(said.Value * TinDryGrams), "g"),
+                _ => null,
+            };
+
+    private static AmountDto? ExtraAmount(SaidAmount? said) =>
+        said is null
+            ? null
+            : said.Unit switch
+            {
+                "g" => new(said.Value, "g"),
+                "ml" => new(said.Value, "mL"),
+                "cup" => new(said.Value, "cup"),
+                "glass" => new(Math.Round(said.Value * GlassCups, 2), "cup"),
+                "mug" => new(Math.Round(said.Value * MugCups, 2), "cup"),
+                "tin" => new(said.Value * TinGrams, "g"),
+                "tbsp" => new(said.Value * 15, "mL"),
+                "tsp" => new(said.Value * 5, "mL"),
+                "piece" => new(said.Value, "piece"),
+                _ => null,
+            };
+
+    // Household measures as in measures.json: glass 200 mL, mug 300 mL, a hand's 40 g (confidence C); a tin of 400 g holds 240 g drained,
+    // from about 100 g dry.
+    private const double CupMillilitres = 240;
+    private const double GlassCups = 200 / CupMillilitres;
+    private const double MugCups = 300 / CupMillilitres;
+    private const double HandfulGrams = 40;
+    private const double TinGrams = 400;
+    private const double TinDryGrams = 100;
+
+    /// <summary>What a name that means several was taken for, and what else it may be.</summary>
+    private List<LineChoiceDto> Choices(DishWish wish, string line)
+    {
+        var list = new List<LineChoiceDto>();
+        foreach (var part in wish.Parts)
+        {
+            var ids = part switch
+            {
+                LinePart.Named { Kind: "pulse", Without: false } n => n.Ids,
+                LinePart.Dish d when wish.Parts.OfType<LinePart.Named>().All(n => n.Kind != "pulse" || n.Without) => d.Pulses,
+                _ => [],
+            };
+            if (ids.Count > 1)
+            {
+                list.Add(
+                    new(
+                        line.Substring(part.Start, Math.Min(part.Length, line.Length - part.Start)),
+                        ids[0],
+                        catalogue.FindPulse(ids[0])!.Said,
+                        [.. ids.Skip(1).Select(id => new LineOtherDto(id, catalogue.FindPulse(id)!.Said))]
+                    )
+                );
+            }
+        }
+
+        return list;
     }
 
     private static string Soaks(Pulse pulse, DishWish wish, DishDto dish) =>
@@ -131,15 +249,27 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     /// <summary>An hour without a day is the next time that the clock shows it.</summary>
     private DishDto Time(DishWish wish, DishDto dish, List<string> understood)
     {
-        if (wish.At is null && wish.DaysOn is null)
+        if (wish.FromNow is { } span)
+        {
+            var then = kitchen.Household.LocalOf(now + span);
+            understood.Add(Said.LineAt(then.TimeOfDay.ToString("HH:mm", CultureInfo.InvariantCulture)));
+            return dish with { ServeAtLocal = LocalTimes.Write(then) };
+        }
+
+        if (wish.At is null && wish.DaysOn is null && wish.Weekday is null)
         {
             return dish;
         }
 
         var local = kitchen.Household.LocalOf(now);
         var at = wish.At ?? LocalTimes.Read(dish.ServeAtLocal)?.TimeOfDay ?? new LocalTime(19, 0);
-        var day = local.Date.PlusDays(wish.DaysOn ?? (at > local.TimeOfDay ? 0 : 1));
-        understood.Add(Said.LineAt(at.ToString("HH:mm", CultureInfo.InvariantCulture)));
+        var later = at > local.TimeOfDay ? 0 : 1;
+        var day = wish.Weekday is { } weekday
+            ? local.DayOfWeek == weekday && later == 0
+                ? local.Date
+                : local.Date.Next(weekday)
+            : local.Date.PlusDays(wish.DaysOn ?? later);
+        understood.Add(Said.LineAt($"{day:ddd} {at:HH:mm}"));
         return dish with { ServeAtLocal = LocalTimes.Write(day + at) };
     }
 }

@@ -19,7 +19,20 @@ public sealed record LineRequest(string Line, DishDto Dish);
 /// <summary>The dish as the line changes it.</summary>
 /// <param name="Understood">What was read, in words.</param>
 /// <param name="NotUnderstood">Words that mean nothing here.</param>
-public sealed record LineAnswerDto(DishDto Dish, IReadOnlyList<string> Understood, IReadOnlyList<string> NotUnderstood);
+/// <param name="Choices">Names that may mean another pulse too.</param>
+public sealed record LineAnswerDto(
+    DishDto Dish,
+    IReadOnlyList<string> Understood,
+    IReadOnlyList<string> NotUnderstood,
+    IReadOnlyList<LineChoiceDto> Choices
+);
+
+/// <summary>A name that means several.</summary>
+/// <param name="Text">As it was typed.</param>
+/// <param name="TakenId">The pulse that it was taken for.</param>
+public sealed record LineChoiceDto(string Text, string TakenId, string TakenName, IReadOnlyList<LineOtherDto> Others);
+
+public sealed record LineOtherDto(string PulseId, string Name);
 
 /// <summary>Somebody's notes, as text or as a schema.org Recipe in JSON-LD, with the answers given so far.</summary>
 public sealed record NotesRequest(string Text, NoteAnswersDto Answers, DishDto Dish);

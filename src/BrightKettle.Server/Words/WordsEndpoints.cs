@@ -74,7 +74,11 @@ public static class WordsEndpoints
         }
 
         return TypedResults.Ok(
-            new LineMapper(dishes.Catalogue, await dishes.KitchenAsync(cancel), dishes.Now).Map(lines.Read(request.Line), request.Dish)
+            new LineMapper(dishes.Catalogue, await dishes.KitchenAsync(cancel), dishes.Now).Map(
+                lines.Read(request.Line),
+                request.Dish,
+                PlainText.Of(request.Line)
+            )
         );
     }
 }

@@ -83,15 +83,7 @@ public class DinnerSweepTests(ITestOutputHelper output)
             OtherBurner = Burner(1500),
             BurnerCount = 2,
         };
-        IEnumerable<Dish> ways =
-        [
-            dish,
-            dish with
-            {
-                Soak = SoakChoice.Overnight,
-            },
-            .. WayFinder.RiceBeside(dish),
-        ];
+        IEnumerable<Dish> ways = [dish, dish with { Soak = SoakChoice.Overnight }, .. WayFinder.RiceBeside(dish)];
         return ways.Max(w => Plans.Plan(w, rough: true) is PlanAnswer.Planned { Plan.ShareTender: var share } ? share : 0);
     }
 }

@@ -14,7 +14,7 @@ namespace BrightKettle.Core.Tests.Words;
 public class WordsTests
 {
     private static readonly CatalogueNames Names = new(Kitchens.Catalogue);
-    private static readonly DishLine Lines = new(Names);
+    private static readonly DishLine Lines = new(Kitchens.Catalogue);
     private static readonly VagueWords Vague = new(Kitchens.Catalogue, Names, Model);
 
     private static WordsKitchen In(Vessel pot) => new(pot, Pulse("chickpea"), Mass.FromGrams(250), Burner(), null, null, 240, 20);

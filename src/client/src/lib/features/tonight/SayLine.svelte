@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, type LineAnswer } from '../../api/client';
   import type { Problem } from '../../api/problem';
+  import { say as sayText } from '../../messages/say';
   import { onNewest } from '../../state/newest';
   import type { Tonight } from '../../state/tonight.svelte';
 
@@ -23,8 +24,12 @@
     answer = told.ok ? told.value : null;
     if (!told.ok) return;
     await tonight.change(told.value.dish);
-    // Read in whole, it makes room for the next; else it stays to be mended.
-    if (told.value.notUnderstood.length === 0) line = '';
+  }
+
+  /** Another pulse of the same name. */
+  async function mean(pulseId: string) {
+    await tonight.change({ pulseId });
+    answer = answer && { ...answer, choices: [] };
   }
 </script>
 
@@ -46,6 +51,16 @@
   <p id="line-answer" class="text-sm" role="status">
     {#if problem}<span class="text-error">{problem.detail}</span>
     {:else if answer}
+      {#each answer.choices as choice (choice.text)}
+        <span class="mt-1 flex flex-wrap items-center gap-2">
+          {sayText('line.taken', { text: choice.text, name: choice.takenName })}
+          {#each choice.others as other (other.pulseId)}
+            <button type="button" class="btn btn-sm btn-outline" onclick={() => mean(other.pulseId)}
+              >{other.name}</button
+            >
+          {/each}
+        </span>
+      {/each}
       {#if answer.understood.length}<span class="mt-1 block">Read: {answer.understood.join(', ')}.</span>{/if}
       {#if answer.notUnderstood.length}
         <span class="text-error mt-1 block">Not understood: {answer.notUnderstood.join(', ')}.</span>

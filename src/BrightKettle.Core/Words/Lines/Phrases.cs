@@ -1,0 +1,81 @@
+using Superpower.Model;
+
+namespace BrightKettle.Core.Words.Lines;
+
+/// <summary>Phrases by their words, so that the longest at a place is found at once; plurals and genders are one.</summary>
+internal sealed class Phrases<T>
+    where T : class
+{
+    private sealed class Node
+    {
+        public Dictionary<string, Node> Next { get; } = [];
+
+        public T? Means { get; set; }
+    }
+
+    private readonly Node _root = new();
+
+    /// <summary>The first meaning that a phrase was given stays.</summary>
+    public void Learn(string phrase, T means)
+    {
+        var node = _root;
+        foreach (var token in LineTokens.Of(LineTokens.Fold(phrase)))
+        {
+            if (Key(token) is not { } key)
+            {
+                continue;
+            }
+
+            if (!node.Next.TryGetValue(key, out var next))
+            {
+                node.Next[key] = next = new();
+            }
+
+            node = next;
+        }
+
+        if (node != _root)
+        {
+            node.Means ??= means;
+        }
+    }
+
+    /// <summary>The longest phrase that begins at a place, and how many tokens it takes; null for none.</summary>
+    public (T Means, int Length)? At(IReadOnlyList<Token<LineToken>> tokens, int at)
+    {
+        (T, int)? best = null;
+        var node = _root;
+        for (var i = at; i < tokens.Count; i++)
+        {
+            if (Key(tokens[i]) is not { } key)
+            {
+                // A hyphen or an apostrophe within a name; other marks end it.
+                if (i > at && tokens[i].ToStringValue() is "-" or "'" or "’")
+                {
+                    continue;
+                }
+
+                break;
+            }
+
+            if (!node.Next.TryGetValue(key, out var next))
+            {
+                break;
+            }
+
+            node = next;
+            best = node.Means is { } means ? (means, i + 1 - at) : best;
+        }
+
+        return best;
+    }
+
+    private static string? Key(Token<LineToken> token) =>
+        token.Kind switch
+        {
+            LineToken.Word => LineTokens.Stem(token.ToStringValue()),
+            LineToken.Number => token.ToStringValue(),
+            LineToken.Mark when token.ToStringValue() == "&" => "and",
+            _ => null,
+        };
+}

@@ -1,0 +1,121 @@
+using BrightKettle.Core.Catalogue;
+
+namespace BrightKettle.Core.Words.Lines;
+
+/// <summary>A name, and what it may mean: the likeliest first.</summary>
+/// <param name="Kind">pulse, rice or extra.</param>
+/// <param name="Beside">Meant only beside another pulse or kitchen word.</param>
+internal sealed record SpokenName(string Kind, string Name, IReadOnlyList<string> Ids, bool Beside = false);
+
+/// <summary>A dish that names its pulse, its rice and how it is eaten.</summary>
+internal sealed record SpokenDish(
+    IReadOnlyList<string> Names,
+    IReadOnlyList<string> Pulses,
+    string? Rice = null,
+    string? Style = null,
+    string? PulseTarget = null,
+    string? RiceTarget = null,
+    IReadOnlyList<string>? Extras = null
+);
+
+/// <summary>spoken-words.json: what else is said, by its meaning.</summary>
+internal sealed record SpokenWords(
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Words,
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Days,
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Weekdays,
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Clock,
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Units,
+    IReadOnlyList<string> People,
+    IReadOnlyList<string> Kids,
+    IReadOnlyList<string> Without,
+    IReadOnlyList<string> Idle,
+    IReadOnlyDictionary<string, double> Numbers
+);
+
+/// <summary>All words that a line may hold, from the data files and the catalogue's own names.</summary>
+internal sealed class Vocabulary
+{
+    public Phrases<SpokenName> Names { get; } = new();
+    public Phrases<SpokenDish> Dishes { get; } = new();
+    public Phrases<string> Words { get; } = new();
+    public Phrases<string> Days { get; } = new();
+    public Phrases<string> Weekdays { get; } = new();
+    public Phrases<string> Clock { get; } = new();
+    public Phrases<string> Units { get; } = new();
+    public Phrases<string> People { get; } = new();
+    public Phrases<string> Kids { get; } = new();
+    public Phrases<string> Without { get; } = new();
+    public HashSet<string> Idle { get; }
+    public Dictionary<string, double> Numbers { get; } = [];
+
+    public Vocabulary(PulseCatalogue catalogue)
+    {
+        // Households' names first: of a name that means several they know the likeliest.
+        foreach (var name in PulseCatalogue.ReadList<SpokenName>("spoken-names.json"))
+        {
+            Names.Learn(name.Name, name);
+        }
+
+        foreach (var p in catalogue.Pulses)
+        {
+            Learn("pulse", p.Id, [p.Said, p.Name, .. p.Aliases]);
+        }
+
+        foreach (var r in catalogue.Rices)
+        {
+            Learn("rice", r.Id, [r.Said, r.Name, .. r.Aliases]);
+        }
+
+        foreach (var x in catalogue.Extras)
+        {
+            Learn("extra", x.Id, [x.Name, .. x.Aliases]);
+        }
+
+        foreach (var dish in PulseCatalogue.ReadList<SpokenDish>("spoken-dishes.json"))
+        {
+            foreach (var name in dish.Names)
+            {
+                Dishes.Learn(name, dish);
+            }
+        }
+
+        var words = PulseCatalogue.ReadOne<SpokenWords>("spoken-words.json");
+        All(Words, words.Words);
+        All(Days, words.Days);
+        All(Weekdays, words.Weekdays);
+        All(Clock, words.Clock);
+        All(Units, words.Units);
+        All(People, words.People);
+        All(Kids, words.Kids);
+        All(Without, words.Without);
+        Idle = [.. words.Idle.SelectMany(w => LineTokens.Fold(w).Split(' ', '-', '\''))];
+        foreach (var (word, value) in words.Numbers)
+        {
+            Numbers[LineTokens.Fold(word)] = value;
+        }
+    }
+
+    private void Learn(string kind, string id, IEnumerable<string> names)
+    {
+        foreach (var name in names.Where(n => n.Length > 2))
+        {
+            Names.Learn(name, new(kind, name, [id]));
+        }
+    }
+
+    private static void All(Phrases<string> phrases, IReadOnlyDictionary<string, IReadOnlyList<string>> words)
+    {
+        foreach (var (means, said) in words)
+        {
+            All(phrases, said, means);
+        }
+    }
+
+    private static void All(Phrases<string> phrases, IReadOnlyList<string> said, string? means = null)
+    {
+        foreach (var phrase in said)
+        {
+            phrases.Learn(phrase, means ?? phrase);
+        }
+    }
+}

@@ -1,0 +1,133 @@
+using System.Globalization;
+using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.Lines;
+using CsCheck;
+using Xunit;
+
+namespace BrightKettle.Core.Tests.Words;
+
+/// <summary>Lines as people write them, with what each must mean: lines.txt. What a line does not say must stay unsaid.</summary>
+public class LineCorpusTests(ITestOutputHelper output)
+{
+    private static readonly DishLine Lines = new(Kitchens.Catalogue);
+
+    private static IEnumerable<(string Line, string Meant)> Corpus()
+    {
+        using var file = typeof(LineCorpusTests).Assembly.GetManifestResourceStream("lines.txt")!;
+        using var reader = new StreamReader(file);
+        while (reader.ReadLine() is { } row)
+        {
+            if (row.Split(" | ") is [var line, var meant])
+            {
+                yield return (line, meant);
+            }
+        }
+    }
+
+    [Fact]
+    public void Nine_lines_in_ten_are_read_wholly_right_and_19_fields_in_20()
+    {
+        var (lines, right, fields, rightFields) = (0, 0, 0, 0);
+        foreach (var (line, meant) in Corpus())
+        {
+            var (wanted, got) = (Fields(meant), Fields(Told(Lines.Read(line))));
+            var all = wanted.Keys.Union(got.Keys).ToList();
+            var same = all.Count(k => wanted.GetValueOrDefault(k) == got.GetValueOrDefault(k));
+            lines++;
+            fields += all.Count;
+            rightFields += same;
+            right += same == all.Count ? 1 : 0;
+            if (same != all.Count)
+            {
+                output.WriteLine($"{line}\n   meant {meant}\n   read  {Told(Lines.Read(line))}");
+            }
+        }
+
+        output.WriteLine($"{right} of {lines} lines, {rightFields} of {fields} fields");
+        Assert.True(lines >= 90);
+        Assert.True(right >= 0.9 * lines, $"{right} of {lines} lines wholly right");
+        Assert.True(rightFields >= 0.95 * fields, $"{rightFields} of {fields} fields right");
+    }
+
+    /// <summary>Whole phrases in any order mean the same.</summary>
+    [Fact]
+    public void The_order_of_phrases_does_not_matter()
+    {
+        string[] phrases =
+        [
+            "for 4",
+            "at 19:30",
+            "300 g chickpeas",
+            "200 g basmati",
+            "no onion",
+            "saucy",
+            "not soaked",
+            "tomorrow",
+            "with tomato",
+        ];
+        var meant = Told(Lines.Read(string.Join(", ", phrases)));
+        Gen.Shuffle(phrases).Sample(mixed => Assert.Equal(meant, Told(Lines.Read(string.Join(", ", mixed)))), iter: 300);
+    }
+
+    [Fact]
+    public void Each_word_is_read_or_stands_as_unread() =>
+        Gen.Select(Any.Of<string>([.. Corpus().Select(c => c.Line)]), Gen.Int[100000, 999999])
+            .Sample(
+                (line, odd) =>
+                    Assert.Contains(Lines.Read($"{line}, zq{Letters(odd)}").NotUnderstood, w =>
+                        w.StartsWith("zq", StringComparison.OrdinalIgnoreCase)
+                    ),
+                iter: 200
+            );
+
+    /// <summary>A word of no language.</summary>
+    private static string Letters(int number) =>
+        string.Concat(number.ToString(CultureInfo.InvariantCulture).Select(c => (char)('q' + ((c - '0') % 5))));
+
+    [Fact]
+    public void A_megabyte_of_anything_is_read_within_its_means()
+    {
+        var clock = System.Diagnostics.Stopwatch.StartNew();
+        _ = Lines.Read(string.Concat(Enumerable.Repeat("half a cup of 10/0 ٣٠٠ ½ chick pea no not ", 400)));
+        output.WriteLine($"{clock.ElapsedMilliseconds} ms for 17 kB");
+    }
+
+    private static SortedDictionary<string, string> Fields(string text)
+    {
+        var fields = new SortedDictionary<string, string>();
+        foreach (var field in text.Split(' ', StringSplitOptions.RemoveEmptyEntries))
+        {
+            fields[field.Split('=')[0]] = field;
+        }
+
+        return fields;
+    }
+
+    private static string Told(DishWish w)
+    {
+        static string With(string id, SaidAmount? a) =>
+            a is null ? id : string.Create(CultureInfo.InvariantCulture, $"{id}:{a.Value:0.##}{a.Unit}");
+        List<string?> told =
+        [
+            w.People is { } p ? $"people={p}" : null,
+            w.LittleOnes is { } k ? $"kids={k}" : null,
+            w.At is { } at ? $"at={at:HH:mm}" : null,
+            w.FromNow is { } f ? $"fromnow={f.TotalMinutes:0}" : null,
+            w.DaysOn is { } d ? $"days={d}" : null,
+            w.Weekday is { } day ? $"weekday={day}" : null,
+            w.Pulses.Count > 0 ? $"pulses={string.Join(',', w.Pulses.Select(x => With(x.Id, x.Amount)))}" : null,
+            w.Rice is { } r ? $"rice={With(r.Id, r.Amount)}" : null,
+            w.NoRice ? "norice" : null,
+            w.RiceBeside ? "ricebeside" : null,
+            w.Style is { } s ? $"style={s}" : null,
+            w.PulseTarget is { } t ? $"target={t}" : null,
+            w.RiceTarget is { } rt ? $"ricetarget={rt}" : null,
+            w.Soak is { } soak ? $"soak={soak}" : null,
+            w.Method is { } m ? $"method={m}" : null,
+            w.Extras.Count > 0 ? $"extras={string.Join(',', w.Extras.Select(x => With(x.Id, x.Amount)))}" : null,
+            w.WithoutIds.Count > 0 ? $"without={string.Join(',', w.WithoutIds)}" : null,
+            w.NotUnderstood.Count > 0 ? $"unread={string.Join(',', w.NotUnderstood)}" : null,
+        ];
+        return string.Join(' ', told.Where(x => x is not null)).ToLowerInvariant();
+    }
+}
