@@ -39,7 +39,7 @@ public sealed class SafeKeepingTests
             k.Until(_ => k.Text("h1").Contains("lentils", StringComparison.OrdinalIgnoreCase));
             k.Press("New");
             k.Until(d => new Uri(d.Url).AbsolutePath == "/" && k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
-            k.ChooseLabel("Soup");
+            k.ChooseLabel("Saucy");
             k.Settle();
             k.Press("Keep this dinner");
             var fresh = KeptAs(k);
@@ -49,12 +49,12 @@ public sealed class SafeKeepingTests
 
             // A reload opens what was kept, and keeping again changes it instead of making a second one.
             k.Driver.Navigate().Refresh();
-            k.Until(d => d.FindElements(By.CssSelector("input[name=style][value=soup]:checked")).Count == 1);
+            k.Until(d => d.FindElements(By.CssSelector("input[name=style][value=saucy]:checked")).Count == 1);
             k.Settle();
-            k.ChooseLabel("Saucy");
+            k.ChooseLabel("Moist");
             k.Settle();
             k.Press("Keep changes");
-            k.Until(_ => Json(k, $"/api/cooks/{fresh}").GetProperty("dish").GetProperty("style").GetString() == "saucy");
+            k.Until(_ => Json(k, $"/api/cooks/{fresh}").GetProperty("dish").GetProperty("style").GetString() == "moist");
             Assert.Equal(6, Kept(k));
 
             // Again, while a kept one is open: a new dinner, and both others stay.

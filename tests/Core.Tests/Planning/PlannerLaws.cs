@@ -43,7 +43,8 @@ public class PlannerLaws
                                     or PlanRefusal.TooSoon
                                     or PlanRefusal.FlameWhileAsleep
                                     or PlanRefusal.PotTooSmallForRice
-                                    or PlanRefusal.PotTooSmall;
+                                    or PlanRefusal.PotTooSmall
+                                    or PlanRefusal.Unlikely;
                     default:
                         return false;
                 }

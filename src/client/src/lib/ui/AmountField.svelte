@@ -24,7 +24,7 @@
       inputmode="decimal"
       min="0"
       {step}
-      {value}
+      value={value > 0 ? value : ''}
       aria-invalid={error ? true : undefined}
       aria-describedby={error ? `${id}-error` : undefined}
       oninput={(e) => e.currentTarget.value !== '' && onchange(e.currentTarget.valueAsNumber, unit)}
