@@ -74,7 +74,7 @@ internal sealed class RiceApart(Simulator simulator)
             var run = Run(dish, pot, water, minutes);
             seconds = run.EndSeconds - (dish.Rice!.SoakMinutes.Low > 0 ? dish.Rice.SoakMinutes.Typical * 60 : 0);
             var liquor = (WantedShare * dish.RiceDry.Grams) - run.FinalLiquor;
-            var miss = WaySolver.RiceAtOff - run.At(run.Done.Count - OffFromEnd).Doneness[0];
+            var miss = WaySolver.RiceAtOff(dish) - run.At(run.Done.Count - OffFromEnd).Doneness[0];
             if (Math.Abs(liquor) < 3 && Math.Abs(miss) < 0.7)
             {
                 break;

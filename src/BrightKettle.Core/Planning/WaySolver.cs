@@ -60,7 +60,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private const double EarlyLook = 0.95;
 
     /// <summary>How far rice is to be when its flame goes out: its rest does the remainder, and finished rice waits without harm.</summary>
-    public const double RiceAtOff = 95;
+    public static double RiceAtOff(Dish dish) =>
+        dish.Rice is { } rice && dish.Targets.Window(rice).Low is > Doneness.Tender and var low ? low + SoftMargin : JustBeforeDone;
+
+    private const double JustBeforeDone = 95;
+
+    /// <summary>Over the least of soft rice or porridge, so that most pots get there.</summary>
+    private const double SoftMargin = 4;
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
 
@@ -402,7 +408,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
             var late = cook.Starts + Duration.FromSeconds(run.EndSeconds) - dish.ServeAt;
             var liquor = dish.Rice is null ? 0 : dish.WantedLiquorGrams - run.FinalLiquor;
-            var riceMiss = dish.Rice is null ? 0 : RiceAtOff - run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1];
+            var riceMiss = dish.Rice is null ? 0 : RiceAtOff(dish) - run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1];
             if (Math.Abs(late.TotalSeconds) < 5 * slack && Math.Abs(liquor) < 3 * slack && Math.Abs(riceMiss) < 0.7 * slack)
             {
                 return new(way, cook, run, null);

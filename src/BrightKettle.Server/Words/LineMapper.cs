@@ -38,7 +38,8 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 
         dish = Pulses(wish, dish, left, understood);
         dish = Rice(wish, dish, understood);
-        if (wish.Style is { } style)
+        // A porridge is eaten with a spoon.
+        if ((wish.Style ?? (wish.RiceTarget == RiceTarget.Porridge ? Style.Soup : null)) is { } style)
         {
             dish = dish with { Style = ClosedSet.Word(style) };
             understood.Add(ClosedSet.Word(style));

@@ -86,4 +86,21 @@ public class DinnerSweepTests(ITestOutputHelper output)
         IEnumerable<Dish> ways = [dish, dish with { Soak = SoakChoice.Overnight }, .. WayFinder.RiceBeside(dish)];
         return ways.Max(w => Plans.Plan(w, rough: true) is PlanAnswer.Planned { Plan.ShareTender: var share } ? share : 0);
     }
+
+    /// <summary>Rice targets that were named are planned to, not only judged by.</summary>
+    [Theory]
+    [InlineData("lentil_yellow_split", "broken")]
+    [InlineData("mung_split_hulled", "long_white")]
+    [InlineData("mung_whole", "jasmine")]
+    public void A_porridge_that_was_asked_for_is_one(string pulse, string rice)
+    {
+        var plan = Planned(
+            Dish(pulse, 200, rice, 200, style: Style.Soup, pot: Pot(24, 6)) with
+            {
+                RiceTarget = Core.Catalogue.RiceTarget.Porridge,
+            }
+        );
+        Assert.True(plan.Forecast.Reference.Final[1].Doneness >= 130);
+        Assert.True(plan.ShareTender >= 0.8, $"{plan.ShareTender}");
+    }
 }

@@ -24,6 +24,8 @@
     answer = told.ok ? told.value : null;
     if (!told.ok) return;
     await tonight.change(told.value.dish);
+    // Planned and read in whole, it makes room for the next; else it stays to be mended.
+    if (told.value.notUnderstood.length === 0) line = '';
   }
 
   /** Another pulse of the same name. */
