@@ -203,7 +203,7 @@ public sealed partial class SurfaceTests
                 {
                     "for four, tomorrow at seven: chickpeas with brown basmati, dry, with onion and bay leaves",
                     "for four, tomorrow at seven: borlotti with white rice, saucy, with tomato, onion and cinnamon",
-                    "for four, tomorrow at seven: yellow lentils with broken rice, porridge, not soaked, with cardamom",
+                    "for two, tomorrow at seven: yellow lentils with broken rice, porridge, not soaked, with cardamom",
                 }
             )
             {
