@@ -149,8 +149,11 @@ internal static class Kitchens
         var run = Run(cook, sample: true, step);
         var after = run.Samples.First(s => s.Doneness[0] >= Doneness.Tender);
         var before = run.Samples.Last(s => s.Seconds < after.Seconds);
-        var share = (Doneness.Tender - before.Doneness[0]) / (after.Doneness[0] - before.Doneness[0]);
-        return (before.Seconds + (share * (after.Seconds - before.Seconds)) - run.BoilsAt[0]) / 60;
+        // The scale bends at tender: its way there goes on from the two samples before.
+        var earlier = run.Samples.Last(s => s.Seconds < before.Seconds);
+        var pace = (before.Doneness[0] - earlier.Doneness[0]) / (before.Seconds - earlier.Seconds);
+        var tender = Math.Min(after.Seconds, before.Seconds + ((Doneness.Tender - before.Doneness[0]) / pace));
+        return (tender - run.BoilsAt[0]) / 60;
     }
 }
 

@@ -147,6 +147,7 @@ public static class CookRules
                     || look.Also.Count > MostAlso
                     || look.Also.Any(o => o.Doneness is not (>= 0 and <= MostLooked))
                     || look.NotYet is { Sprinkle.Grams: < 0 or > MostSprinkled }
+                    || look.NotYet?.Longest < LeastLook
                 )
                 {
                     return new("cook.look", i, "when.look");

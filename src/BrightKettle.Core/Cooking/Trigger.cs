@@ -53,4 +53,8 @@ public readonly record struct LookAlso(string IngredientId, double Doneness);
 /// <summary>The answer to "not yet": looks are moves, not delays.</summary>
 /// <param name="Flame">To which the flame is set.</param>
 /// <param name="Sprinkle">Boiling water over a bed that shows no liquid while the rice in it is hard; zero for none.</param>
-public sealed record NotYet(Flame Flame, Mass Sprinkle);
+public sealed record NotYet(Flame Flame, Mass Sprinkle)
+{
+    /// <summary>How long what is far enough waits for the others: then it is done all the same. Null for as long as it takes.</summary>
+    public Duration? Longest { get; init; }
+}

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -159,6 +160,16 @@ internal sealed class AlternativeFinder(Planner planner)
             {
                 yield return new("way", Soak: tried.Soak, Method: tried.Method);
                 yield break;
+            }
+        }
+
+        // What goes soft too soon in company may all be creamy.
+        if (dish.OtherPulses.Count > 0 && dish.PulseTarget is null)
+        {
+            var creamy = open with { PulseTarget = PulseTarget.Creamy };
+            if (planner.Share(creamy) >= Sure)
+            {
+                yield return new("way", Soak: creamy.Soak, Method: creamy.Method, PulseTarget: creamy.PulseTarget);
             }
         }
 

@@ -142,6 +142,9 @@ public sealed record Dish(
     /// <summary>Moments that the cook has pulled from where they are best.</summary>
     public Pull Pull { get; init; } = new();
 
+    /// <summary>The join comes with the look that finds the pulses far enough, since they must not wait for the hour.</summary>
+    internal bool JoinMoves { get; init; }
+
     /// <summary>Salt to add, g, once the planner has worked it out; 0 before.</summary>
     internal double SaltGrams { get; init; }
 

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning;
@@ -49,6 +50,7 @@ public sealed record PlanFacts(
 /// <summary>One change that makes the dish possible.</summary>
 /// <param name="Kind">serve_at, unsoaked, vessel, amount or way.</param>
 /// <param name="RiceVesselId">For kind way: the rice's own pot; null where it joins the pulses.</param>
+/// <param name="PulseTarget">For kind way: what the pulses are cooked to instead; null where that stays.</param>
 /// <param name="Scale">Factor on all amounts, for kind amount.</param>
 public sealed record Alternative(
     string Kind,
@@ -57,5 +59,6 @@ public sealed record Alternative(
     double? Scale = null,
     SoakChoice? Soak = null,
     Method? Method = null,
-    string? RiceVesselId = null
+    string? RiceVesselId = null,
+    PulseTarget? PulseTarget = null
 );

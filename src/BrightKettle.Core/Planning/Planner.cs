@@ -84,6 +84,13 @@ public sealed class Planner(Simulator simulator)
     {
         var inPot = InPot(dish);
         var solved = new WaySolver(simulator, inPot).Solve();
+        if (solved.Fault is null && Parks(solved))
+        {
+            // A fast bag would stand lukewarm until the hour: the join comes with the look instead, and the table moves.
+            inPot = inPot with { JoinMoves = true };
+            solved = new WaySolver(simulator, inPot).Solve();
+        }
+
         if (solved.Fault is not null)
         {
             return solved;
@@ -123,6 +130,11 @@ public sealed class Planner(Simulator simulator)
             ? Ran(dish, WaySolver.Shift(way, Duration.FromMinutes(-late)))
             : solved;
     }
+
+    /// <summary>Whether what has been cooked waits lukewarm for its rice.</summary>
+    private static bool Parks(SolvedWay solved) =>
+        solved.Way is { Order: JoinOrder.PulseFirst, Wait: not null, JoinsOnLook: false }
+        && HoldGate.Judge(solved.Cook, solved.Run).Any(f => f.Blocks);
 
     private SolvedWay Ran(Dish dish, Way way)
     {

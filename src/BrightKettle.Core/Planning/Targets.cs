@@ -14,24 +14,41 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
     /// <summary>Shapes up to this melt by themselves: in a dry dish they are right from soft on.</summary>
     private const int Melting = 2;
 
-    /// <summary>What is usual, unless the cook named it.</summary>
-    public PulseTarget Usual(Pulse pulse) =>
-        Pulse
-        ?? (
-            Style != Style.Soup ? PulseTarget.Whole
-            : pulse.Kind == PulseKind.Split ? PulseTarget.Melted
-            : PulseTarget.Creamy
-        );
+    /// <summary>What is usual, unless the cook named it: with a spoon splits are eaten melted, or creamy where they hold their
+    /// shape.</summary>
+    public PulseTarget Usual(Pulse pulse)
+    {
+        ArgumentNullException.ThrowIfNull(pulse);
+        var split = pulse.Kind == PulseKind.Split;
+        return Pulse
+            ?? Style switch
+            {
+                Style.Soup => split ? PulseTarget.Melted : PulseTarget.Creamy,
+                Style.Saucy when split => pulse.HoldsShape <= Melting ? PulseTarget.Melted : PulseTarget.Creamy,
+                _ => PulseTarget.Whole,
+            };
+    }
 
     /// <summary>The span of doneness that counts as right for this pulse.</summary>
     public Span Window(Pulse pulse)
     {
         ArgumentNullException.ThrowIfNull(pulse);
-        var window = TargetWindows.Of(pulse, Usual(pulse));
         // A bean gravy is right whole or creamy, and a split of a melting kind from soft on.
-        var longerIsNoFault = Pulse is null && (Style == Style.Saucy || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
-        return longerIsNoFault ? window with { High = double.PositiveInfinity } : window;
+        var longerIsNoFault =
+            Pulse is null
+            && Style != Style.Soup
+            && (Style == Style.Saucy || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
+        return longerIsNoFault
+            ? TargetWindows.Of(pulse, PulseTarget.Whole) with
+            {
+                High = double.PositiveInfinity,
+            }
+            : TargetWindows.Of(pulse, Usual(pulse));
     }
+
+    /// <summary>The doneness that a pulse is cooked to: the least of what is usual for it, which may lie over the least that counts as
+    /// right.</summary>
+    public double CookTo(Pulse pulse) => TargetWindows.Of(pulse, Usual(pulse)).Low;
 
     /// <summary>The span of doneness that counts as right for this rice: in what is eaten with a spoon it may be soft.</summary>
     public Span Window(Rice rice)
@@ -49,8 +66,8 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
     /// <summary>The doneness to aim at where nobody can look: as far from too hard as from too soft, in ratio.</summary>
     public double Aim(Pulse pulse)
     {
-        var window = Window(pulse);
-        return Math.Sqrt(window.Low * Math.Min(window.High, MostAimedOver * window.Low));
+        var (low, high) = (CookTo(pulse), Window(pulse).High);
+        return Math.Sqrt(low * Math.Min(high, MostAimedOver * low));
     }
 
     /// <summary>Aimed at no further than this over the least, as a factor: looks see a slow bag through.</summary>

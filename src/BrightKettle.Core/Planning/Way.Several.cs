@@ -34,7 +34,7 @@ internal sealed partial record Way
         }
 
         double Far(OtherPulse other) =>
-            state == FeltState.Soft ? Math.Max(Doneness.Anchor(state), dish.Targets.Window(other.Pulse).Low) : Doneness.Anchor(state);
+            state == FeltState.Soft ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(other.Pulse)) : Doneness.Anchor(state);
         var look = new Look(joining[0].Id, Far(joining[0]), OtherAgain)
         {
             Also = [.. joining.Skip(1).Select(o => new LookAlso(o.Id, Far(o)))],

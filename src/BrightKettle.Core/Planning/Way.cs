@@ -266,7 +266,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
                 ? 0
                 : GainShare * Doneness.Tender * dish.Rice.SimmerMinutes.Typical / dish.Pulse.SofteningMinutesAt98C;
         return state == FeltState.Soft
-            ? Math.Max(Doneness.Anchor(state), dish.Targets.Window(dish.Pulse).Low - withRice)
+            ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(dish.Pulse) - withRice)
             : Doneness.Anchor(state);
     }
 
@@ -396,7 +396,13 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// <summary>Rice is tasted when the clock says that it is done.</summary>
     /// <param name="off">Doneness at which its flame may go out.</param>
     public static Look RiceLook(Dish dish, double off) =>
-        new(RiceId, Math.Max(0, off - RiceTolerance), TasteAgain) { NotYet = new NotYet(Flame.Lowest, dish.RiceDry * SprinkleShare) };
+        new(RiceId, Math.Max(0, off - RiceTolerance), TasteAgain) 
+        {
+            NotYet = new NotYet(Flame.Lowest, dish.RiceDry * SprinkleShare) { Longest = RiceWaits },
+        };
+
+    /// <summary>Finished rice waits so long on the lowest flame without harm, and so long does a table (textures, 9).</summary>
+    public static readonly Duration RiceWaits = Duration.FromMinutes(30);
 
     /// <summary>Rice this far behind the reference when the flame should go out is given a few minutes more.</summary>
     private const double RiceTolerance = 2;

@@ -37,6 +37,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Liquor that rice which goes in first still has when the pulses join it, over its dry weight.</summary>
     private const double WetAtJoinShare = 0.15;
 
+    private const int WaterTries = 5;
+
+    /// <summary>So many times the water for a pot that ran dry on it.</summary>
+    private const double MoreWhenDry = 1.4;
+
     /// <summary>J/g, for a first guess at the water that a hard boil takes.</summary>
     private const double HeatOfSteam = 2257;
 
@@ -67,6 +72,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     /// <summary>Over the least of soft rice or porridge, so that most pots get there.</summary>
     private const double SoftMargin = 4;
+
+    /// <summary>Of a pulse's own time, what may pass between two looks.</summary>
+    private const double BetweenLooks = 0.12;
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
 
@@ -159,9 +167,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <param name="known">By the clock, where that may be; null where a look must be.</param>
     private SolvedWay Best(SolvedWay? known, Way way, IEnumerable<FeltState> states)
     {
-        var best = known;
+        var best = dish.JoinMoves ? null : known;
         var bestServed = best is null ? -1 : BagsServed(best.Way);
-        foreach (var onLook in JoinsMayMove ? [false, true] : new[] { false })
+        foreach (var onLook in !JoinsMayMove ? [false] : dish.JoinMoves ? [true] : new[] { false, true })
         {
             foreach (var state in states)
             {
@@ -187,9 +195,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Somebody is there whenever the look says yes.</summary>
     private bool JoinsMayMove => dish.Method is Method.OpenPot or Method.Pressure && dish.Away.Count == 0;
 
-    /// <summary>Finished rice waits so long for its pulses without harm (textures, 9), and so long does a table.</summary>
-    private static readonly Duration LongestWait = Duration.FromMinutes(30);
-
     /// <summary>How many of a few bags, from slow to fast, come out as wanted, all pulses of the dish.</summary>
     private int BagsServed(Way way)
     {
@@ -197,7 +202,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         return RunAt(cook, _search, Bags)
             .Count(run =>
                 run.StalledAt is null
-                && cook.Starts + Duration.FromSeconds(run.EndSeconds) <= dish.ServeAt + LongestWait
+                && cook.Starts + Duration.FromSeconds(run.EndSeconds) <= dish.ServeAt + Way.RiceWaits
                 && PulseAtTable(run) >= _wanted.Low
                 && PulseAtTable(run) <= _wanted.High
                 && dish.OtherPulses.All(o =>
@@ -315,8 +320,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             .Min();
         // A quick pulse changes under the hand: look more often.
         // A slow cooker's lid stays on: half an hour between looks.
+        // Between two looks it should not go on by more than a felt state.
         var again =
-            dish.Method == Method.SlowCooker ? Duration.FromMinutes(30) : Duration.FromMinutes(Math.Clamp(Math.Round(slow / 600), 3, 10));
+            dish.Method == Method.SlowCooker
+                ? Duration.FromMinutes(30)
+                : Duration.FromMinutes(
+                    Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10)
+                );
         var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
         var light = due - Duration.FromSeconds(slow);
         var first = due - (again * looks);
@@ -359,15 +369,21 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private Mass FirstWater(Way way)
     {
         var water = way.Water;
-        for (var i = 0; i < 3; i++)
+        for (var i = 0; i < WaterTries; i++)
         {
             var tried = way with { Water = water };
             var cook = tried.Build(dish);
             var runs = RunAt(cook, _search, 0.5, SlowShare);
             var at = IndexOf(cook, way.Order == JoinOrder.PulseAlone ? StepIds.Finish : StepIds.SetLiquor);
-            if (runs[0].Done[at] is not { } middle || runs[1].Done[at] is not { } slowest)
+            if (
+                runs[0].Done[at] is not { } middle
+                || runs[1].Done[at] is not { } slowest
+                || runs.Any(r => r.DrySeconds > 0 && r.Done[at]!.Value.LiquorBefore <= 0)
+            )
             {
-                return water;
+                // It ran dry on the way, which says nothing of how much is missing.
+                water *= MoreWhenDry;
+                continue;
             }
 
             var wanted = way.Order == JoinOrder.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor.Grams;

@@ -182,7 +182,12 @@ public sealed record LookDocument(
 public sealed record LookAlsoDocument(string Ingredient, double Doneness);
 
 /// <param name="SprinkleGrams">Boiling water over a bed that is dry while its rice is hard.</param>
-public sealed record NotYetDocument([property: OneOf(typeof(Flame))] string Flame, double? SprinkleGrams = null);
+/// <param name="LongestMinutes">So long what is far enough waits for the others; left out for as long as it takes.</param>
+public sealed record NotYetDocument(
+    [property: OneOf(typeof(Flame))] string Flame,
+    double? SprinkleGrams = null,
+    double? LongestMinutes = null
+);
 
 /// <summary>What was chosen to be done from a moment on.</summary>
 public sealed record CourseDocument(

@@ -313,6 +313,11 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                     ClosedSet.Read<Flame>(no.Flame, $"{at}.notYet.flame", checks),
                     Mass.FromGrams(checks.Within(no.SprinkleGrams ?? 0, 0, 1000, $"{at}.notYet.sprinkleGrams"))
                 )
+                {
+                    Longest = no.LongestMinutes is { } longest
+                        ? Duration.FromMinutes(checks.Within(longest, 1, 240, $"{at}.notYet.longestMinutes"))
+                        : null,
+                }
                 : null,
         };
 

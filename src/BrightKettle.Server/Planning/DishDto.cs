@@ -115,6 +115,7 @@ public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
 /// <param name="Kind">serve_at, unsoaked, vessel, amount or way.</param>
 /// <param name="Method">For kind way: how it is cooked instead.</param>
 /// <param name="RiceVesselId">For kind way: the rice's own pot; null where it joins the pulses.</param>
+/// <param name="PulseTarget">For kind way: what the pulses are cooked to instead; null where that stays.</param>
 public sealed record AlternativeDto(
     [property: OneOf("serve_at", "unsoaked", "vessel", "amount", "way")] string Kind,
     string? ServeAtLocal,
@@ -123,7 +124,8 @@ public sealed record AlternativeDto(
     double? Scale,
     [property: OneOf(typeof(SoakChoice))] string? Soak,
     [property: OneOf(typeof(Method))] string? Method,
-    string? RiceVesselId
+    string? RiceVesselId,
+    [property: OneOf(typeof(PulseTarget))] string? PulseTarget
 );
 
 /// <summary>One line of the stream in which ways arrive.</summary>

@@ -54,7 +54,8 @@ public static class WayMapper
                 a.Scale,
                 a.Soak is { } soak ? ClosedSet.Word(soak) : null,
                 a.Method is { } method ? ClosedSet.Word(method) : null,
-                a.RiceVesselId
+                a.RiceVesselId,
+                a.PulseTarget is { } target ? ClosedSet.Word(target) : null
             )),
         ];
     }

@@ -27,8 +27,7 @@ public class SofteningLaws
         Gen.Select(AnyPulse, Gen.Double[0.5, 11], Gen.Double[0.1, 1])
             .Sample(
                 (pulse, hours, more) =>
-                    // Read between samples a minute apart, across the bend of the scale at tender.
-                    MinutesFromBoil(Simmer(pulse, hours + more, water: 4000)) <= MinutesFromBoil(Simmer(pulse, hours, water: 4000)) + 0.15,
+                    MinutesFromBoil(Simmer(pulse, hours + more, water: 4000)) <= MinutesFromBoil(Simmer(pulse, hours, water: 4000)) + 0.02,
                 iter: 60
             );
 

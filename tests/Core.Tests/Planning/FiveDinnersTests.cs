@@ -48,6 +48,8 @@ public class FiveDinnersTests
         // Beans well on but not tender when a look finds them; what then waits off the heat for the hour goes on a little.
         Assert.Equal(JoinOrder.PulseFirst, plan.Order);
         Assert.Equal(FeltState.NearlyASpeck, plan.Waits);
+        var ready = plan.Forecast.Find(StepIds.Ready)!.Action;
+        Assert.InRange(plan.Forecast.Reference.At(ready).Doneness[0], 55, 88);
         Assert.InRange(plan.Join!.Doneness, 75, 108);
         // 13 min, 12 min rest, a few to boil: half past six, and the rice soaks half an hour before.
         Assert.InRange(plan.MinuteOfDay(StepIds.Join), (18 * 60) + 24, (18 * 60) + 36);

@@ -88,7 +88,7 @@ public class SearchTests
     public void The_steps_of_a_search_move_no_reference_pot_by_more_than_two_points_and_twenty_seconds()
     {
         var met = new Judged();
-        AnyWay.Sample(dish => Within(Differs(dish, WaySolver.StepsOf(dish), new RunOptions()), (2, 8, 20), met), iter: 60);
+        AnyWay.Sample(dish => Within(Differs(dish, WaySolver.StepsOf(dish), new RunOptions()), (2, 3, 20), met), iter: 60);
         met.AtLeast(Planned);
     }
 

@@ -45,7 +45,7 @@ public class WayFactsTests
     {
         Assert.Equal("even_and_short", Of(Soaked).Why);
         Assert.Equal("nothing_ahead", Of(Dry).Why);
-        Assert.Equal("needs_no_soak", Of(Planned(Dish("lentil_red_split", 200, style: Style.Soup))).Why);
+        Assert.Equal("needs_no_soak", Of(Planned(Dish("lentil_red_split", 200, style: Style.Saucy))).Why);
         Assert.Equal(
             "fast_and_even",
             Of(
@@ -63,7 +63,7 @@ public class WayFactsTests
     [Fact]
     public void Breaking_splits_and_whole_chickpeas_are_told_apart()
     {
-        Assert.Contains(Of(Planned(Dish("lentil_red_split", 200, style: Style.Soup))).Texture, new[] { "melting", "soft_edges" });
+        Assert.Contains(Of(Planned(Dish("lentil_red_split", 200, style: Style.Saucy))).Texture, new[] { "melting", "soft_edges" });
         Assert.Contains(Of(Soaked).Texture, new[] { "whole", "tender" });
     }
 

@@ -146,8 +146,9 @@ public sealed class EveningStateTests
         Assert.Equal(MomentState.PassedOver, early.Moments.Single(m => m.Moment.Has(StepIds.Ready)).State);
         Assert.Null(EveningForecaster.Check(early, now));
         var standing = Eye.Forecast(early, now + Min(1), new Targets(Style.Moist));
-        // The last look sees them through: the table waits for the chickpeas, and the rice with it.
         Assert.NotNull(standing.Table);
+        Assert.True(standing.Table.At < At(Chickpeas, StepIds.Table));
+        Assert.True(standing.Forecast.ShareTender < 0.5);
     }
 
     [Fact]

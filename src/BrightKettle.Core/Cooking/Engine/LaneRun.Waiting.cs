@@ -68,13 +68,15 @@ internal sealed partial class LaneRun
         }
 
         var looked = _script.LookedAt[track.Next];
-        var enough = _pot.Doneness(looked) >= look.Doneness;
+        var first = _pot.Doneness(looked) >= look.Doneness;
+        var enough = first;
         foreach (var (also, doneness) in _script.AlsoAt[track.Next])
         {
             enough &= _pot.Doneness(also) >= doneness;
         }
 
-        if (enough)
+        var waited = _pot.Now - (track.LookEnds - LookSeconds);
+        if (enough || (first && look.NotYet?.Longest is { } longest && waited >= longest.TotalSeconds - 1e-3))
         {
             return true;
         }

@@ -27,9 +27,6 @@ internal static class WaterStep<T>
     /// (fitted to when the surface is dry).</summary>
     public const float Headroom = 1.3f;
 
-    /// <summary>Rice that holds its usual most stops drinking within a minute or two, per second.</summary>
-    private const float PerLastSip = 1f / 90;
-
     /// <summary>Further swelling per doubling of tender, share of the fluffy amount: porridge holds about twice as much (confidence
     /// C).</summary>
     private const float PorridgeSwelling = 0.9f;
@@ -290,7 +287,7 @@ internal static class WaterStep<T>
         var rate = T.Load(ref g.Row<T>(f + Layout.Rate98)) * T.Load(ref g.Row<T>(v + Layout.RiceRate)) * Slowed(g, broth);
         // At an even pace until it holds what it usually does, then no further.
         var drawn = ((wants * T.All(Headroom)) + (wants * T.All(PorridgeSwelling) * over) - wet) * RateLaws.Taken(rate * step);
-        return T.Max(T.All(0), T.Min(drawn, (most - wet) * RateLaws.Taken(step * T.All(PerLastSip))));
+        return T.Max(T.All(0), T.Min(drawn, most - wet));
     }
 
     [MethodImpl(MethodImplOptions.NoInlining)]

@@ -12,6 +12,7 @@ const offer = (more: Partial<Alternative>): Alternative => ({
   soak: null,
   method: null,
   riceVesselId: null,
+  pulseTarget: null,
   ...more,
 });
 

@@ -19,6 +19,7 @@ export function offerWords(offer: Alternative, today: string): string {
     soak: offer.soak ?? 'as_asked',
     method: offer.method ?? 'open_pot',
     beside: offer.riceVesselId ? 'yes' : 'no',
+    target: offer.pulseTarget ?? 'as_asked',
     when: at ? `${dayName(at.slice(0, 10), today)} at ${at.slice(11)}` : null,
   });
 }

@@ -137,6 +137,7 @@ describe('tonight', () => {
       soak: null,
       method: null,
       riceVesselId: null,
+      pulseTarget: null,
     });
     expect(tonight.dish.pulse).toEqual({ value: 150, unit: 'g' });
     expect(tonight.dish.rice).toEqual({ value: 100, unit: 'g' });
