@@ -396,7 +396,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// <summary>Rice is tasted when the clock says that it is done.</summary>
     /// <param name="off">Doneness at which its flame may go out.</param>
     public static Look RiceLook(Dish dish, double off) =>
-        new(RiceId, Math.Max(0, off - RiceTolerance), TasteAgain) 
+        new(RiceId, Math.Max(0, off - RiceTolerance), TasteAgain)
         {
             NotYet = new NotYet(Flame.Lowest, dish.RiceDry * SprinkleShare) { Longest = RiceWaits },
         };

@@ -91,6 +91,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>The doneness to aim at where nobody can look.</summary>
     private double Aim => dish.Targets.Aim(dish.Pulse);
 
+    /// <summary>What pulses by themselves are looked for: a bite is enough where they shall be firm.</summary>
+    private FeltState Alone => dish.Targets.Usual(dish.Pulse) == PulseTarget.Firm ? FeltState.BiteNoChalk : FeltState.Soft;
+
     private bool AtRisk => dish.BoilsFirst;
 
     /// <summary>Steps that are good enough to search by: longer ones for what takes its time.</summary>
@@ -121,7 +124,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         if (dish.Method is Method.Pressure or Method.SlowCooker)
         {
             var order = dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst;
-            return SolveWaiting(new Way(order, dish.ServeAt) { Wait = FeltState.Soft });
+            return SolveWaiting(new Way(order, dish.ServeAt) { Wait = dish.Rice is null ? Alone : FeltState.Soft });
         }
 
         if (dish.OtherPulses.Count > 0)
@@ -133,7 +136,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         if (dish.Rice is null)
         {
-            return SolveWaiting(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = FeltState.Soft });
+            return SolveWaiting(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = Alone });
         }
 
         if (AtRisk && dish.Soak == SoakChoice.None)
@@ -169,7 +172,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     {
         var best = dish.JoinMoves ? null : known;
         var bestServed = best is null ? -1 : BagsServed(best.Way);
-        foreach (var onLook in !JoinsMayMove ? [false] : dish.JoinMoves ? [true] : new[] { false, true })
+        foreach (
+            var onLook in !JoinsMayMove ? [false]
+            : dish.JoinMoves ? [true]
+            : new[] { false, true }
+        )
         {
             foreach (var state in states)
             {

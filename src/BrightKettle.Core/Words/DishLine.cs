@@ -56,6 +56,8 @@ public sealed class DishLine(PulseCatalogue catalogue)
         var named = parts.OfType<LinePart.Named>().ToList();
         var dish = parts.OfType<LinePart.Dish>().FirstOrDefault();
         string? Said(string of) => parts.OfType<LinePart.Said>().LastOrDefault(s => s.Of == of)?.Means;
+        // "Split pea dal", "mung beans": the word of a kind behind a name says nothing new.
+        named.RemoveAll(n => n is { Kind: "pulse", Ids.Count: > 1, Amount: null, Without: false } && Follows(named, n));
         var pulses = Of(named, "pulse");
         // A dish says its pulse, unless the line names one itself.
         var all = pulses.Count == 0 && dish is not null ? [(dish.Pulses[0], null)] : pulses;
@@ -78,7 +80,14 @@ public sealed class DishLine(PulseCatalogue catalogue)
             parts.OfType<LinePart.Day>().LastOrDefault()?.DaysOn,
             parts.OfType<LinePart.Weekday>().LastOrDefault()?.On,
             all,
-            noRice ? null : rice ?? (dish?.Rice is { } its ? (its, null) : null),
+            noRice
+                ? null
+                : rice
+                    ?? (
+                        dish?.Rice is { } its ? (its, null)
+                        : Said("rice") == "beside" ? (PlainRice, null)
+                        : null
+                    ),
             noRice,
             Said("rice") == "beside",
             Word<Style>(Said("style")) ?? Word<Style>(dish?.Style),
@@ -89,7 +98,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],
             [.. named.Where(n => n.Without).Select(n => n.Ids[0]).Distinct()],
-            parts
+            [.. parts.Where(p => p is not LinePart.Named n || named.Contains(n))]
         );
     }
 
@@ -119,6 +128,13 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
         return parts;
     }
+
+    /// <summary>Rice that was said by no name.</summary>
+    private const string PlainRice = "long_white";
+
+    /// <summary>Whether it stands right behind a pulse that has one meaning.</summary>
+    private static bool Follows(List<LinePart.Named> named, LinePart.Named kind) =>
+        named.Exists(n => n is { Kind: "pulse", Ids.Count: 1, Without: false } && kind.Start - (n.Start + n.Length) is >= 0 and <= 1);
 
     private static List<(string Id, SaidAmount? Amount)> Of(List<LinePart.Named> named, string kind)
     {

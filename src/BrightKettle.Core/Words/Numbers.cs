@@ -7,13 +7,13 @@ namespace BrightKettle.Core.Words;
 /// <summary>Numbers as people write them in a kitchen: 1.5, 1 1/2, 1½, half a, two, a dozen.</summary>
 public static partial class Numbers
 {
-    private static readonly Dictionary<string, double> Said = PulseCatalogue
+    internal static readonly Dictionary<string, double> Said = PulseCatalogue
         .ReadList<SaidNumber>("numbers.json")
         .ToDictionary(n => n.Word, n => n.Value);
 
     private sealed record SaidNumber(string Word, double Value);
 
-    private static readonly Dictionary<char, double> Signs = new()
+    internal static readonly Dictionary<char, double> Signs = new()
     {
         ['½'] = 0.5,
         ['¼'] = 0.25,

@@ -147,7 +147,9 @@ public static class CookWriter
             look.Doneness,
             look.Again.TotalMinutes,
             look.Also.Count == 0 ? null : [.. look.Also.Select(o => new LookAlsoDocument(o.IngredientId, o.Doneness))],
-            look.NotYet is { } no ? new(ClosedSet.Word(no.Flame), no.Sprinkle > Mass.Zero ? no.Sprinkle.Grams : null, no.Longest?.TotalMinutes) : null
+            look.NotYet is { } no
+                ? new(ClosedSet.Word(no.Flame), no.Sprinkle > Mass.Zero ? no.Sprinkle.Grams : null, no.Longest?.TotalMinutes)
+                : null
         );
 
     private static CookerDocument? Cooker(Cooker? c) =>

@@ -137,7 +137,12 @@ export class Tonight {
       vesselId: offer.vesselId ?? dish.vesselId,
       soak: offer.soak ?? dish.soak,
       ...(offer.kind === 'way'
-        ? { method: offer.method ?? dish.method, cookerId: null, riceVesselId: offer.riceVesselId ?? null, pulseTarget: offer.pulseTarget ?? dish.pulseTarget }
+        ? {
+            method: offer.method ?? dish.method,
+            cookerId: null,
+            riceVesselId: offer.riceVesselId ?? null,
+            pulseTarget: offer.pulseTarget ?? dish.pulseTarget,
+          }
         : {}),
       ...(offer.scale && this.#amounts
         ? {

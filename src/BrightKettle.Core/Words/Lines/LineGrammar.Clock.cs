@@ -1,0 +1,215 @@
+using NodaTime;
+using Superpower.Model;
+
+namespace BrightKettle.Core.Words.Lines;
+
+/// <summary>Hours and spans, as people say them.</summary>
+internal sealed partial class LineGrammar
+{
+    private static readonly string[] Ats =
+    [
+        "at",
+        "a",
+        "um",
+        "gegen",
+        "alle",
+        "ore",
+        "as",
+        "saat",
+        "by",
+        "around",
+        "vers",
+        "sobre",
+        "kl",
+        "for",
+        "til",
+        "until",
+        "before",
+        "about",
+        "las",
+        "les",
+        "la",
+        "le",
+        "os",
+    ];
+
+    /// <summary>at seven, 18:30, 6.30, 6:30 pm, half seven, half past six, quarter to eight, 13h, 20h30, um 19 uhr.</summary>
+    private Found Clock(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        var next = at;
+        while (next < t.Count && Is(t, next, Ats))
+        {
+            next++;
+        }
+
+        var led = next > at;
+        if (Shown(t, next, led) is var (time, length) && length > 0)
+        {
+            return new((s, l) => new LinePart.Time(s, l, time), next + length - at);
+        }
+
+        return default;
+    }
+
+    private (LocalTime At, int Length) Shown(IReadOnlyList<Token<LineToken>> t, int at, bool led)
+    {
+        if (at >= t.Count)
+        {
+            return default;
+        }
+
+        // Half seven is half past six in German kitchens, and half past seven in English ones.
+        var part =
+            Is(t, at, "half") && Is(t, at + 1, "past") ? (30, 2)
+            : Is(t, at, "quarter") && Is(t, at + 1, "past") ? (15, 2)
+            : Is(t, at, "quarter") && Is(t, at + 1, "to") ? (-15, 2)
+            : Is(t, at, "half") ? (30, 1)
+            : Is(t, at, "halb") ? (-30, 1)
+            : Is(t, at, "viertel") && Is(t, at + 1, "nach") ? (15, 2)
+            : Is(t, at, "viertel") && Is(t, at + 1, "vor") ? (-15, 2)
+            : (0, 0);
+        if (part.Item2 > 0)
+        {
+            var (hour, words) = Number(t, at + part.Item2);
+            if (words == 1 && hour is >= 1 and <= 12 && hour == Math.Floor(hour))
+            {
+                var (evening, more) = Half(t, at + part.Item2 + 1, (int)hour);
+                return (new LocalTime(evening % 24, 0).PlusMinutes(part.Item1), part.Item2 + 1 + more);
+            }
+
+            return default;
+        }
+
+        var token = t[at].ToStringValue();
+        if (t[at].Kind == LineToken.Number && token.Split(':', '.', ',') is [{ Length: <= 2 } h, { Length: 2 } m])
+        {
+            var (hours, minutes) = (int.Parse(h, null), int.Parse(m, null));
+            var unit = vocabulary.Units.At(t, at + 1) is not null;
+            if (hours < 24 && minutes < 60 && !unit && (token.Contains(':', StringComparison.Ordinal) || led || minutes % 5 == 0))
+            {
+                var (evening, more) = Half(t, at + 1, hours, token.Contains(':', StringComparison.Ordinal) && h.Length == 2);
+                return (new LocalTime(evening % 24, minutes), 1 + more);
+            }
+
+            return default;
+        }
+
+        var (said, digits) = Number(t, at);
+        if (digits != 1 || said != Math.Floor(said) || said is < 0 or > 24)
+        {
+            return default;
+        }
+
+        var whole = (int)said;
+        // 13h, 20h30, 19 Uhr, 7 pm, seven o'clock.
+        if (Is(t, at + 1, "h", "uhr", "hs", "hrs"))
+        {
+            var minutes =
+                at + 2 < t.Count && t[at + 2].Kind == LineToken.Number && int.TryParse(t[at + 2].ToStringValue(), out var m2) && m2 < 60
+                    ? m2
+                    : -1;
+            var hour = whole < 12 && Is(t, at + 1, "h", "uhr") && whole <= 8 ? whole + 12 : whole;
+            return (new LocalTime(hour % 24, Math.Max(0, minutes)), minutes >= 0 ? 3 : 2);
+        }
+
+        if (Is(t, at + 1, "ish"))
+        {
+            return (new LocalTime((whole is >= 1 and < 12 ? whole + 12 : whole) % 24, 0), 2);
+        }
+
+        var (at2, pm) = Half(t, at + 1, whole);
+        return
+            pm > 0
+            || (led && !Counts(t, at + 1) && whole is >= 1 && !Is(t, at - 1, "for", "a", "about", "around", "la", "le", "os"))
+            || (led && whole >= 1 && Is(t, at - 1, "around", "about") && !Counts(t, at + 1))
+            ? (new LocalTime(at2 % 24, 0), 1 + pm)
+            : default;
+    }
+
+    /// <summary>Whether what follows makes a number an amount or people.</summary>
+    private bool Counts(IReadOnlyList<Token<LineToken>> t, int at) =>
+        vocabulary.Units.At(t, at) is not null
+        || vocabulary.People.At(t, at) is not null
+        || vocabulary.Kids.At(t, at) is not null
+        || Name(t, at) is not null;
+
+    /// <summary>The hour with am, pm or o'clock behind it; a bare hour up to eleven is an evening's.</summary>
+    private static (int Hour, int Tokens) Half(IReadOnlyList<Token<LineToken>> t, int at, int hour, bool asShown = false)
+    {
+        if (Is(t, at, "am") || (Is(t, at, "a") && Is(t, at + 1, "m")))
+        {
+            return (hour % 12, 1);
+        }
+
+        if (Is(t, at, "pm"))
+        {
+            return (hour < 12 ? hour + 12 : hour, 1);
+        }
+
+        if (Is(t, at, "in") && Is(t, at + 1, "the") && Is(t, at + 2, "morning"))
+        {
+            return (hour % 12, 3);
+        }
+
+        if (Is(t, at, "in") && Is(t, at + 1, "the") && Is(t, at + 2, "evening", "afternoon"))
+        {
+            return (hour < 12 ? hour + 12 : hour, 3);
+        }
+
+        var clock =
+            Is(t, at, "oclock") ? 1
+            : Is(t, at, "o") && Is(t, at + 1, "clock") ? 2
+            : Is(t, at, "o") && Is(t, at + 1, "'", "’") && Is(t, at + 2, "clock") ? 3
+            : 0;
+        return (!asShown && hour is >= 1 and < 12 ? hour + 12 : hour, clock);
+    }
+
+    /// <summary>in two hours, in an hour and a half, in 90 minutes, dans 2 heures, en dos horas.</summary>
+    private Found Relative(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        if (!Is(t, at, "in", "dans", "en", "within", "tra", "em"))
+        {
+            return default;
+        }
+
+        var (value, length) = Number(t, at + 1);
+        if (length == 0)
+        {
+            return default;
+        }
+
+        var next = at + 1 + length;
+        while (Is(t, next, "a", "an", "of"))
+        {
+            next++;
+        }
+
+        var hours = Is(
+            t,
+            next,
+            "hour",
+            "hours",
+            "hr",
+            "hrs",
+            "h",
+            "heure",
+            "heures",
+            "hora",
+            "horas",
+            "stunde",
+            "stunden",
+            "ora",
+            "ore",
+            "saat"
+        );
+        if (!hours && !Is(t, next, "min", "mins", "minute", "minutes", "minuten", "minutos", "minuti", "dakika"))
+        {
+            return default;
+        }
+
+        next++;
+        var half = hours && Is(t, next, "and") && Is(t, next + 1, "a") && Is(t, next + 2, "half");
+        var span = Duration.FromMinutes((value * (hours ? 60 : 1)) + (half ? 30 : 0));
+        return span > Duration.FromDays(3) ? default : new((s, l) => new LinePart.FromNow(s, l, span), next + (half ? 3 : 0) - at);
+    }
+}

@@ -1,0 +1,78 @@
+using System.Globalization;
+using Superpower.Model;
+
+namespace BrightKettle.Core.Words.Lines;
+
+/// <summary>Numbers and ranges, token by token.</summary>
+internal sealed partial class LineGrammar
+{
+    /// <summary>One number, or the middle of a range; how many tokens it takes, 0 for none.</summary>
+    private (double Value, int Tokens) Number(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        var (low, first) = One(t, at);
+        if (
+            first == 0
+            || !Is(t, at + first, "-", "–", "to", "or")
+            || One(t, at + first + 1) is not (var high, > 0 and var second)
+            || high <= low
+        )
+        {
+            return (low, first);
+        }
+
+        return ((low + high) / 2, first + 1 + second);
+    }
+
+    private (double Value, int Tokens) One(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        if (at >= t.Count)
+        {
+            return default;
+        }
+
+        var text = t[at].ToStringValue();
+        switch (t[at].Kind)
+        {
+            case LineToken.Part:
+                return (Numbers.Signs[text[0]], 1);
+            case LineToken.Number:
+                var value = Written(text);
+                if (at + 1 < t.Count && t[at + 1].Kind == LineToken.Part)
+                {
+                    return (value + Numbers.Signs[t[at + 1].ToStringValue()[0]], 2);
+                }
+
+                return
+                    at + 1 < t.Count
+                    && t[at + 1].Kind == LineToken.Number
+                    && t[at + 1].ToStringValue().Contains('/', StringComparison.Ordinal)
+                    ? (value + Written(t[at + 1].ToStringValue()), 2)
+                    : (value, 1);
+            case LineToken.Word when Numbers.Said.TryGetValue(text, out var said) || vocabulary.Numbers.TryGetValue(text, out said):
+                if (
+                    text.Length <= 2
+                    && at + 1 < t.Count
+                    && Numbers.Said.TryGetValue(t[at + 1].ToStringValue(), out var more)
+                    && t[at + 1].ToStringValue().Length > 2
+                )
+                {
+                    return (more, 2);
+                }
+
+                return Is(t, at + 1, "and") && Is(t, at + 2, "a") && Is(t, at + 3, "half") ? (said + 0.5, 4) : (said, 1);
+            default:
+                return default;
+        }
+    }
+
+    private static double Written(string text)
+    {
+        if (text.Split('/') is [var above, var below])
+        {
+            var (a, b) = (double.Parse(above, CultureInfo.InvariantCulture), double.Parse(below, CultureInfo.InvariantCulture));
+            return b == 0 ? 0 : a / b;
+        }
+
+        return double.TryParse(text.Replace(',', '.').Replace(':', '.'), CultureInfo.InvariantCulture, out var value) ? value : 0;
+    }
+}
