@@ -36,6 +36,9 @@ public static class StepIds
     /// <summary>Looked at and far enough: the flame goes out and they wait.</summary>
     public const string Ready = "ready";
 
+    /// <summary>What waited hot is turned off, since the house is left.</summary>
+    public const string OffToGo = "off_to_go";
+
     /// <summary>The liquor is measured and set.</summary>
     public const string SetLiquor = "measure";
 

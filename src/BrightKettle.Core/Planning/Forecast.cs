@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Safety;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning;
@@ -43,6 +44,10 @@ public sealed record Forecast(
     int Pots
 )
 {
+    /// <summary>What the gates find in the reference pot, and what blocks in more than one pot in twenty; empty where nobody
+    /// asked.</summary>
+    public IReadOnlyList<GateFinding> Gates { get; init; } = [];
+
     /// <summary>What spoils most of the pots that are not as wanted; null where none is.</summary>
     public Spoilt? MostSpoiltBy { get; init; }
 

@@ -1,5 +1,7 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
+using BrightKettle.Core.Safety;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning;
@@ -22,13 +24,15 @@ public sealed class Forecaster(Simulator simulator)
     /// <param name="picture">Whether the points of the picture are wanted; without them it is a good deal quicker.</param>
     /// <param name="steps">Longer steps for the many pots, enough to compare ways by; the reference pot never takes them.</param>
     /// <param name="known">The reference pot's run, by <see cref="Reference"/>, where it has been run already.</param>
+    /// <param name="gates">What the gates find in one pot; null where nobody asks.</param>
     public Forecast Run(
         Cook cook,
         Targets targets,
         int pots = DefaultPots,
         bool picture = true,
         RunOptions? steps = null,
-        PotRun? known = null
+        PotRun? known = null,
+        Func<PotRun, IReadOnlyList<GateFinding>>? gates = null
     )
     {
         ArgumentOutOfRangeException.ThrowIfLessThan(pots, 10);
@@ -45,6 +49,7 @@ public sealed class Forecaster(Simulator simulator)
             pots
         )
         {
+            Gates = gates is null ? [] : Safety.Gates.OfMany(gates, reference, runs),
             MostSpoiltBy = spoilt.Where(x => x is not null).GroupBy(x => x).MaxBy(g => g.Count())?.Key,
         };
     }
@@ -53,10 +58,13 @@ public sealed class Forecaster(Simulator simulator)
     /// it.</summary>
     /// <exception cref="OverBudgetException">The reference pot is not done with it after
     /// <see cref="WorkBudget.LongestCookHours"/>.</exception>
-    public Forecast RunForeign(Cook cook, Targets targets)
+    public Forecast RunForeign(Cook cook, Targets targets, GateHouse house)
     {
+        var trace = new CookTrace(cook);
         var reference = Reference(cook);
-        return reference.IsEndless ? throw new OverBudgetException(WorkLimit.SimulatedHours) : Run(cook, targets, known: reference);
+        return reference.IsEndless
+            ? throw new OverBudgetException(WorkLimit.SimulatedHours)
+            : Run(cook, targets, known: reference, gates: run => Safety.Gates.Judge(trace, house, run));
     }
 
     /// <summary>The reference pot with its samples.</summary>

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
@@ -23,6 +24,11 @@ public sealed class Planner(Simulator simulator)
         }
 
         var plan = Describe(dish, solved, pots, rough);
+        if (BlockedBy(plan.Gates) is { } blocked)
+        {
+            return Refused(dish, blocked, solved);
+        }
+
         // What a cook pulled on purpose is shown with what it costs.
         return plan.ShareTender >= LeastShare || !dish.Pull.IsNothing
             ? new PlanAnswer.Planned(plan)
@@ -68,7 +74,7 @@ public sealed class Planner(Simulator simulator)
         var dish = best.Dish with { ServeAt = best.Dish.ServeAt + Duration.FromMinutes(pull.Table), Pull = pull with { Table = 0 } };
         var way = pull.Of(best.Way);
         var cook = CookOf(dish, way);
-        var forecast = _forecaster.Run(cook, dish.Targets, pots);
+        var forecast = _forecaster.Run(cook, dish.Targets, pots, gates: JudgeOf(cook, dish));
         if (forecast.Reference.StalledAt is not null)
         {
             return new(best, [], new(PlanRefusal.NeverTender, "join", new(), []));
@@ -76,7 +82,7 @@ public sealed class Planner(Simulator simulator)
 
         var solved = new SolvedWay(way, cook, forecast.Reference, null);
         var plan = Describe(dish, solved, forecast, forecast.ShareTender);
-        return new(plan, PlanDifference.Between(best, plan), Obstacle(dish, solved));
+        return new(plan, PlanDifference.Between(best, plan), Obstacle(dish, solved) ?? BlockedBy(plan.Gates));
     }
 
     /// <summary>The way's numbers, with the salt that it wants and, where the rice has a pot of its own, that pot.</summary>
@@ -134,7 +140,7 @@ public sealed class Planner(Simulator simulator)
     /// <summary>Whether what has been cooked waits lukewarm for its rice.</summary>
     private static bool Parks(SolvedWay solved) =>
         solved.Way is { Order: JoinOrder.PulseFirst, Wait: not null, JoinsOnLook: false }
-        && HoldGate.Judge(solved.Cook, solved.Run).Any(f => f.Blocks);
+        && HoldGate.Judge(new CookTrace(solved.Cook), solved.Run).Any(f => f.Blocks);
 
     private SolvedWay Ran(Dish dish, Way way)
     {
@@ -212,12 +218,23 @@ public sealed class Planner(Simulator simulator)
             );
         }
 
-        return Gates.Judge(solved.Cook, House(dish), solved.Run).FirstOrDefault(f => f.Blocks) is { } gate
-            ? Refuse(PlanRefusal.GateBlocks, gate.Code.StartsWith("lectin", StringComparison.Ordinal) ? "soak" : "method") with
+        return BlockedBy(Gates.Judge(solved.Cook, House(dish), solved.Run));
+    }
+
+    /// <summary>The refusal for the first finding that blocks; null where none does.</summary>
+    private static PlanRefusal? BlockedBy(IReadOnlyList<GateFinding> gates) =>
+        gates.FirstOrDefault(f => f.Blocks) is { } gate
+            ? new(PlanRefusal.GateBlocks, gate.Code.StartsWith("lectin", StringComparison.Ordinal) ? "soak" : "method", new(), [])
             {
                 Gate = gate.Code,
             }
             : null;
+
+    /// <summary>What the gates find in one pot of this dish.</summary>
+    private static Func<PotRun, IReadOnlyList<GateFinding>> JudgeOf(Cook cook, Dish dish)
+    {
+        var (trace, house) = (new CookTrace(cook), House(dish));
+        return run => Gates.Judge(trace, house, run);
     }
 
     private static GateHouse House(Dish dish) => new(dish.Household.Cautious, dish.Household.Room.Celsius, dish.AttendedAt);
@@ -225,11 +242,12 @@ public sealed class Planner(Simulator simulator)
     /// <summary>A flame that nobody is there for, or something to be done while nobody is.</summary>
     private static PlanRefusal? Unattended(Dish dish, SolvedWay solved)
     {
-        var flame = FlameGate.Judge(solved.Cook, solved.Run, House(dish)).FirstOrDefault(f => f.Blocks);
+        var trace = new CookTrace(solved.Cook);
+        var flame = FlameGate.Judge(trace, solved.Run, House(dish)).FirstOrDefault(f => f.Blocks);
         var from = solved.Way.LightAt;
         if (flame is not null)
         {
-            var alone = FlameGate.Flames(solved.Cook, solved.Run).First(f => f.Action == flame.Action);
+            var alone = FlameGate.Flames(trace, solved.Run).First(f => f.Action == flame.Action);
             var asleep = !AwakeThroughout(dish, alone.From, alone.To);
             var code = asleep ? PlanRefusal.FlameWhileAsleep : PlanRefusal.FlameWhileAway;
             return new(code, asleep ? "serveAt" : "away", new(Minutes: (dish.ServeAt - from).TotalMinutes, At: alone.From), []);
@@ -283,7 +301,7 @@ public sealed class Planner(Simulator simulator)
     private Plan Describe(Dish dish, SolvedWay solved, int pots, bool rough)
     {
         var steps = rough ? RunOptions.Compare : null;
-        var forecast = _forecaster.Run(solved.Cook, dish.Targets, pots, picture: !rough, steps, solved.Run);
+        var forecast = _forecaster.Run(solved.Cook, dish.Targets, pots, picture: !rough, steps, solved.Run, JudgeOf(solved.Cook, dish));
         return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, pots, steps));
     }
 
@@ -292,7 +310,7 @@ public sealed class Planner(Simulator simulator)
         // The salt that was worked out belongs to the dish from here on.
         var dish = asked with { SaltGrams = solved.SaltGrams ?? asked.SaltGrams };
         var cook = solved.Cook;
-        var gates = Gates.Judge(cook, House(dish), solved.Run);
+        var gates = forecast.Gates;
         var salt = SaltSheet.Of(cook, forecast.Reference, dish.SaltPercent);
         var added = cook.Actions.OfType<CookAction.AddSalt>().Sum(a => a.Salt.Grams);
         var soak = cook.Actions.OfType<CookAction.Soak>().FirstOrDefault(s => s.IngredientId == Way.PulseId);

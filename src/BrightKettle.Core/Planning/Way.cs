@@ -36,6 +36,10 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     public Instant FirstLook { get; init; }
 
+    /// <summary>When the house is left: what is ready before waits on the lowest flame until then, so that it stays hot without one; null
+    /// where nobody leaves.</summary>
+    public Instant? HotUntil { get; init; }
+
     public Duration LookAgain { get; init; } = Duration.FromMinutes(10);
 
     /// <summary>Water at the start.</summary>
@@ -240,8 +244,13 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     {
         if (Wait is { } state)
         {
-            actions.Add(new CookAction.Heat(when with { Look = Ripe(dish, state) }, Flame.Off) { StepId = StepIds.Ready });
+            var look = when with { Look = Ripe(dish, state) };
+            actions.Add(new CookAction.Heat(look, HotUntil is null ? Flame.Off : Flame.Lowest) { StepId = StepIds.Ready });
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+            if (HotUntil is { } leaves)
+            {
+                actions.Add(new CookAction.Heat(Trigger.At(leaves), Flame.Off) { StepId = StepIds.OffToGo });
+            }
         }
     }
 

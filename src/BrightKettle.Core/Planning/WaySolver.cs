@@ -16,6 +16,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 {
     /// <summary>Nine bags in ten are ready when the join is due.</summary>
     private const double SlowShare = 0.1;
+
+    /// <summary>The same where a flame may burn no longer: fewer than one pot in twenty are slower, whatever else is in them.</summary>
+    private const double SlowestShare = 0.02;
     private const double FastShare = 0.9;
 
     private const int MostTries = 16;
@@ -75,6 +78,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     /// <summary>Of a pulse's own time, what may pass between two looks.</summary>
     private const double BetweenLooks = 0.12;
+
+    /// <summary>The flame is out a little before the house is left.</summary>
+    private static readonly Duration BeforeTheDoor = Duration.FromMinutes(5);
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
 
@@ -319,12 +325,19 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             };
         }
 
-        // Tender pulses may wait, so they are ready before the house is left; what comes after waits for the return.
-        var due = dish
+        // Tender pulses may wait, so they are ready before the house is left; what comes after waits for the return. A bag that is slower
+        // than nearly all must not keep its flame.
+        var wanted = way.OtherWait is null ? way.JoinAt : way.OtherAt;
+        var leaves = dish
             .Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
-            .Select(a => a.Start)
-            .Append(way.OtherWait is null ? way.JoinAt : way.OtherAt)
+            .Select(a => (Instant?)a.Start)
             .Min();
+        var due = leaves is { } gone && gone < wanted ? gone : wanted;
+        if (due < wanted && SecondsUntil(way, SlowestShare) is [{ } slowest])
+        {
+            slow = slowest;
+        }
+
         // A quick pulse changes under the hand: look more often.
         // A slow cooker's lid stays on: half an hour between looks.
         // Between two looks it should not go on by more than a felt state.
@@ -335,9 +348,17 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                     Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10)
                 );
         var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
+        // Whoever finds them hard at the last look before the door has one more.
+        due = due < wanted ? due - again : due;
         var light = due - Duration.FromSeconds(slow);
         var first = due - (again * looks);
-        return way with { LightAt = light, LookAgain = again, FirstLook = first > light ? first : light };
+        return way with
+        {
+            LightAt = light,
+            LookAgain = again,
+            FirstLook = first > light ? first : light,
+            HotUntil = due < wanted ? leaves - BeforeTheDoor : null,
+        };
     }
 
     /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks so close together that nothing

@@ -13,14 +13,14 @@ public static class CyanogenGate
     /// <summary>The caution by which the catalogue marks such seed.</summary>
     private const string Mark = "cyanogen";
 
-    public static IReadOnlyList<GateFinding> Judge(Cook cook)
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace)
     {
-        ArgumentNullException.ThrowIfNull(cook);
-        var trace = new CookTrace(cook);
+        ArgumentNullException.ThrowIfNull(trace);
+        var cook = trace.Cook;
         var found = new List<GateFinding>();
         foreach (var pulse in cook.Ingredients.OfType<PulseIngredient>().Where(p => p.CookedAt is null && p.Pulse.Cautions.Contains(Mark)))
         {
-            if (LectinGate.SoakedAndDrained(cook, trace, pulse.Id))
+            if (LectinGate.SoakedAndDrained(trace, pulse.Id))
             {
                 continue;
             }

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 using NodaTime;
 
@@ -13,9 +14,9 @@ public static class FlameGate
     private static readonly Duration Step = Duration.FromMinutes(5);
 
     /// <summary>The first flame of each vessel that burns unattended, and appliances that do.</summary>
-    public static IReadOnlyList<GateFinding> Judge(Cook cook, PotRun run, GateHouse house)
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, PotRun run, GateHouse house)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
         ArgumentNullException.ThrowIfNull(run);
         ArgumentNullException.ThrowIfNull(house);
         if (house.Attended is not { } attended)
@@ -24,7 +25,7 @@ public static class FlameGate
         }
 
         var found = new List<GateFinding>();
-        foreach (var flame in Flames(cook, run))
+        foreach (var flame in Flames(trace, run))
         {
             if (!Throughout(flame.From, flame.To, attended) && !found.Exists(f => f.Action == flame.Action))
             {
@@ -36,28 +37,28 @@ public static class FlameGate
     }
 
     /// <summary>When each heat burns, from the action that lights it to the one that changes it.</summary>
-    public static IEnumerable<(int Action, Instant From, Instant To, bool Appliance)> Flames(Cook cook, PotRun run)
+    public static IEnumerable<(int Action, Instant From, Instant To, bool Appliance)> Flames(CookTrace trace, PotRun run)
     {
+        ArgumentNullException.ThrowIfNull(trace);
+        ArgumentNullException.ThrowIfNull(run);
+        var cook = trace.Cook;
         for (var v = 0; v < cook.Kitchen.VesselCount; v++)
         {
             var appliance = cook.Kitchen[v].Vessel.Cooker is { Stovetop: false };
             int? lit = null;
             for (var i = 0; i < cook.Actions.Count; i++)
             {
-                if (cook.VesselOf(cook.Actions[i]) != v || run.Done[i] is not { } done)
+                if (trace.VesselOf(i) != v || cook.Actions[i] is not CookAction.Heat || run.Done[i] is not { } done)
                 {
                     continue;
                 }
 
-                if (lit is { } from && cook.Actions[i] is CookAction.Heat)
+                if (lit is { } from)
                 {
                     yield return (from, At(cook, run.At(from).Seconds), At(cook, done.Seconds), appliance);
                 }
 
-                if (cook.Actions[i] is CookAction.Heat heat)
-                {
-                    lit = heat.Flame == Flame.Off ? null : i;
-                }
+                lit = trace.After(i, v).Flame == Flame.Off ? null : i;
             }
 
             // Nobody has turned it off by the table: it burns until then at least.

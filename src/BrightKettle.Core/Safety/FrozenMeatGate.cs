@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 
 namespace BrightKettle.Core.Safety;
@@ -12,9 +13,10 @@ public static class FrozenMeatGate
     /// <summary>Colder than this it has ice in it, °C.</summary>
     private const double FreezesAt = -1;
 
-    public static IReadOnlyList<GateFinding> Judge(Cook cook)
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
+        var cook = trace.Cook;
         return
         [
             .. cook

@@ -9,39 +9,80 @@ namespace BrightKettle.Core.Safety;
 /// others.</remarks>
 public static class Gates
 {
-    /// <param name="run">The cook as planned on the reference pot, for the times and temperatures of its actions; null to judge what the
-    /// actions alone tell.</param>
-    public static IReadOnlyList<GateFinding> Judge(Cook cook, GateHouse house, PotRun? run = null)
+    /// <summary>A finding in more than this share of the pots counts.</summary>
+    public const double Often = 0.05;
+
+    /// <param name="run">The cook on one pot, for the times and temperatures of its actions; null to judge what the actions alone
+    /// tell.</param>
+    public static IReadOnlyList<GateFinding> Judge(Cook cook, GateHouse house, PotRun? run = null) =>
+        Judge(new CookTrace(cook), house, run);
+
+    /// <inheritdoc cref="Judge(Cook, GateHouse, PotRun?)"/>
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, GateHouse house, PotRun? run = null)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
         ArgumentNullException.ThrowIfNull(house);
-        IEnumerable<GateFinding> found =
-        [
-            .. LectinGate.Judge(cook, house.Cautious, run),
-            .. CyanogenGate.Judge(cook),
-            .. PressureGate.Judge(cook),
-            .. run is null ? [] : FlameGate.Judge(cook, run, house),
-            .. SoakGate.Judge(cook, house.RoomCelsius, run),
-            .. run is null ? [] : HoldGate.Judge(cook, run),
-            .. FrozenMeatGate.Judge(cook),
-            .. SodaGate.Judge(cook),
-            .. SealGate.Judge(cook),
-        ];
-        return [.. found.OrderByDescending(f => f.Blocks)];
+        return Sorted([.. OfActions(trace, house, run), .. run is null ? [] : OfRun(trace, house, run)]);
     }
+
+    /// <summary>What the reference pot shows, and what blocks in more than one pot in twenty.</summary>
+    /// <param name="pots">Runs of the same cook, with their moments.</param>
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, GateHouse house, PotRun reference, IReadOnlyList<PotRun> pots)
+    {
+        ArgumentNullException.ThrowIfNull(pots);
+        return OfMany(run => Judge(trace, house, run), reference, pots);
+    }
+
+    /// <inheritdoc cref="Judge(CookTrace, GateHouse, PotRun, IReadOnlyList{PotRun})"/>
+    /// <param name="judge">What is found in one pot.</param>
+    internal static IReadOnlyList<GateFinding> OfMany(
+        Func<PotRun, IReadOnlyList<GateFinding>> judge,
+        PotRun reference,
+        IReadOnlyList<PotRun> pots
+    )
+    {
+        var found = judge(reference).ToList();
+        bool IsKnown(GateFinding f) => found.Exists(k => k.Blocks && Subject(k) == Subject(f));
+        var often = pots.SelectMany(pot => judge(pot).Where(f => f.Blocks).DistinctBy(Subject))
+            .GroupBy(Subject)
+            .Where(same => same.Count() > Often * pots.Count)
+            .Select(same => same.First())
+            .Where(f => !IsKnown(f))
+            .ToList();
+        return Sorted([.. found, .. often]);
+    }
+
+    private static (string, string?) Subject(GateFinding f) => (f.Code, f.IngredientId);
+
+    /// <summary>What the actions themselves say, and what stands in their pots.</summary>
+    internal static IEnumerable<GateFinding> OfActions(CookTrace trace, GateHouse house, PotRun? run, bool underWay = false) =>
+        [
+            .. LectinGate.Judge(trace, house.Cautious, run, underWay),
+            .. CyanogenGate.Judge(trace),
+            .. PressureGate.Judge(trace),
+            .. SoakGate.Judge(trace, house.RoomCelsius, run),
+            .. FrozenMeatGate.Judge(trace),
+            .. SodaGate.Judge(trace),
+            .. SealGate.Judge(trace),
+        ];
+
+    /// <summary>What only the times and temperatures of a run can tell.</summary>
+    internal static IEnumerable<GateFinding> OfRun(CookTrace trace, GateHouse house, PotRun run) =>
+        [.. FlameGate.Judge(trace, run, house), .. HoldGate.Judge(trace, run)];
+
+    private static IReadOnlyList<GateFinding> Sorted(IEnumerable<GateFinding> found) => [.. found.OrderByDescending(f => f.Blocks)];
 
     /// <summary>What stands in the way of this action now, by what was seen at the stove; null when it may go on.</summary>
     /// <param name="action">Index of the action that is about to be done.</param>
     /// <param name="seen">Everything observed so far, in any order.</param>
-    public static GateFinding? Before(Cook cook, int action, IReadOnlyList<Observation> seen, Instant now, GateHouse house)
+    public static GateFinding? Before(CookTrace trace, int action, IReadOnlyList<Observation> seen, Instant now, GateHouse house)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
         ArgumentNullException.ThrowIfNull(seen);
         ArgumentNullException.ThrowIfNull(house);
         var known = seen.Where(o => o.At <= now).ToList();
-        var trace = new CookTrace(cook);
-        return LectinGate.Before(cook, trace, action, known, now, house.Cautious)
-            ?? PressureGate.Before(cook, trace, action, known)
-            ?? TakeOutGate.Before(cook, trace, action, known);
+        return LectinGate.Before(trace, action, known, now, house.Cautious)
+            ?? PressureGate.Before(trace, action, known)
+            ?? TakeOutGate.Before(trace, action, known);
     }
 }

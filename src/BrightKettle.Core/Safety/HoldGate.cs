@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using NodaTime;
 
 namespace BrightKettle.Core.Safety;
@@ -17,49 +18,68 @@ public static class HoldGate
     /// <summary>Minutes after the table by which leftovers are in the fridge.</summary>
     public static readonly Duration ChillWithin = Duration.FromHours(1);
 
-    public static IReadOnlyList<GateFinding> Judge(Cook cook, PotRun run)
+    /// <param name="run">The cook on one pot.</param>
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, PotRun run)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
         ArgumentNullException.ThrowIfNull(run);
+        var cook = trace.Cook;
         var found = new List<GateFinding>();
         // Since when each vessel's food stands without heat, and how hot it was then; null where none does.
         var off = new (double Seconds, double Celsius)?[cook.Kitchen.VesselCount];
         // A quick soak is drained and boiled afresh: it is no cooked food yet.
         var drained = new bool[cook.Kitchen.VesselCount];
-        var burning = new bool[cook.Kitchen.VesselCount];
+        bool Cooled(int vessel, double seconds, double celsius) =>
+            off[vessel] is { } since
+            && !drained[vessel]
+            && celsius < HotCelsius
+            && SecondsBelow(since, (seconds, celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds;
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            var (action, v) = (cook.Actions[i], cook.VesselOf(cook.Actions[i]));
+            var (action, v) = (cook.Actions[i], trace.VesselOf(i));
             if (run.Done[i] is not { } done || BowlLane.Holds(action))
             {
                 continue;
             }
 
             drained[v] |= action is CookAction.Drain { IngredientId: null };
-            var ends = action is CookAction.Heat { Flame: not Flame.Off } or CookAction.Serve;
-            if (
-                ends
-                && off[v] is { } since
-                && !drained[v]
-                && done.Celsius < HotCelsius
-                && SecondsBelow(since, (done.Seconds, done.Celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds
+            if (action is CookAction.Serve)
+            {
+                // Everything that stands about comes to the table, from whichever pot.
+                var cold = Enumerable
+                    .Range(0, cook.Kitchen.VesselCount)
+                    .Any(w => !trace.Before(i, w).Inside.IsEmpty && Cooled(w, done.Seconds, run.Vessels[w].Celsius));
+                if (cold)
+                {
+                    found.Add(new(TooCool, null, i, true));
+                }
+            }
+            else if (action is CookAction.Heat)
+            {
+                var burns = trace.After(i, v).Flame != Flame.Off;
+                if (burns && Cooled(v, done.Seconds, done.Celsius))
+                {
+                    found.Add(new(TooCool, null, i, true));
+                }
+
+                (off[v], drained[v]) = (burns ? null : (done.Seconds, done.Celsius), false);
+            }
+            else if (
+                action is CookAction.Transfer { What: not TransferWhat.Liquor } moved
+                && cook.Kitchen.IndexOf(moved.To) is >= 0 and var to
             )
             {
-                found.Add(new(TooCool, null, i, true));
-            }
-
-            switch (action)
-            {
-                case CookAction.Heat heat:
-                    burning[v] = heat.Flame != Flame.Off;
-                    (off[v], drained[v]) = (burning[v] ? null : (done.Seconds, done.Celsius), false);
-                    break;
-                case CookAction.Transfer { What: TransferWhat.Everything } moved when cook.Kitchen.IndexOf(moved.To) is >= 0 and var to:
-                    // The clock goes along with the food, from when it left the heat.
-                    off[to] = burning[to] ? null : off[v] ?? (done.Seconds, done.Celsius);
-                    drained[to] = false;
+                // The clock goes along with the food, from when it left the heat; food that stood there before keeps the longer one.
+                var came = off[v] ?? (done.Seconds, done.Celsius);
+                off[to] =
+                    trace.Before(i, to).Flame != Flame.Off ? null
+                    : off[to] is { } stood && stood.Seconds < came.Seconds && !trace.Before(i, to).Inside.IsEmpty ? stood
+                    : came;
+                drained[to] = false;
+                if (trace.After(i, v).Inside.IsEmpty)
+                {
                     off[v] = null;
-                    break;
+                }
             }
         }
 

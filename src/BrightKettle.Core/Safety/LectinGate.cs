@@ -22,6 +22,17 @@ public static class LectinGate
     public static readonly Duration HardBoilCautious = Duration.FromMinutes(30);
     public static readonly Duration HardBoilHigh = Duration.FromMinutes(60);
 
+    public const string NotBoiledCode = "lectin.not_boiled";
+
+    /// <summary>Seed that was not soaked is poured off, or lifted out, before it may.</summary>
+    public const string LeavesEarly = "lectin.leaves_early";
+
+    /// <summary>At the full boil before dry seed may leave its liquid.</summary>
+    public static readonly Duration ParBoil = Duration.FromMinutes(30);
+
+    /// <summary>By a look without chalk: <see cref="FeltState.BiteNoChalk"/>.</summary>
+    private static readonly double ParDoneness = Doneness.Anchor(FeltState.BiteNoChalk);
+
     /// <summary>How long a quick soak stands covered off the heat, at least.</summary>
     public static readonly Duration QuickSoakRest = Duration.FromMinutes(60);
 
@@ -44,31 +55,31 @@ public static class LectinGate
     /// <summary>Findings for each pulse at risk, in the order of the ingredients; empty when none is.</summary>
     /// <param name="run">The cook on the reference pot: a pot that is told to boil and does not, does not count; null when it is not
     /// known.</param>
-    public static IReadOnlyList<GateFinding> Judge(Cook cook, bool cautious, PotRun? run = null)
+    /// <param name="underWay">At the stove a flame goes out where it must: then the seed may go on if it is brought back to the full boil
+    /// and stays there until a look finds it soft. No plan may break off so.</param>
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, bool cautious, PotRun? run = null, bool underWay = false)
     {
-        ArgumentNullException.ThrowIfNull(cook);
-        var trace = new CookTrace(cook);
-        return [.. cook.Ingredients.Where(IsAtRisk).Select(p => JudgeOne(cook, trace, p.Id, cautious, run))];
+        ArgumentNullException.ThrowIfNull(trace);
+        return [.. trace.Cook.Ingredients.Where(IsAtRisk).Select(p => JudgeOne(trace, p.Id, cautious, run, underWay))];
     }
 
     /// <summary>When the hard boil is over by what the cook has seen, or null while the gate cannot open by boiling.</summary>
-    public static Instant? ClearsAt(Cook cook, string ingredientId, IReadOnlyList<Observation> observations, bool cautious)
+    public static Instant? ClearsAt(CookTrace trace, string ingredientId, IReadOnlyList<Observation> observations, bool cautious)
     {
-        ArgumentNullException.ThrowIfNull(cook);
-        var trace = new CookTrace(cook);
-        if (!SoakedAndDrained(cook, trace, ingredientId) || NeedsPressure(cook.Kitchen.Altitude))
+        ArgumentNullException.ThrowIfNull(trace);
+        if (!SoakedAndDrained(trace, ingredientId) || NeedsPressure(trace.Cook.Kitchen.Altitude))
         {
             return null;
         }
 
         // The short boil of a quick soak is not the hard boil. A boil that is seen again before the time was up starts it anew.
-        var boils = SeenAround(cook, trace, ingredientId, observations)
+        var boils = SeenAround(trace, ingredientId, observations)
             .Where(o => o.What == PotEvent.Boils)
             .Select(o => o.At)
             .Order()
-            .Skip(QuickSoakEnds(cook, trace, ingredientId) >= 0 ? 1 : 0)
+            .Skip(QuickSoakEnds(trace, ingredientId) >= 0 ? 1 : 0)
             .ToList();
-        var required = RequiredBoil(cook.Kitchen.Altitude, cautious);
+        var required = RequiredBoil(trace.Cook.Kitchen.Altitude, cautious);
         for (var i = 0; i < boils.Count; i++)
         {
             if (i == boils.Count - 1 || boils[i + 1] >= boils[i] + required)
@@ -81,9 +92,15 @@ public static class LectinGate
     }
 
     /// <summary>Whether the pot may leave the boil now, by what was seen and felt.</summary>
-    public static bool MayGoGentle(Cook cook, string ingredientId, IReadOnlyList<Observation> observations, Instant now, bool cautious)
+    public static bool MayGoGentle(
+        CookTrace trace,
+        string ingredientId,
+        IReadOnlyList<Observation> observations,
+        Instant now,
+        bool cautious
+    )
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
         var nothingFirm =
             observations
                 .OfType<Observation.FeltAs>()
@@ -91,24 +108,24 @@ public static class LectinGate
                 .OrderBy(o => o.At)
                 .LastOrDefault()
                 ?.State >= FeltState.Soft;
-        var boiled = ClearsAt(cook, ingredientId, observations, cautious) <= now;
+        var boiled = ClearsAt(trace, ingredientId, observations, cautious) <= now;
         // A cooker under pressure is over the boil.
-        var pressed = NeedsPressure(cook.Kitchen.Altitude);
-        var boilSeen = SeenAround(cook, new CookTrace(cook), ingredientId, observations)
+        var pressed = NeedsPressure(trace.Cook.Kitchen.Altitude);
+        var boilSeen = SeenAround(trace, ingredientId, observations)
             .Any(o => o.At <= now && (o.What is PotEvent.PressureUp or PotEvent.Whistle || (o.What == PotEvent.Boils && !pressed)));
         return boiled || (nothingFirm && boilSeen);
     }
 
     /// <summary>Whether this action would take a pulse at risk off the boil before it may; null when it may go on.</summary>
-    internal static GateFinding? Before(Cook cook, CookTrace trace, int action, IReadOnlyList<Observation> seen, Instant now, bool cautious)
+    internal static GateFinding? Before(CookTrace trace, int action, IReadOnlyList<Observation> seen, Instant now, bool cautious)
     {
-        var deed = cook.Actions[action];
+        var deed = trace.Cook.Actions[action];
         var vessel = trace.VesselOf(action);
         var before = trace.Before(action);
         // Down from a rolling boil, or off the boil altogether.
         var leaves =
             deed is CookAction.Serve
-            || IsGentle(cook, deed)
+            || IsGentle(trace, deed)
             || (
                 deed is CookAction.Heat heat
                 && (
@@ -123,14 +140,14 @@ public static class LectinGate
 
         // From dry seed the pot only has to go on boiling: down from rolling to lively is no leaving.
         var boilsOn = deed is CookAction.Heat { Flame: Flame.Lively or Flame.Rolling or Flame.Full };
-        var held = cook
-            .Ingredients.Where(IsAtRisk)
+        var held = trace
+            .Cook.Ingredients.Where(IsAtRisk)
             .Where(p => trace.PlaceBefore(action, p.Id) is var place && (place == vessel || (deed is CookAction.Serve && place >= 0)))
-            .Where(p => action > QuickSoakEnds(cook, trace, p.Id))
-            .FirstOrDefault(p => !(boilsOn && !SoakedAndDrained(cook, trace, p.Id)) && !MayGoGentle(cook, p.Id, seen, now, cautious));
+            .Where(p => action > QuickSoakEnds(trace, p.Id))
+            .FirstOrDefault(p => !(boilsOn && !SoakedAndDrained(trace, p.Id)) && !MayGoGentle(trace, p.Id, seen, now, cautious));
         return held is null
             ? null
-            : new("lectin.not_boiled", held.Id, action, true, RequiredBoil(cook.Kitchen.Altitude, cautious).TotalMinutes);
+            : new(NotBoiledCode, held.Id, action, true, RequiredBoil(trace.Cook.Kitchen.Altitude, cautious).TotalMinutes);
     }
 
     private static bool IsAtRisk(Ingredient ingredient) => ingredient is PulseIngredient { CookedAt: null, Pulse.BoilsFirst: true };
@@ -138,22 +155,23 @@ public static class LectinGate
     /// <summary>A flame whose word means a pot that boils.</summary>
     private static bool Boils(Flame flame) => flame is Flame.Gentle or Flame.Lively or Flame.Rolling or Flame.Full or Flame.High;
 
-    private static GateFinding JudgeOne(Cook cook, CookTrace trace, string id, bool cautious, PotRun? run)
+    private static GateFinding JudgeOne(CookTrace trace, string id, bool cautious, PotRun? run, bool underWay)
     {
-        var required = RequiredBoil(cook.Kitchen.Altitude, cautious);
-        GateFinding NotBoiled(int at) => new("lectin.not_boiled", id, at, true, required.TotalMinutes);
-        if (KeepsSoakWater(cook, id) is { } kept)
+        var required = RequiredBoil(trace.Cook.Kitchen.Altitude, cautious);
+        GateFinding NotBoiled(int at) => new(NotBoiledCode, id, at, true, required.TotalMinutes);
+        if (KeepsSoakWater(trace, id) is { } kept)
         {
             return new("lectin.soak_water_kept", id, kept, true);
         }
 
-        var needsPressure = NeedsPressure(cook.Kitchen.Altitude);
-        var boiledAt = !needsPressure && SoakedAndDrained(cook, trace, id) ? BoiledHardAt(cook, trace, id, required, run) : -1;
-        var soakEnds = QuickSoakEnds(cook, trace, id);
-        var pressed = false;
+        var needsPressure = NeedsPressure(trace.Cook.Kitchen.Altitude);
+        var boiledAt = !needsPressure && SoakedAndDrained(trace, id) ? BoiledHardAt(trace, id, required, run) : -1;
+        var soakEnds = QuickSoakEnds(trace, id);
+        // Under a lid that was locked, or at the boil so far; a break is mended by what boils anew.
+        var (pressed, brokenOff) = (false, false);
         foreach (var i in trace.Around(id).Where(i => i > soakEnds))
         {
-            var action = cook.Actions[i];
+            var action = trace.Cook.Actions[i];
             if (boiledAt >= 0 && i >= boiledAt)
             {
                 return new("lectin.hard_boil", id, null, false, required.TotalMinutes);
@@ -161,31 +179,102 @@ public static class LectinGate
 
             var locked = trace.After(i).Locked;
             pressed |= locked;
-            if (action.Trigger.Look is { } look && look.IngredientId == id && look.Doneness >= Doneness.Tender && !IsGentle(cook, action))
+            brokenOff &= !Reboils(action);
+            var gentle = StandsGentle(trace, i, id);
+            if (action.Trigger.Look is { } look && look.IngredientId == id && look.Doneness >= Doneness.Tender && !gentle)
             {
-                return (needsPressure && !pressed) || (!pressed && LeftTheBoil(cook, trace, run, id, i))
-                    ? NotBoiled(i)
-                    : new("lectin.keep_boiling", id, i, false);
+                var offTheBoil = brokenOff || LeftTheBoil(trace, run, id, i) || !Boils(trace.Before(i, trace.PlaceBefore(i, id)).Flame);
+                return (needsPressure && !pressed) || (!pressed && offTheBoil) ? NotBoiled(i) : new("lectin.keep_boiling", id, i, false);
             }
 
-            if (IsGentle(cook, action) || (!locked && action is CookAction.Heat heat && !Boils(heat.Flame)) || action is CookAction.Serve)
+            if (!locked && !pressed && LeavesItsLiquor(trace, i, id) && !ParCooked(trace, i, id, run))
+            {
+                return new(LeavesEarly, id, i, true, ParBoil.TotalMinutes);
+            }
+
+            if (!locked && action is CookAction.Heat heat && !Boils(heat.Flame) && !gentle)
+            {
+                if (ParCooked(trace, i, id, run) || GoesOnAtOnce(trace, i, id))
+                {
+                    continue;
+                }
+
+                if (!underWay || heat.Flame != Flame.Off)
+                {
+                    return NotBoiled(i);
+                }
+
+                brokenOff = true;
+            }
+            else if (gentle || action is CookAction.Serve)
             {
                 return NotBoiled(i);
             }
         }
 
-        return NotBoiled(cook.Actions.Count - 1);
+        return NotBoiled(trace.Cook.Actions.Count - 1);
     }
 
+    /// <summary>A boil that is waited for: from here on the pot is at the boil again.</summary>
+    private static bool Reboils(CookAction action) => action is CookAction.Heat { Trigger.After: PotEvent.Boils } heat && Boils(heat.Flame);
+
+    /// <summary>Poured off from it, or it is lifted out.</summary>
+    private static bool LeavesItsLiquor(CookTrace trace, int action, string id) =>
+        trace.Cook.Actions[action] switch
+        {
+            CookAction.Drain { IngredientId: null } => trace.VesselOf(action) == trace.PlaceBefore(action, id),
+            CookAction.Transfer { What: TransferWhat.Ingredient } t => t.IngredientId == id,
+            _ => false,
+        };
+
+    /// <summary>Dry seed that has been at the full boil for <see cref="ParBoil"/> and was found without chalk, here or just before it left
+    /// the flame.</summary>
+    private static bool ParCooked(CookTrace trace, int action, string id, PotRun? run)
+    {
+        var looked = trace
+            .Around(id)
+            .Where(i => i <= action)
+            .LastOrDefault(
+                i => trace.Cook.Actions[i].Trigger.Look is { } look && look.IngredientId == id && look.Doneness >= ParDoneness,
+                -1
+            );
+        return looked >= 0 && BoiledHardAt(trace, id, ParBoil, run, by: looked) >= 0;
+    }
+
+    /// <summary>Off the flame only to be moved or covered: it boils on before any time has passed.</summary>
+    private static bool GoesOnAtOnce(CookTrace trace, int off, string id)
+    {
+        foreach (var i in trace.Around(id).Where(i => i > off))
+        {
+            if (trace.Cook.Actions[i].Trigger is not { After: null, Look: null, NotBefore: null, Delay: null })
+            {
+                return false;
+            }
+
+            if (trace.Cook.Actions[i] is CookAction.Heat heat)
+            {
+                return Boils(heat.Flame);
+            }
+        }
+
+        return false;
+    }
+
+    /// <summary>Whether it stands in a slow cooker that is on, or in a pot in blankets, after this action: heat that never boils.</summary>
+    private static bool StandsGentle(CookTrace trace, int action, string id) =>
+        trace.PlaceAfter(action, id) is >= 0 and var place
+        && trace.After(action, place) is var stands
+        && (stands.Lid == Lid.Wrapped || (stands.Flame != Flame.Off && trace.Cook.Kitchen[place].Vessel.Cooker?.Kind == CookerKind.Slow));
+
     /// <summary>Whether the run finds the vessel under the boil at this action, whatever the word for its flame.</summary>
-    private static bool IsCool(Cook cook, PotRun? run, int action) =>
+    private static bool IsCool(CookTrace trace, PotRun? run, int action) =>
         run is { Done.Count: > 0 }
         && run.Done[action] is { } done
-        && done.Celsius < BoilingPoint.At(cook.Kitchen.Altitude).Celsius - BoilsWithin;
+        && done.Celsius < BoilingPoint.At(trace.Cook.Kitchen.Altitude).Celsius - BoilsWithin;
 
     /// <summary>Whether the run finds the vessel off the boil between its first boil and this action: cool now, or come to the boil anew
     /// although nothing was done that cools it.</summary>
-    private static bool LeftTheBoil(Cook cook, CookTrace trace, PotRun? run, string id, int action)
+    private static bool LeftTheBoil(CookTrace trace, PotRun? run, string id, int action)
     {
         if (run is not { Done.Count: > 0 } || run.Done[action] is not { } now)
         {
@@ -195,9 +284,11 @@ public static class LectinGate
         var vessel = trace.PlaceBefore(action, id);
         var boils = run.Happenings.Count(h => h.What == PotEvent.Boils && h.Vessel == vessel && h.Seconds < now.Seconds);
         var around = trace.Around(id).Where(i => i < action).ToList();
-        var first = around.FindIndex(i => cook.Actions[i].Trigger.After == PotEvent.Boils);
-        var cooled = around.Skip(first + 1).Count(i => Cools(cook.Actions[i]) || cook.Actions[i] is CookAction.Heat { Flame: Flame.Full });
-        return boils == 0 || IsCool(cook, run, action) || boils > 1 + cooled;
+        var first = around.FindIndex(i => trace.Cook.Actions[i].Trigger.After == PotEvent.Boils);
+        var cooled = around
+            .Skip(first + 1)
+            .Count(i => Cools(trace.Cook.Actions[i]) || trace.Cook.Actions[i] is CookAction.Heat { Flame: Flame.Full });
+        return boils == 0 || IsCool(trace, run, action) || boils > 1 + cooled;
     }
 
     /// <summary>What is colder than the pot goes in, or the hot liquid out.</summary>
@@ -205,26 +296,27 @@ public static class LectinGate
         action is CookAction.AddWater or CookAction.Add or CookAction.PourBack or CookAction.Transfer or CookAction.Drain;
 
     /// <summary>A slow cooker on any setting, or a pot in blankets: heat that never boils.</summary>
-    private static bool IsGentle(Cook cook, CookAction action) =>
+    private static bool IsGentle(CookTrace trace, CookAction action) =>
         action is CookAction.Cover { Lid: Lid.Wrapped }
         || (
-            action is CookAction.Heat { Flame: not Flame.Off } && cook.Kitchen[cook.VesselOf(action)].Vessel.Cooker?.Kind == CookerKind.Slow
+            action is CookAction.Heat { Flame: not Flame.Off }
+            && trace.Cook.Kitchen[trace.Cook.VesselOf(action)].Vessel.Cooker?.Kind == CookerKind.Slow
         );
 
     /// <summary>Events that were seen in a vessel in which this ingredient is at some time.</summary>
-    private static IEnumerable<Observation.Seen> SeenAround(Cook cook, CookTrace trace, string id, IReadOnlyList<Observation> observations)
+    private static IEnumerable<Observation.Seen> SeenAround(CookTrace trace, string id, IReadOnlyList<Observation> observations)
     {
         var vessels = trace.Around(id).Select(i => trace.PlaceAfter(i, id)).Where(v => v >= 0).ToHashSet();
-        return observations.OfType<Observation.Seen>().Where(o => vessels.Contains(cook.Kitchen.IndexOf(o.VesselId)));
+        return observations.OfType<Observation.Seen>().Where(o => vessels.Contains(trace.Cook.Kitchen.IndexOf(o.VesselId)));
     }
 
     /// <summary>Index of the action at which the pulse goes into the pot with the water it was soaked in, or null.</summary>
-    private static int? KeepsSoakWater(Cook cook, string id)
+    private static int? KeepsSoakWater(CookTrace trace, string id)
     {
         var wet = false;
-        for (var i = 0; i < cook.Actions.Count; i++)
+        for (var i = 0; i < trace.Cook.Actions.Count; i++)
         {
-            switch (cook.Actions[i])
+            switch (trace.Cook.Actions[i])
             {
                 case CookAction.Soak soak when soak.IngredientId == id:
                     wet = true;
@@ -241,36 +333,36 @@ public static class LectinGate
     }
 
     /// <summary>Whether it stood in water for <see cref="LeastSoak"/> or was quick-soaked, and that water was poured away.</summary>
-    internal static bool SoakedAndDrained(Cook cook, CookTrace trace, string id)
+    internal static bool SoakedAndDrained(CookTrace trace, string id)
     {
         Instant? soakedAt = null;
-        foreach (var (action, at) in BowlLane.Due(cook))
+        foreach (var (action, at) in BowlLane.Due(trace.Cook))
         {
-            if (BowlLane.IngredientOf(cook.Actions[action]) != id)
+            if (BowlLane.IngredientOf(trace.Cook.Actions[action]) != id)
             {
                 continue;
             }
 
-            if (cook.Actions[action] is CookAction.Soak)
+            if (trace.Cook.Actions[action] is CookAction.Soak)
             {
                 soakedAt = at;
             }
-            else if (cook.Actions[action] is CookAction.Drain && soakedAt is { } start)
+            else if (trace.Cook.Actions[action] is CookAction.Drain && soakedAt is { } start)
             {
                 return at - start >= LeastSoak;
             }
         }
 
-        return QuickSoakEnds(cook, trace, id) >= 0;
+        return QuickSoakEnds(trace, id) >= 0;
     }
 
     /// <summary>Index of the drain that ends a quick soak of this pulse: boiled, an hour off the heat, poured away; -1 for none.</summary>
-    private static int QuickSoakEnds(Cook cook, CookTrace trace, string id)
+    private static int QuickSoakEnds(CookTrace trace, string id)
     {
         var (off, rested) = (false, Duration.Zero);
         foreach (var i in trace.Around(id))
         {
-            var action = cook.Actions[i];
+            var action = trace.Cook.Actions[i];
             if (off)
             {
                 rested += action.Trigger.Delay ?? Duration.Zero;
@@ -292,19 +384,21 @@ public static class LectinGate
 
     /// <summary>Index of the first action at which the pulse's vessel has been kept at a rolling boil long enough, counted from the boil
     /// being seen with this pulse in it; -1 for never. What cools the pot starts the count anew.</summary>
-    private static int BoiledHardAt(Cook cook, CookTrace trace, string id, Duration required, PotRun? run)
+    /// <param name="by">Only what has rolled by this action counts; null for the whole cook.</param>
+    private static int BoiledHardAt(CookTrace trace, string id, Duration required, PotRun? run, int? by = null)
     {
         var (rolling, boiled) = (false, Duration.Zero);
-        foreach (var i in trace.Around(id).Where(i => i > QuickSoakEnds(cook, trace, id)))
+        var soakEnds = QuickSoakEnds(trace, id);
+        foreach (var i in trace.Around(id).Where(i => i > soakEnds && !(i > by)))
         {
-            var action = cook.Actions[i];
+            var action = trace.Cook.Actions[i];
             if (rolling)
             {
                 // Only minutes count: another event, or an hour by the clock, says nothing of how long it rolled.
                 boiled += action.Trigger is { After: null } ? action.Trigger.Delay ?? Duration.Zero : Duration.Zero;
                 if (boiled >= required)
                 {
-                    return IsCool(cook, run, i) ? -1 : i;
+                    return IsCool(trace, run, i) ? -1 : i;
                 }
             }
 

@@ -16,19 +16,19 @@ public static class PressureGate
 
     /// <summary>Findings for each lid that is locked, in the order of the actions. What comes from another pot is not counted: its amount
     /// is only known at the stove.</summary>
-    public static IReadOnlyList<GateFinding> Judge(Cook cook)
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace)
     {
-        ArgumentNullException.ThrowIfNull(cook);
-        var trace = new CookTrace(cook);
+        ArgumentNullException.ThrowIfNull(trace);
+        var cook = trace.Cook;
         var found = new List<GateFinding>();
         for (var i = 0; i < cook.Actions.Count; i++)
         {
             switch (cook.Actions[i])
             {
                 case CookAction.Pressurise:
-                    found.AddRange(Fill(cook, trace, i));
+                    found.AddRange(Fill(trace, i));
                     break;
-                case CookAction.Release { Kind: ReleaseKind.Quick } when Foams(Inside(cook, trace, i)):
+                case CookAction.Release { Kind: ReleaseKind.Quick } when Foams(Inside(trace, i)):
                     found.Add(new(QuickWithFoam, null, i, true));
                     break;
             }
@@ -39,36 +39,36 @@ public static class PressureGate
 
     /// <summary>A lid is locked only when the vent was looked through since the last time, and opened only when the pin was seen
     /// down.</summary>
-    internal static GateFinding? Before(Cook cook, CookTrace trace, int action, IReadOnlyList<Observation> seen)
+    internal static GateFinding? Before(CookTrace trace, int action, IReadOnlyList<Observation> seen)
     {
-        var next = cook.Actions[action];
+        var next = trace.Cook.Actions[action];
         if (next is CookAction.Pressurise)
         {
             var opened = seen.OfType<Observation.Seen>()
                 .Where(o => o.What == PotEvent.PinDown)
                 .Select(o => o.At)
-                .DefaultIfEmpty(cook.Starts)
+                .DefaultIfEmpty(trace.Cook.Starts)
                 .Max();
             return seen.OfType<Observation.VentClear>().Any(o => o.At >= opened) ? null : new(VentUnchecked, null, action, true);
         }
 
         // Each opening wants its own pin: one that was seen before the lid was locked again says nothing of it.
-        var locked = seen.OfType<Observation.VentClear>().Select(o => o.At).DefaultIfEmpty(cook.Starts).Max();
+        var locked = seen.OfType<Observation.VentClear>().Select(o => o.At).DefaultIfEmpty(trace.Cook.Starts).Max();
         var waits = next.Trigger.After == PotEvent.PinDown && trace.Before(action).Releasing;
         return waits && !seen.OfType<Observation.Seen>().Any(o => o.What == PotEvent.PinDown && o.At >= locked)
             ? new(StillUp, null, action, true)
             : null;
     }
 
-    private static IEnumerable<GateFinding> Fill(Cook cook, CookTrace trace, int action)
+    private static IEnumerable<GateFinding> Fill(CookTrace trace, int action)
     {
-        var vessel = cook.Kitchen[cook.VesselOf(cook.Actions[action])].Vessel;
+        var vessel = trace.Cook.Kitchen[trace.Cook.VesselOf(trace.Cook.Actions[action])].Vessel;
         if (vessel.Cooker is not { } cooker)
         {
             yield break;
         }
 
-        var (before, inside) = (trace.Before(action), Inside(cook, trace, action));
+        var (before, inside) = (trace.Before(action), Inside(trace, action));
         var line = vessel.Brim.Millilitres * (Foams(inside) ? Cooker.FillShareFoaming : Cooker.FillShare);
         if (Swollen(inside, before.Liquor.Grams) > line)
         {
@@ -81,8 +81,8 @@ public static class PressureGate
         }
     }
 
-    private static List<Ingredient> Inside(Cook cook, CookTrace trace, int action) =>
-        [.. trace.Before(action).Inside.Select(id => cook.Ingredients[cook.IndexOf(id)])];
+    private static List<Ingredient> Inside(CookTrace trace, int action) =>
+        [.. trace.Before(action).Inside.Select(id => trace.Cook.Ingredients[trace.Cook.IndexOf(id)])];
 
     private static bool Foams(List<Ingredient> inside) => inside.OfType<PulseIngredient>().Any(p => p.Pulse.Foam == Foam.High);
 

@@ -9,10 +9,10 @@ public static class SealGate
     public const string Melts = "seal.melts";
     public const string TowelOverHeat = "seal.towel_over_heat";
 
-    public static IReadOnlyList<GateFinding> Judge(Cook cook)
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace)
     {
-        ArgumentNullException.ThrowIfNull(cook);
-        var trace = new CookTrace(cook);
+        ArgumentNullException.ThrowIfNull(trace);
+        var cook = trace.Cook;
         var found = new List<GateFinding>();
         for (var i = 0; i < cook.Actions.Count; i++)
         {

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -9,9 +10,10 @@ public static class SoakGate
 {
     public const string TooLong = "soak.too_long";
 
-    public static IReadOnlyList<GateFinding> Judge(Cook cook, double roomCelsius, PotRun? run)
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, double roomCelsius, PotRun? run)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
+        var cook = trace.Cook;
         var found = new List<GateFinding>();
         for (var i = 0; i < cook.Actions.Count; i++)
         {

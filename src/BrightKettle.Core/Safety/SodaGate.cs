@@ -15,11 +15,11 @@ public static class SodaGate
     /// <summary>In a soak that is poured away, g per L.</summary>
     public const double MostInSoak = 5;
 
-    public static IReadOnlyList<GateFinding> Judge(Cook cook)
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
+        var cook = trace.Cook;
         var found = new List<GateFinding>();
-        var trace = new CookTrace(cook);
         // All of it together, against what is in the pot with it: water that was poured away before is none of it.
         var soda = cook.Ingredients.OfType<ExtraIngredient>().Where(x => x.Extra.Kind == ExtraKind.Alkali).ToList();
         if (soda.Count > 0)

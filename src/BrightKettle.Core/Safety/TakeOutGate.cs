@@ -8,15 +8,15 @@ public static class TakeOutGate
 {
     public const string StillIn = "comes_out.still_in";
 
-    internal static GateFinding? Before(Cook cook, CookTrace trace, int action, IReadOnlyList<Observation> seen)
+    internal static GateFinding? Before(CookTrace trace, int action, IReadOnlyList<Observation> seen)
     {
-        if (cook.Actions[action] is not CookAction.Serve)
+        if (trace.Cook.Actions[action] is not CookAction.Serve)
         {
             return null;
         }
 
-        var inside = cook
-            .Ingredients.OfType<ExtraIngredient>()
+        var inside = trace
+            .Cook.Ingredients.OfType<ExtraIngredient>()
             .Where(x => x.Extra.ComesOut && trace.PlaceBefore(action, x.Id) >= 0)
             .Select(x => x.Id)
             .ToHashSet();

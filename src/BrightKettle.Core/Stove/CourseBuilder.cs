@@ -90,6 +90,17 @@ internal sealed class CourseBuilder(
     public Answer Of(string code, Course? course) =>
         new(code, before, course, course is null ? now : forecaster.With(now, course, dish.Targets, Rescue.Pots));
 
+    /// <summary>Whether the gates let an answer pass: it may bring nothing that blocks and did not block before. Where nothing of the plan
+    /// changes there is nothing to let pass.</summary>
+    public bool Passes(Answer answer)
+    {
+        var before = Blocking(now);
+        return answer.Course is null || Blocking(answer.After).All(before.Contains);
+    }
+
+    private static HashSet<(string, string?)> Blocking(EveningForecast ahead) =>
+        [.. ahead.Forecast.Gates.Where(g => g.Blocks).Select(g => (g.Code, g.IngredientId))];
+
     /// <summary>Whether a course can be run at all.</summary>
     public bool Works(Course course) => EveningForecaster.Check(now.Evening.With(course, now.Now), now.Now) is null;
 

@@ -1,12 +1,14 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Learning;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
 using NodaTime;
 
 namespace BrightKettle.Core.Stove;
 
 /// <summary>Looks at an evening: learns from what was observed, then runs what is still to do.</summary>
-public sealed class EveningForecaster(Simulator simulator)
+/// <param name="house">What the gates need to know of the house; null where nothing is known.</param>
+public sealed class EveningForecaster(Simulator simulator, GateHouse? house = null)
 {
     public const int DefaultPots = 64;
 
@@ -79,7 +81,7 @@ public sealed class EveningForecaster(Simulator simulator)
     )
     {
         var cook = traits.In(Marked(asOf, pending));
-        var forecast = _forecaster.Run(cook, targets, pots);
+        var forecast = _forecaster.Run(cook, targets, pots, gates: EveningGates.Of(evening, cook, house ?? GateHouse.Unknown, now));
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
         return new(evening, now, cook, pending, traits, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));

@@ -242,6 +242,29 @@ public sealed class EveningState
         return Cook with { Actions = actions, Starts = starts };
     }
 
+    /// <summary>The same in the order in which it was done, each thing with what it was to wait for: what the gates judge beside what was
+    /// seen. Bowls keep their real times, since a soak is as long as it was.</summary>
+    /// <param name="pending">As in <see cref="AsOf"/>.</param>
+    public Cook AsMeant(out IReadOnlyList<Moment?> pending)
+    {
+        var done = _moments
+            .Select((m, place) => (Status: m, Place: place))
+            .Where(m => m.Status.State == MomentState.Done)
+            .Select(m =>
+                (
+                    At: m.Status.DoneAt!.Value,
+                    Order: m.Place,
+                    Actions: (IEnumerable<CookAction>)
+                        m.Status.Moment.Actions.Select(a => BowlLane.Holds(a) ? a with { Trigger = Trigger.At(m.Status.DoneAt!.Value) } : a)
+                )
+            );
+        var told = _extras.Select(x => (x.At, x.Order, Actions: (IEnumerable<CookAction>)[x.Action]));
+        var past = done.Concat(told).OrderBy(d => d.At).ThenBy(d => d.Order).SelectMany(d => d.Actions).ToList();
+        var ahead = Pending.SelectMany(m => m.Actions.Select(a => (Moment: m, Action: a))).ToList();
+        pending = [.. past.Select(_ => (Moment?)null), .. ahead.Select(a => (Moment?)a.Moment)];
+        return Cook with { Actions = [.. past, .. ahead.Select(a => a.Action)] };
+    }
+
     /// <summary>What was counted out needs no taking out any more; what has not gone in yet will.</summary>
     private bool StillIn(string id) => OutAt((ExtraIngredient)Cook.Ingredients[Cook.IndexOf(id)]) is null;
 
@@ -283,23 +306,20 @@ public sealed class EveningState
         };
     }
 
-    /// <summary>Boils of a vessel after which it was kept hard at the boil for so long, or still is: a flame that went down or out before
-    /// the time voids the boil.</summary>
-    public IReadOnlyList<Observation> WithoutBrokenBoils(string vesselId, Duration required)
+    /// <summary>What was seen, but for boils after which the pot was not kept hard at the boil for so long, or still is: a flame that went
+    /// down or out in that vessel before the time voids the boil.</summary>
+    public IReadOnlyList<Observation> WithoutBrokenBoils(Duration required)
     {
         // The short boil of a quick soak is meant to end: the gate knows of it.
         var down = ActionsDone()
-            .Where(d =>
-                d.Action is CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full), StepId: not StepIds.QuickSoak }
-                && Moment.LaneOf(d.Action, Cook.Kitchen) == vesselId
-            )
-            .Select(d => d.At)
+            .Where(d => d.Action is CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full), StepId: not StepIds.QuickSoak })
+            .Select(d => (d.At, Lane: Moment.LaneOf(d.Action, Cook.Kitchen)))
             .ToList();
         return
         [
             .. Seen.Where(o =>
                 o is not Observation.Seen { What: PotEvent.Boils } boil
-                || (IsIn(boil.VesselId, vesselId) && !down.Any(at => at > boil.At && at < boil.At + required))
+                || !down.Exists(d => IsIn(boil.VesselId, d.Lane) && d.At > boil.At && d.At < boil.At + required)
             ),
         ];
     }

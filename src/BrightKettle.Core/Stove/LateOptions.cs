@@ -23,7 +23,7 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster forecaste
         ArgumentNullException.ThrowIfNull(dish);
         var courses = new CourseBuilder(simulator, forecaster, dish with { Now = now.Now }, now, []);
         IEnumerable<Answer?> all = [LidOn(courses), MoreHeat(courses), Pressure(courses), Soda(courses), RiceApart(courses)];
-        var gained = all.OfType<Answer>().Where(a => Gain(now, a) >= WorthIt).OrderByDescending(a => Gain(now, a));
+        var gained = all.OfType<Answer>().Where(a => Gain(now, a) >= WorthIt && courses.Passes(a)).OrderByDescending(a => Gain(now, a));
         return [.. gained, courses.Of("later", null)];
     }
 

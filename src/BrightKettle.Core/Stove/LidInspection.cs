@@ -52,7 +52,7 @@ public sealed class LidInspection(Simulator simulator, EveningForecaster forecas
                     ),
                 ]
                 : [];
-        return [.. answers.OfType<Answer>().Select(a => a with { Costs = Soft(a.After) - Soft(now) })];
+        return [.. answers.OfType<Answer>().Where(c.Passes).Select(a => a with { Costs = Soft(a.After) - Soft(now) })];
     }
 
     /// <summary>Down, opened, looked into, and up again for as long as the reference bag then needs; null where that cannot be

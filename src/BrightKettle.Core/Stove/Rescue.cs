@@ -56,7 +56,11 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             forecaster.Forecast(seen, now, dish.Targets, Pots),
             before
         );
-        return trouble switch
+        return [.. Answers(c, evening, trouble, span, percent).Where(a => a.Caution == HoldGate.TooCool || c.Passes(a))];
+    }
+
+    private static IEnumerable<Answer> Answers(CourseBuilder c, EveningState evening, Trouble trouble, Duration span, double? percent) =>
+        trouble switch
         {
             _ when !c.Pot.PulsesIn && !c.Pot.RiceIn && trouble != Trouble.CalledAway => [],
             // A locked lid shows nothing: only what can be seen from outside is answered.
@@ -101,7 +105,6 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             Trouble.Silent when c.Pot.Locked && LidInspection.LookThenLock(c, "off_and_alone") is { } answer => [answer],
             _ => [],
         };
-    }
 
     private static Lid LidBefore(EveningState evening) => Conditions.Of(evening).Lid is Lid.Open ? Lid.On : Conditions.Of(evening).Lid;
 
@@ -312,9 +315,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             return [];
         }
 
-        var answer = c.Of("heat_again", course);
-        var cold = HoldGate.Judge(answer.After.Cook, answer.After.Forecast.Reference).Any(f => f.Blocks);
-        return [answer with { For = span, Caution = cold ? HoldGate.TooCool : null }];
+        return [ToldCold(c.Of("heat_again", course)) with { For = span }];
     }
 
     /// <summary>The flame that burned before it went out.</summary>
@@ -348,6 +349,13 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
         }
 
         var course = CourseBuilder.Make("off_and_back", [.. c.Begin(back), .. rest]);
-        return c.Works(course) ? [c.Of("off_and_back", course) with { For = span }] : [];
+        return c.Works(course) ? [ToldCold(c.Of("off_and_back", course)) with { For = span }] : [];
     }
+
+    /// <summary>The flame is out whatever the gates say: what has stood lukewarm for too long by then is told, not hidden.</summary>
+    private static Answer ToldCold(Answer answer) =>
+        answer with
+        {
+            Caution = answer.After.Forecast.Gates.Any(f => f is { Blocks: true, Code: HoldGate.TooCool }) ? HoldGate.TooCool : null,
+        };
 }

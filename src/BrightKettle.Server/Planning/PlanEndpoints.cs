@@ -148,7 +148,11 @@ public static class PlanEndpoints
     }
 
     /// <summary>A cook in, its whole forecast out. Gates are told, not enforced: this runs what it is given.</summary>
-    public static async Task<Results<Ok<ForecastDto>, ProblemHttpResult>> Forecast(CookDocument cook, DishRequestReader dishes)
+    public static async Task<Results<Ok<ForecastDto>, ProblemHttpResult>> Forecast(
+        CookDocument cook,
+        DishRequestReader dishes,
+        CancellationToken cancel
+    )
     {
         var checks = new FieldFaults();
         if (new CookReader(dishes.Catalogue, checks).Read(cook) is not { } read)
@@ -156,11 +160,12 @@ public static class PlanEndpoints
             return KettleProblems.Invalid(checks);
         }
 
+        var home = (await dishes.KitchenAsync(cancel)).Household;
+        var house = GateHouse.Of(home) with { RoomCelsius = read.Kitchen.Room.Celsius };
         var forecast = await dishes.Work.RunAsync(WorkLength.Lengthy, simulator =>
-            new Forecaster(simulator).RunForeign(read, Targets.Lenient)
+            new Forecaster(simulator).RunForeign(read, Targets.Lenient, house)
         );
-        var gates = Gates.Judge(read, GateHouse.Unknown with { RoomCelsius = read.Kitchen.Room.Celsius }, forecast.Reference);
-        return TypedResults.Ok(ForecastMapper.Map(forecast, gates, Core.Safety.Cautions.For(read, gates)));
+        return TypedResults.Ok(ForecastMapper.Map(forecast, forecast.Gates, Core.Safety.Cautions.For(read, forecast.Gates)));
     }
 
     private static InvalidOperationException Neither() => new("A planner answers with a plan or a refusal.");

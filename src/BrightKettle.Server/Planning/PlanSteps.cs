@@ -143,6 +143,7 @@ public static class PlanSteps
                         : null
                 )
             ),
+            StepIds.OffToGo => Make("off_to_go", m, new()),
             StepIds.Reheat => Make("reheat", m, new()),
             StepIds.OtherIn => OtherIn(plan, m, ((CookAction.Add)action).IngredientId),
             StepIds.OtherSoft => Make(
@@ -230,6 +231,7 @@ public static class PlanSteps
                 Felt: LookedFor(plan, action.Trigger.Look),
                 Place: plan.Dish.Method == Method.SlowCooker ? "crock"
                     : JoinsAtOnce(plan) ? "at_once"
+                    : action.Flame == Flame.Lowest ? "until_gone"
                     : null
             )
         );

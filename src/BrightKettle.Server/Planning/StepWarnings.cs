@@ -18,6 +18,7 @@ public static class StepWarnings
         ["join"] = 10,
         ["rice_light"] = 5,
         ["heat_off"] = 1,
+        ["off_to_go"] = 5,
         ["finish"] = 5,
         ["table"] = 10,
     };

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Server.Kitchen;
@@ -30,17 +31,16 @@ public static class StoveGates
             return new(TakeOutGate.StillIn, null, inside.Name, inside.Left, inside.Pieces);
         }
 
-        // As planned, in order, with what each waits for: the gates judge what was meant, and what was seen of it.
-        var moments = evening.Moments.Where(m => m.State is MomentState.Done or MomentState.Waiting).Select(m => m.Moment).ToList();
-        var cook = evening.Cook with { Actions = [.. moments.SelectMany(m => m.Actions)] };
-        var from = moments.TakeWhile(m => m.Id != moment.Id).Sum(m => m.Actions.Count);
-        // A second pot that boils says nothing of the first, and a hard boil that was broken off nothing at all.
+        // In order, with what each was to wait for: the gates judge what was meant, and what was seen of it.
+        var trace = new CookTrace(evening.AsMeant(out var pending));
         var house = GateHouse.Of(kitchen.Household);
-        var required = LectinGate.RequiredBoil(cook.Kitchen.Altitude, house.Cautious);
-        var seen = evening.WithoutBrokenBoils(cook.Kitchen.Vessel.Id, required);
+        // A hard boil that was broken off says nothing.
+        var required = LectinGate.RequiredBoil(trace.Cook.Kitchen.Altitude, house.Cautious);
+        var seen = evening.WithoutBrokenBoils(required);
         var finding = Enumerable
-            .Range(from, moment.Actions.Count)
-            .Select(i => Gates.Before(cook, i, seen, now, house))
+            .Range(0, pending.Count)
+            .Where(i => pending[i]?.Id == moment.Id)
+            .Select(i => Gates.Before(trace, i, seen, now, house))
             .FirstOrDefault(f => f is { Blocks: true });
         if (finding is null)
         {
@@ -49,7 +49,7 @@ public static class StoveGates
 
         var until =
             finding.IngredientId is { } id && finding.Code.StartsWith("lectin", StringComparison.Ordinal)
-                ? LectinGate.ClearsAt(cook, id, seen, house.Cautious)
+                ? LectinGate.ClearsAt(trace, id, seen, house.Cautious)
                 : null;
         return new(finding.Code, until?.ToDateTimeOffset());
     }

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Data;
 using BrightKettle.Server.Answers;
@@ -59,7 +60,7 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
     private StoveDto Map(StoredEvening stored, KitchenState kitchen, Instant now, Simulator simulator)
     {
         var targets = stored.Started.Targets;
-        var forecaster = new EveningForecaster(simulator);
+        var forecaster = new EveningForecaster(simulator, GateHouse.Of(kitchen.Household));
         var ahead = forecaster.Forecast(stored.Evening, now, targets);
         return StoveMapper.Map(stored, ahead, Changes(stored, kitchen, now, targets, forecaster), kitchen, forecaster);
     }
@@ -109,7 +110,7 @@ public sealed class StoveStateCache(PulseCatalogue catalogue, EveningStore eveni
     )
     {
         ArgumentNullException.ThrowIfNull(stored);
-        var forecaster = new EveningForecaster(simulator);
+        var forecaster = new EveningForecaster(simulator, GateHouse.Of(kitchen.Household));
         var now = forecaster.Forecast(stored.Evening, Now, stored.Started.Targets, Rescue.Pots);
         var mapper = new DishMapper(catalogue, kitchen, Instant.FromDateTimeOffset(stored.Started.PlannedAt));
         if (mapper.Map(stored.Started.Dish, new FieldFaults()) is not { } dish)

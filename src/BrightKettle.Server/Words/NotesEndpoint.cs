@@ -1,6 +1,7 @@
 using System.Globalization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Safety;
@@ -156,14 +157,15 @@ public static class NotesEndpoint
 
     private static async Task<NotesGiveDto> GivesAsync(Cook cook, KitchenState kitchen, RequestWork work)
     {
+        // Notes say no hour: nobody knows who is at home then.
+        var (trace, house) = (new CookTrace(cook), GateHouse.Of(kitchen.Household) with { Attended = null });
         var forecast = await work.RunAsync(WorkLength.Lengthy, simulator =>
-            new Forecaster(simulator).Run(cook, Targets.Lenient, picture: false)
+            new Forecaster(simulator).Run(cook, Targets.Lenient, picture: false, gates: run => Gates.Judge(trace, house, run))
         );
-        var gates = Gates.Judge(cook, GateHouse.Of(kitchen.Household) with { Attended = null }, forecast.Reference);
         return new(
             Told(cook, forecast),
             forecast.ShareTender,
-            [.. gates.Where(g => g.Blocks).Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
+            [.. forecast.Gates.Where(g => g.Blocks).Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
             CookWriter.Write(cook)
         );
     }

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
 using CsCheck;
 using NodaTime;
 using Xunit;
@@ -41,7 +42,9 @@ public class WorkBudgetTests
         });
         Assert.Equal(
             WorkLimit.SimulatedHours,
-            Assert.Throws<OverBudgetException>(() => new Forecaster(Kitchens.Model).RunForeign(Waits(60), Targets.Lenient)).Limit
+            Assert
+                .Throws<OverBudgetException>(() => new Forecaster(Kitchens.Model).RunForeign(Waits(60), Targets.Lenient, GateHouse.Unknown))
+                .Limit
         );
     }
 

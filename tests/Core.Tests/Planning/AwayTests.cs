@@ -26,7 +26,7 @@ public class AwayTests
         Assert.True(plan.Forecast.Find(StepIds.Ready)!.Reference <= away.Start);
         Assert.True(plan.Forecast.Find(StepIds.Join)!.Reference >= away.End);
         Assert.DoesNotContain(plan.Gates, g => g.Code == FlameGate.Unattended);
-        Assert.All(FlameGate.Flames(plan.Cook, plan.Forecast.Reference), f => Assert.False(f.From < away.End && f.To > away.Start));
+        Assert.All(FlameGate.Flames(new(plan.Cook), plan.Forecast.Reference), f => Assert.False(f.From < away.End && f.To > away.Start));
     }
 
     [Fact]

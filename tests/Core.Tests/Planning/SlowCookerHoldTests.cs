@@ -25,7 +25,9 @@ public class SlowCookerHoldTests
             .SelectMany(p =>
                 new[] { 0.5, 0.9 }
                     .Where(share =>
-                        HoldGate.Judge(p.Plan.Cook, Model.Run(p.Plan.Cook, PotTraits.AtPaceShare(p.Plan.Cook, share))).Any(f => f.Blocks)
+                        HoldGate
+                            .Judge(new(p.Plan.Cook), Model.Run(p.Plan.Cook, PotTraits.AtPaceShare(p.Plan.Cook, share)))
+                            .Any(f => f.Blocks)
                     )
                     .Select(share => $"{p.d.Id} {p.d.rice} at {share}")
             )

@@ -87,7 +87,7 @@ public class GateTests
         );
         Assert.DoesNotContain(FlameGate.Unattended, Blocks(off, house, off.Run()));
         var crock = Cook(Cooker(CookerKind.Slow), [Pulse("chickpea", 200)], [Add("p"), Water(900), Heat(Flame.High), Serve(After(120))]);
-        var finding = Assert.Single(FlameGate.Judge(crock, crock.Run(), house));
+        var finding = Assert.Single(FlameGate.Judge(new(crock), crock.Run(), house));
         Assert.Equal((FlameGate.ApplianceAlone, false), (finding.Code, finding.Blocks));
     }
 
@@ -230,12 +230,12 @@ public class GateTests
     public void At_the_stove_the_lid_waits_for_the_vent_and_the_opening_for_the_pin()
     {
         var cook = Pressure(6, 300, 900);
-        Assert.Equal(PressureGate.VentUnchecked, Gates.Before(cook, 2, [], At(1), House)?.Code);
-        Assert.Null(Gates.Before(cook, 2, [new Observation.VentClear(At(1))], At(1), House));
+        Assert.Equal(PressureGate.VentUnchecked, Gates.Before(new(cook), 2, [], At(1), House)?.Code);
+        Assert.Null(Gates.Before(new(cook), 2, [new Observation.VentClear(At(1))], At(1), House));
         // Seen in the future is not seen.
-        Assert.NotNull(Gates.Before(cook, 2, [new Observation.VentClear(At(5))], At(1), House));
-        Assert.Equal(PressureGate.StillUp, Gates.Before(cook, 6, [new Observation.VentClear(At(1))], At(50), House)?.Code);
-        Assert.Null(Gates.Before(cook, 6, [new Observation.Seen(At(49), PotEvent.PinDown)], At(50), House));
+        Assert.NotNull(Gates.Before(new(cook), 2, [new Observation.VentClear(At(5))], At(1), House));
+        Assert.Equal(PressureGate.StillUp, Gates.Before(new(cook), 6, [new Observation.VentClear(At(1))], At(50), House)?.Code);
+        Assert.Null(Gates.Before(new(cook), 6, [new Observation.Seen(At(49), PotEvent.PinDown)], At(50), House));
     }
 
     [Fact]
@@ -255,15 +255,15 @@ public class GateTests
             ]
         );
         Observation boil = new Observation.Seen(At(500), PotEvent.Boils);
-        Assert.Equal("lectin.not_boiled", Gates.Before(cook, 6, [], At(511), House)?.Code);
-        Assert.NotNull(Gates.Before(cook, 6, [boil], At(509), House));
-        Assert.Null(Gates.Before(cook, 6, [boil], At(510), House));
+        Assert.Equal("lectin.not_boiled", Gates.Before(new(cook), 6, [], At(511), House)?.Code);
+        Assert.NotNull(Gates.Before(new(cook), 6, [boil], At(509), House));
+        Assert.Null(Gates.Before(new(cook), 6, [boil], At(510), House));
         // The flame went out, and the boil was seen again before the time was up: it starts anew.
         Observation again = new Observation.Seen(At(506), PotEvent.Boils);
-        Assert.NotNull(Gates.Before(cook, 6, [boil, again], At(511), House));
-        Assert.Null(Gates.Before(cook, 6, [boil, again], At(516), House));
+        Assert.NotNull(Gates.Before(new(cook), 6, [boil, again], At(511), House));
+        Assert.Null(Gates.Before(new(cook), 6, [boil, again], At(516), House));
         // A later boil, when the rice is in, takes nothing back.
-        Assert.Null(Gates.Before(cook, 7, [boil, new Observation.Seen(At(560), PotEvent.Boils)], At(562), House));
+        Assert.Null(Gates.Before(new(cook), 7, [boil, new Observation.Seen(At(560), PotEvent.Boils)], At(562), House));
     }
 
     [Fact]
@@ -285,8 +285,8 @@ public class GateTests
         var last = cook.Actions.Count - 1;
         Assert.Equal(
             (TakeOutGate.StillIn, "leaf"),
-            Gates.Before(cook, last, [], At(90), House) is { } f ? (f.Code, f.IngredientId) : default
+            Gates.Before(new(cook), last, [], At(90), House) is { } f ? (f.Code, f.IngredientId) : default
         );
-        Assert.Null(Gates.Before(cook, last, [new Observation.CountedOut(At(85), "leaf")], At(90), House));
+        Assert.Null(Gates.Before(new(cook), last, [new Observation.CountedOut(At(85), "leaf")], At(90), House));
     }
 }

@@ -24,7 +24,7 @@ public class LectinGateTests
         return cook with { Actions = actions };
     }
 
-    private static GateFinding Judge(Cook cook, bool cautious = false) => Assert.Single(LectinGate.Judge(cook, cautious));
+    private static GateFinding Judge(Cook cook, bool cautious = false) => Assert.Single(LectinGate.Judge(new(cook), cautious));
 
     [Theory]
     [MemberData(nameof(AtRisk))]
@@ -64,7 +64,7 @@ public class LectinGateTests
     }
 
     [Fact]
-    public void A_pulse_of_low_risk_has_no_finding() => Assert.Empty(LectinGate.Judge(WithBoil("chickpea", 0, 1), false));
+    public void A_pulse_of_low_risk_has_no_finding() => Assert.Empty(LectinGate.Judge(new(WithBoil("chickpea", 0, 1)), false));
 
     [Fact]
     public void The_minutes_count_from_the_last_time_the_full_boil_was_seen()
@@ -75,9 +75,9 @@ public class LectinGateTests
             new Observation.Seen(Boiled, PotEvent.Boils),
             new Observation.Seen(Boiled + Duration.FromMinutes(6), PotEvent.Boils),
         };
-        Assert.Equal(Boiled + Duration.FromMinutes(16), LectinGate.ClearsAt(cook, "p", seen, false));
-        Assert.Null(LectinGate.ClearsAt(cook, "p", [], false));
-        Assert.Null(LectinGate.ClearsAt(WithBoil("kidney_red", 0, 10), "p", seen, false));
+        Assert.Equal(Boiled + Duration.FromMinutes(16), LectinGate.ClearsAt(new(cook), "p", seen, false));
+        Assert.Null(LectinGate.ClearsAt(new(cook), "p", [], false));
+        Assert.Null(LectinGate.ClearsAt(new(WithBoil("kidney_red", 0, 10)), "p", seen, false));
     }
 
     [Fact]
@@ -88,20 +88,20 @@ public class LectinGateTests
         var boil = new Observation.Seen(Boiled, PotEvent.Boils);
         var soft = new Observation.FeltAs(Boiled + Duration.FromMinutes(90), "p", FeltState.Soft);
         var bite = soft with { State = FeltState.BiteNoChalk };
-        Assert.False(LectinGate.MayGoGentle(soaked, "p", [boil], Boiled + Duration.FromMinutes(9), false));
-        Assert.True(LectinGate.MayGoGentle(soaked, "p", [boil], Boiled + Duration.FromMinutes(10), false));
-        Assert.False(LectinGate.MayGoGentle(dry, "p", [boil, bite], Boiled + Duration.FromHours(2), false));
-        Assert.True(LectinGate.MayGoGentle(dry, "p", [boil, soft], Boiled + Duration.FromHours(2), false));
+        Assert.False(LectinGate.MayGoGentle(new(soaked), "p", [boil], Boiled + Duration.FromMinutes(9), false));
+        Assert.True(LectinGate.MayGoGentle(new(soaked), "p", [boil], Boiled + Duration.FromMinutes(10), false));
+        Assert.False(LectinGate.MayGoGentle(new(dry), "p", [boil, bite], Boiled + Duration.FromHours(2), false));
+        Assert.True(LectinGate.MayGoGentle(new(dry), "p", [boil, soft], Boiled + Duration.FromHours(2), false));
         // Pressure is over the boil, and so is a whistle; but soft they must be all the same.
         foreach (var what in new[] { PotEvent.PressureUp, PotEvent.Whistle })
         {
-            Assert.True(LectinGate.MayGoGentle(dry, "p", [boil with { What = what }, soft], Boiled + Duration.FromHours(2), false));
-            Assert.False(LectinGate.MayGoGentle(dry, "p", [boil with { What = what }, bite], Boiled + Duration.FromHours(2), false));
-            Assert.False(LectinGate.MayGoGentle(soaked, "p", [boil with { What = what }], Boiled + Duration.FromHours(2), false));
+            Assert.True(LectinGate.MayGoGentle(new(dry), "p", [boil with { What = what }, soft], Boiled + Duration.FromHours(2), false));
+            Assert.False(LectinGate.MayGoGentle(new(dry), "p", [boil with { What = what }, bite], Boiled + Duration.FromHours(2), false));
+            Assert.False(LectinGate.MayGoGentle(new(soaked), "p", [boil with { What = what }], Boiled + Duration.FromHours(2), false));
         }
 
         // Felt soft but never seen to boil: no.
-        Assert.False(LectinGate.MayGoGentle(dry, "p", [soft], Boiled + Duration.FromHours(2), false));
+        Assert.False(LectinGate.MayGoGentle(new(dry), "p", [soft], Boiled + Duration.FromHours(2), false));
     }
 
     [Fact]
@@ -114,7 +114,7 @@ public class LectinGateTests
             var at = cook.Actions.ToList().FindIndex(a => a.Trigger.Delay is not null && a is CookAction.Heat);
             var actions = cook.Actions.ToList();
             actions[at] = new CookAction.Heat(actions[at].Trigger, flame) { StepId = StepIds.HardBoilOver };
-            return Gates.Before(cook with { Actions = actions }, at, boil, Boiled + Duration.FromMinutes(4), GateHouse.Unknown);
+            return Gates.Before(new(cook with { Actions = actions }), at, boil, Boiled + Duration.FromMinutes(4), GateHouse.Unknown);
         }
 
         Assert.Null(Down(dry, Flame.Lively));

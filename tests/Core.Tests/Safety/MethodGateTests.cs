@@ -12,7 +12,7 @@ namespace BrightKettle.Core.Tests.Safety;
 public class MethodGateTests
 {
     private static GateFinding Judge(Vessel vessel, params CookAction[] actions) =>
-        Assert.Single(LectinGate.Judge(Cook(vessel, [Pulse("kidney_red", 300)], actions), cautious: false));
+        Assert.Single(LectinGate.Judge(new(Cook(vessel, [Pulse("kidney_red", 300)], actions)), cautious: false));
 
     private static CookAction[] QuickSoak(double rest = 60) =>
         [
@@ -142,10 +142,12 @@ public class MethodGateTests
     public void What_comes_from_a_tin_is_past_the_gate() =>
         Assert.Empty(
             LectinGate.Judge(
-                Cook(
-                    Kitchens.Pot(),
-                    [Pulse("kidney_red", 200) with { CookedAt = Temperature.FromCelsius(20) }],
-                    [Add("p"), Water(200), Heat(Flame.Lowest), Serve(After(15))]
+                new(
+                    Cook(
+                        Kitchens.Pot(),
+                        [Pulse("kidney_red", 200) with { CookedAt = Temperature.FromCelsius(20) }],
+                        [Add("p"), Water(200), Heat(Flame.Lowest), Serve(After(15))]
+                    )
                 ),
                 false
             )

@@ -57,7 +57,7 @@ public class TwoVesselGateTests
     ];
 
     private static (string Code, bool Blocks) Lectin(Cook cook) =>
-        Assert.Single(LectinGate.Judge(cook, false)) is var f ? (f.Code, f.Blocks) : default;
+        Assert.Single(LectinGate.Judge(new(cook), false)) is var f ? (f.Code, f.Blocks) : default;
 
     [Fact]
     public void Twenty_minutes_of_rice_between_the_boil_and_the_lowest_flame_are_no_hard_boil()
@@ -74,10 +74,13 @@ public class TwoVesselGateTests
         var cook = Two(BeansAndRice, [.. beans.Take(6), .. RiceBeside, .. beans.Skip(6)]);
         Assert.Equal(("lectin.hard_boil", false), Lectin(cook));
         var off = cook.Actions.ToList().FindLastIndex(a => a.In == Side);
-        Assert.Null(Gates.Before(cook, off, [], Instant.FromUnixTimeSeconds(60_000), GateHouse.Unknown));
+        Assert.Null(Gates.Before(new(cook), off, [], Instant.FromUnixTimeSeconds(60_000), GateHouse.Unknown));
         // The beans' own flame is held all the same.
         var lowest = cook.Actions.ToList().FindIndex(a => a is CookAction.Heat { Flame: Flame.Lowest, In: null });
-        Assert.Equal("lectin.not_boiled", Gates.Before(cook, lowest, [], Instant.FromUnixTimeSeconds(60_000), GateHouse.Unknown)?.Code);
+        Assert.Equal(
+            "lectin.not_boiled",
+            Gates.Before(new(cook), lowest, [], Instant.FromUnixTimeSeconds(60_000), GateHouse.Unknown)?.Code
+        );
     }
 
     /// <summary>Two laws: an action in a vessel without pulses never changes a lectin finding; neither does the order in which the
@@ -174,12 +177,12 @@ public class TwoVesselGateTests
                 UntilTender(doneness: Doneness.Tender),
             ]
         );
-        Assert.False(Assert.Single(LectinGate.Judge(cook, false)).Blocks);
+        Assert.False(Assert.Single(LectinGate.Judge(new(cook), false)).Blocks);
         var run = cook.Run();
         // It boils once, stands for hours under the boil, and boils again only when it is nearly dry.
         Assert.Equal(2, run.BoilsAt.Count);
         Assert.True(run.BoilsAt[1] - run.BoilsAt[0] > 3 * 3600);
-        Assert.True(Assert.Single(LectinGate.Judge(cook, false, run)).Blocks);
+        Assert.True(Assert.Single(LectinGate.Judge(new(cook), false, run)).Blocks);
         // A word for a slow cooker's heat is none for a stove.
         Assert.True(Lectin(Two(BeansAndRice, [Add("p"), Water(1500), Heat(Flame.Full), Heat(Flame.Low, Boils()), UntilTender()])).Blocks);
     }
@@ -189,7 +192,7 @@ public class TwoVesselGateTests
     {
         Ingredient[] both = [Pulse("chickpea", 200), Pulse("kidney_red", 200, name: "k")];
         List<CookAction> together = [.. Soak(12, 200), .. Soak(12, 200, "k"), Add("p"), Add("k"), .. Beans(10).Skip(3)];
-        var finding = Assert.Single(LectinGate.Judge(Two(both, together), false));
+        var finding = Assert.Single(LectinGate.Judge(new(Two(both, together)), false));
         Assert.Equal(("lectin.hard_boil", "k", false), (finding.Code, finding.IngredientId, finding.Blocks));
         List<CookAction> later =
         [
@@ -200,7 +203,7 @@ public class TwoVesselGateTests
             Add("k"),
             Serve(After(60)),
         ];
-        finding = Assert.Single(LectinGate.Judge(Two(both, later), false));
+        finding = Assert.Single(LectinGate.Judge(new(Two(both, later)), false));
         Assert.Equal(("lectin.not_boiled", "k", true), (finding.Code, finding.IngredientId, finding.Blocks));
     }
 
@@ -227,11 +230,11 @@ public class TwoVesselGateTests
         );
         Instant At(int minutes) => Instant.FromUnixTimeSeconds(60 * minutes);
         List<Observation> seen = [new Observation.VentClear(At(1)), new Observation.Seen(At(40), PotEvent.PinDown)];
-        Assert.Null(Gates.Before(cook, 6, seen, At(41), GateHouse.Unknown));
+        Assert.Null(Gates.Before(new(cook), 6, seen, At(41), GateHouse.Unknown));
         seen.Add(new Observation.VentClear(At(45)));
-        Assert.Equal(PressureGate.StillUp, Gates.Before(cook, 11, seen, At(80), GateHouse.Unknown)?.Code);
+        Assert.Equal(PressureGate.StillUp, Gates.Before(new(cook), 11, seen, At(80), GateHouse.Unknown)?.Code);
         seen.Add(new Observation.Seen(At(82), PotEvent.PinDown));
-        Assert.Null(Gates.Before(cook, 11, seen, At(83), GateHouse.Unknown));
+        Assert.Null(Gates.Before(new(cook), 11, seen, At(83), GateHouse.Unknown));
         Assert.Equal([0, 1, 2], new[] { 1, 4, 11 }.Select(i => new CookTrace(cook).Before(i).Locking));
     }
 
@@ -268,8 +271,8 @@ public class TwoVesselGateTests
         string First(Cook c) => c.Kitchen.Vessel.Id;
         Cook Named(Cook c) => c with { Actions = [.. c.Actions.Select(a => a is CookAction.Transfer t ? t with { To = First(c) } : a)] };
         var (soon, late) = (Named(Tipped(1)), Named(Tipped(6)));
-        Assert.DoesNotContain(HoldGate.Judge(soon, soon.Run()), f => f.Blocks);
-        Assert.Contains(HoldGate.Judge(late, late.Run()), f => f is { Blocks: true, Code: HoldGate.TooCool });
+        Assert.DoesNotContain(HoldGate.Judge(new(soon), soon.Run()), f => f.Blocks);
+        Assert.Contains(HoldGate.Judge(new(late), late.Run()), f => f is { Blocks: true, Code: HoldGate.TooCool });
     }
 
     [Fact]
@@ -290,8 +293,8 @@ public class TwoVesselGateTests
         );
         var away = new GateHouse(false, 20, at => at < cook.Starts + Duration.FromHours(1) || at > cook.Starts + Duration.FromHours(24));
         var lit = cook.Actions.ToList().FindIndex(a => a is CookAction.Heat { Flame: Flame.Lowest, In: Side });
-        Assert.Contains(FlameGate.Flames(cook, cook.Run()), f => f.Action == lit && f.To > f.From + Duration.FromHours(4));
-        Assert.Contains(FlameGate.Judge(cook, cook.Run(), away), f => f.Blocks);
+        Assert.Contains(FlameGate.Flames(new(cook), cook.Run()), f => f.Action == lit && f.To > f.From + Duration.FromHours(4));
+        Assert.Contains(FlameGate.Judge(new(cook), cook.Run(), away), f => f.Blocks);
     }
 
     [Fact]
@@ -311,8 +314,8 @@ public class TwoVesselGateTests
                     UntilTender(),
                 ]
             );
-        Assert.Empty(SoakGate.Judge(Soaked(12), 20, null));
-        Assert.Contains(SoakGate.Judge(Soaked(80), 20, null), f => f is { Code: SoakGate.TooLong, Blocks: true });
+        Assert.Empty(SoakGate.Judge(new(Soaked(12)), 20, null));
+        Assert.Contains(SoakGate.Judge(new(Soaked(80)), 20, null), f => f is { Code: SoakGate.TooLong, Blocks: true });
     }
 
     [Fact]
@@ -322,8 +325,8 @@ public class TwoVesselGateTests
         Cook With(IEnumerable<Ingredient> soda, IEnumerable<CookAction> actions) =>
             Cook(Kitchens.Pot(), [Pulse("chickpea", 300), .. soda], actions);
         Ingredient[] two = [Extra("soda", 2.4, name: "a"), Extra("soda", 2.4, name: "b")];
-        Assert.Empty(SodaGate.Judge(With(two[..1], Pot("a"))));
-        Assert.Contains(SodaGate.Judge(With(two, Pot("a", "b"))), f => f.Blocks);
+        Assert.Empty(SodaGate.Judge(new(With(two[..1], Pot("a")))));
+        Assert.Contains(SodaGate.Judge(new(With(two, Pot("a", "b")))), f => f.Blocks);
         CookAction[] drained =
         [
             Add("p"),
@@ -333,8 +336,8 @@ public class TwoVesselGateTests
             new CookAction.Drain(After(60), null),
             .. Pot("a")[1..],
         ];
-        Assert.Empty(SodaGate.Judge(With(two[..1], drained)));
-        Assert.Contains(SodaGate.Judge(With([Extra("soda", 4, name: "a")], drained)), f => f.Blocks);
+        Assert.Empty(SodaGate.Judge(new(With(two[..1], drained))));
+        Assert.Contains(SodaGate.Judge(new(With([Extra("soda", 4, name: "a")], drained))), f => f.Blocks);
     }
 
     [Theory]
@@ -354,9 +357,9 @@ public class TwoVesselGateTests
         Cook Of(IEnumerable<CookAction> before) => Cook(Cooker(CookerKind.Spring), [Pulse(id, 300)], [.. before, .. pressed]);
         CookAction[] boiled = [Add("p"), Water(1500), Heat(Flame.Full), Heat(Flame.Lively, Boils())];
         Assert.Contains(Gates.Judge(Of([Add("p"), Water(1500)]), GateHouse.Unknown), f => f is { Code: CyanogenGate.Locked, Blocks: true });
-        Assert.Empty(CyanogenGate.Judge(Of([.. Soak(8, 300), Add("p"), Water(1500)])));
-        Assert.Empty(CyanogenGate.Judge(Of(boiled)));
-        Assert.NotEmpty(CyanogenGate.Judge(Of([.. boiled[..3], Lid(Core.Cooking.Lid.On), boiled[3]])));
+        Assert.Empty(CyanogenGate.Judge(new(Of([.. Soak(8, 300), Add("p"), Water(1500)]))));
+        Assert.Empty(CyanogenGate.Judge(new(Of(boiled))));
+        Assert.NotEmpty(CyanogenGate.Judge(new(Of([.. boiled[..3], Lid(Core.Cooking.Lid.On), boiled[3]]))));
     }
 
     [Fact]
@@ -374,7 +377,7 @@ public class TwoVesselGateTests
 
         Assert.Empty(
             LectinGate.Judge(
-                Cook(Cooker(CookerKind.Slow), [Pulse("chickpea", 300)], [Add("p"), Water(1500, 95), Heat(Flame.High), UntilTender()]),
+                new(Cook(Cooker(CookerKind.Slow), [Pulse("chickpea", 300)], [Add("p"), Water(1500, 95), Heat(Flame.High), UntilTender()])),
                 false
             )
         );
@@ -401,7 +404,7 @@ public class TwoVesselGateTests
             [Rice("glutinous", 300)],
             [.. Soak(8, 300, "r"), Add("r"), Water(500), Heat(Flame.Full), Serve(Boils(20))]
         );
-        Assert.Contains(SoakGate.Judge(cook, 28, null), f => f is { Code: SoakGate.TooLong, IngredientId: "r", Blocks: true });
-        Assert.Empty(SoakGate.Judge(cook, 20, null));
+        Assert.Contains(SoakGate.Judge(new(cook), 28, null), f => f is { Code: SoakGate.TooLong, IngredientId: "r", Blocks: true });
+        Assert.Empty(SoakGate.Judge(new(cook), 20, null));
     }
 }

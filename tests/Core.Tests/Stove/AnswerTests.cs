@@ -63,7 +63,7 @@ public sealed class AnswerTests
         Assert.InRange(pressure.For!.Value.TotalMinutes, 1, 38);
         Assert.True(Final(pressure, "pulse") >= Doneness.Wanted);
         var soda = answers.FirstOrDefault(a => a.Code == "soda");
-        Assert.True(soda is null || SodaGate.Judge(soda.After.Cook).All(f => !f.Blocks));
+        Assert.True(soda is null || SodaGate.Judge(new(soda.After.Cook)).All(f => !f.Blocks));
     }
 
     [Fact]

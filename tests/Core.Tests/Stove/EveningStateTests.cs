@@ -262,13 +262,12 @@ public sealed class EveningStateTests
     [Fact]
     public void A_boil_that_was_broken_off_before_its_time_is_none_but_the_short_one_of_a_quick_soak_is_as_meant()
     {
-        var pot = Chickpeas.Cook.Kitchen.Vessel.Id;
         var boiled = At(Chickpeas, StepIds.Boils);
         List<Entry> lit = [.. AsPlanned(Chickpeas, boiled - Min(0.1)), Saw(new Observation.Seen(boiled, PotEvent.Boils))];
         Entry Heat(double minute, Flame flame) =>
             new Entry.Extra(Guid.CreateVersion7(), boiled + Min(minute), new CookAction.Heat(Trigger.Next, flame));
         int Boils(params Entry[] more) =>
-            Begin(Chickpeas, [.. lit, .. more]).WithoutBrokenBoils(pot, Min(10)).OfType<Observation.Seen>().Count();
+            Begin(Chickpeas, [.. lit, .. more]).WithoutBrokenBoils(Min(10)).OfType<Observation.Seen>().Count();
         Assert.Equal(1, Boils());
         Assert.Equal(1, Boils(Heat(2, Flame.Rolling)));
         Assert.Equal(0, Boils(Heat(4, Flame.Off)));
@@ -282,7 +281,7 @@ public sealed class EveningStateTests
             quick,
             [.. AsPlanned(quick, soaked), Saw(new Observation.Seen(At(quick, StepIds.QuickSoak) - Min(2.5), PotEvent.Boils))]
         );
-        Assert.Single(evening.WithoutBrokenBoils(quick.Cook.Kitchen.Vessel.Id, Min(10)).OfType<Observation.Seen>());
+        Assert.Single(evening.WithoutBrokenBoils(Min(10)).OfType<Observation.Seen>());
     }
 
     [Fact]

@@ -33,6 +33,8 @@ public sealed class CookTrace
         }
     }
 
+    public Cook Cook => _cook;
+
     public VesselTrace Before(int action, int vessel) => _vessels[action][vessel];
 
     public VesselTrace After(int action, int vessel) => _vessels[action + 1][vessel];

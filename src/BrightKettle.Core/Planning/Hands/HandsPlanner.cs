@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using NodaTime;
 
@@ -15,7 +16,11 @@ public static class HandsPlanner
         var visits = Visits(plan);
         var all = Tasks(plan).ToList();
         var tasks = all.Where(t => !t.DayBefore).Select(t => t.Task).ToList();
-        var flames = FlameGate.Flames(plan.Cook, plan.Forecast.Reference).Where(f => !f.Appliance).Select(f => (f.From, f.To)).ToList();
+        var flames = FlameGate
+            .Flames(new CookTrace(plan.Cook), plan.Forecast.Reference)
+            .Where(f => !f.Appliance)
+            .Select(f => (f.From, f.To))
+            .ToList();
         var opens = plan.Forecast.Find(StepIds.Light)!.Reference;
         var starts = new HandsSolver(tasks, [.. visits.Select(v => (v.From, v.To))], flames, burners, opens).Solve();
         var placed = tasks
