@@ -55,9 +55,15 @@ public static class Gates
     private static (string, string?) Subject(GateFinding f) => (f.Code, f.IngredientId);
 
     /// <summary>What the actions themselves say, and what stands in their pots.</summary>
-    internal static IEnumerable<GateFinding> OfActions(CookTrace trace, GateHouse house, PotRun? run, bool underWay = false) =>
+    /// <param name="seen">Of an evening under way, without boils that were broken off; null for a plan.</param>
+    internal static IEnumerable<GateFinding> OfActions(
+        CookTrace trace,
+        GateHouse house,
+        PotRun? run,
+        IReadOnlyList<Observation>? seen = null
+    ) =>
         [
-            .. LectinGate.Judge(trace, house.Cautious, run, underWay),
+            .. LectinGate.Judge(trace, house.Cautious, run, underWay: seen is not null, seen),
             .. CyanogenGate.Judge(trace),
             .. PressureGate.Judge(trace),
             .. SoakGate.Judge(trace, house.RoomCelsius, run),

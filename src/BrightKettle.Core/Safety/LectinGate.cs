@@ -57,10 +57,23 @@ public static class LectinGate
     /// known.</param>
     /// <param name="underWay">At the stove a flame goes out where it must: then the seed may go on if it is brought back to the full boil
     /// and stays there until a look finds it soft. No plan may break off so.</param>
-    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, bool cautious, PotRun? run = null, bool underWay = false)
+    /// <param name="seen">What was seen so far of an evening under way, without boils that were broken off: a boil that was seen counts
+    /// from then.</param>
+    public static IReadOnlyList<GateFinding> Judge(
+        CookTrace trace,
+        bool cautious,
+        PotRun? run = null,
+        bool underWay = false,
+        IReadOnlyList<Observation>? seen = null
+    )
     {
         ArgumentNullException.ThrowIfNull(trace);
-        return [.. trace.Cook.Ingredients.Where(IsAtRisk).Select(p => JudgeOne(trace, p.Id, cautious, run, underWay))];
+        return
+        [
+            .. trace
+                .Cook.Ingredients.Where(IsAtRisk)
+                .Select(p => JudgeOne(trace, p.Id, cautious, run, underWay, seen is null ? null : ClearsAt(trace, p.Id, seen, cautious))),
+        ];
     }
 
     /// <summary>When the hard boil is over by what the cook has seen, or null while the gate cannot open by boiling.</summary>
@@ -155,7 +168,7 @@ public static class LectinGate
     /// <summary>A flame whose word means a pot that boils.</summary>
     private static bool Boils(Flame flame) => flame is Flame.Gentle or Flame.Lively or Flame.Rolling or Flame.Full or Flame.High;
 
-    private static GateFinding JudgeOne(CookTrace trace, string id, bool cautious, PotRun? run, bool underWay)
+    private static GateFinding JudgeOne(CookTrace trace, string id, bool cautious, PotRun? run, bool underWay, Instant? clears)
     {
         var required = RequiredBoil(trace.Cook.Kitchen.Altitude, cautious);
         GateFinding NotBoiled(int at) => new(NotBoiledCode, id, at, true, required.TotalMinutes);
@@ -165,7 +178,7 @@ public static class LectinGate
         }
 
         var needsPressure = NeedsPressure(trace.Cook.Kitchen.Altitude);
-        var boiledAt = !needsPressure && SoakedAndDrained(trace, id) ? BoiledHardAt(trace, id, required, run) : -1;
+        var boiledAt = !needsPressure && SoakedAndDrained(trace, id) ? BoiledHardAt(trace, id, required, run, clears: clears) : -1;
         var soakEnds = QuickSoakEnds(trace, id);
         // Under a lid that was locked, or at the boil so far; a break is mended by what boils anew.
         var (pressed, brokenOff) = (false, false);
@@ -291,9 +304,17 @@ public static class LectinGate
         return boils == 0 || IsCool(trace, run, action) || boils > 1 + cooled;
     }
 
-    /// <summary>What is colder than the pot goes in, or the hot liquid out.</summary>
+    /// <summary>What is colder than the pot goes in, or the hot liquid out; a splash from the kettle keeps it boiling.</summary>
     private static bool Cools(CookAction action) =>
-        action is CookAction.AddWater or CookAction.Add or CookAction.PourBack or CookAction.Transfer or CookAction.Drain;
+        action
+            is CookAction.AddWater { Temperature.Celsius: < FromTheKettle }
+                or CookAction.Add
+                or CookAction.PourBack
+                or CookAction.Transfer
+                or CookAction.Drain;
+
+    /// <summary>Water that was boiling a moment ago, °C.</summary>
+    private const double FromTheKettle = 95;
 
     /// <summary>A slow cooker on any setting, or a pot in blankets: heat that never boils.</summary>
     private static bool IsGentle(CookTrace trace, CookAction action) =>
@@ -359,7 +380,7 @@ public static class LectinGate
     /// <summary>Index of the drain that ends a quick soak of this pulse: boiled, an hour off the heat, poured away; -1 for none.</summary>
     private static int QuickSoakEnds(CookTrace trace, string id)
     {
-        var (off, rested) = (false, Duration.Zero);
+        var (off, rested, offAt) = (false, Duration.Zero, (Instant?)null);
         foreach (var i in trace.Around(id))
         {
             var action = trace.Cook.Actions[i];
@@ -370,12 +391,14 @@ public static class LectinGate
 
             if (off && action is CookAction.Drain { IngredientId: null, Keep: false })
             {
-                return rested >= QuickSoakRest ? i : -1;
+                // Where the stove knows when the flame went out, the clock says how long they stood.
+                var stood = (trace.DoneAt(i) ?? action.Trigger.NotBefore) - offAt ?? Duration.Zero;
+                return Duration.Max(rested, stood) >= QuickSoakRest ? i : -1;
             }
 
             if (action is CookAction.Heat heat)
             {
-                (off, rested) = (heat.Flame == Flame.Off && heat.Trigger.After == PotEvent.Boils, Duration.Zero);
+                (off, rested, offAt) = (heat.Flame == Flame.Off && heat.Trigger.After == PotEvent.Boils, Duration.Zero, trace.DoneAt(i));
             }
         }
 
@@ -385,7 +408,8 @@ public static class LectinGate
     /// <summary>Index of the first action at which the pulse's vessel has been kept at a rolling boil long enough, counted from the boil
     /// being seen with this pulse in it; -1 for never. What cools the pot starts the count anew.</summary>
     /// <param name="by">Only what has rolled by this action counts; null for the whole cook.</param>
-    private static int BoiledHardAt(CookTrace trace, string id, Duration required, PotRun? run, int? by = null)
+    /// <param name="clears">When a boil that was seen has lasted long enough, if nothing cools or lowers the pot before.</param>
+    private static int BoiledHardAt(CookTrace trace, string id, Duration required, PotRun? run, int? by = null, Instant? clears = null)
     {
         var (rolling, boiled) = (false, Duration.Zero);
         var soakEnds = QuickSoakEnds(trace, id);
@@ -396,7 +420,7 @@ public static class LectinGate
             {
                 // Only minutes count: another event, or an hour by the clock, says nothing of how long it rolled.
                 boiled += action.Trigger is { After: null } ? action.Trigger.Delay ?? Duration.Zero : Duration.Zero;
-                if (boiled >= required)
+                if (boiled >= required || action.Trigger.NotBefore >= clears)
                 {
                     return IsCool(trace, run, i) ? -1 : i;
                 }

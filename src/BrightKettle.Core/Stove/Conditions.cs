@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 
 namespace BrightKettle.Core.Stove;
 
@@ -9,51 +10,15 @@ public sealed record Conditions(string VesselId, Lid Lid, Flame Flame, bool Lock
     public static Conditions Of(EveningState evening)
     {
         ArgumentNullException.ThrowIfNull(evening);
-        var kitchen = evening.Cook.Kitchen;
-        var lids = new Dictionary<string, Lid>();
-        var flames = new Dictionary<string, Flame>();
-        var locked = new HashSet<string>();
-        string? pulses = null,
-            rice = null;
-        foreach (var (_, action) in evening.ActionsDone())
-        {
-            var vessel = kitchen[kitchen.IndexOf(action.In)].Vessel.Id;
-            switch (action)
-            {
-                case CookAction.Cover a:
-                    lids[vessel] = a.Lid;
-                    break;
-                case CookAction.Heat a:
-                    flames[vessel] = a.Flame;
-                    break;
-                case CookAction.Pressurise:
-                    locked.Add(vessel);
-                    break;
-                case CookAction.Release { Kind: ReleaseKind.Quick }:
-                    locked.Remove(vessel);
-                    lids[vessel] = Lid.On;
-                    break;
-                case CookAction.Add a when evening.Cook.Ingredients[evening.Cook.IndexOf(a.IngredientId)] is PulseIngredient:
-                    pulses = vessel;
-                    break;
-                case CookAction.Add a when evening.Cook.Ingredients[evening.Cook.IndexOf(a.IngredientId)] is RiceIngredient:
-                    rice = vessel;
-                    break;
-                case CookAction.Transfer { What: TransferWhat.Everything } a:
-                    pulses = pulses == vessel ? a.To : pulses;
-                    rice = rice == vessel ? a.To : rice;
-                    break;
-            }
-        }
-
-        var main = pulses ?? rice ?? kitchen.Vessel.Id;
-        return new(
-            main,
-            lids.GetValueOrDefault(main, Lid.Open),
-            flames.GetValueOrDefault(main, Flame.Off),
-            locked.Contains(main),
-            pulses is not null,
-            rice is not null && rice == main
-        );
+        var cook = evening.Cook with { Actions = [.. evening.ActionsDone().Select(d => d.Action)] };
+        var trace = new CookTrace(cook);
+        var last = cook.Actions.Count - 1;
+        // The slowest pulse leads where several stand in different pots.
+        int Where<T>()
+            where T : Ingredient => cook.Ingredients.OfType<T>().Select(i => trace.PlaceAfter(last, i.Id)).FirstOrDefault(p => p >= 0, -1);
+        var (pulses, rice) = (Where<PulseIngredient>(), Where<RiceIngredient>());
+        var main = Math.Max(pulses >= 0 ? pulses : rice, 0);
+        var stands = trace.After(last, main);
+        return new(cook.Kitchen[main].Vessel.Id, stands.Lid, stands.Flame, stands.Locked, pulses >= 0, rice == main && rice >= 0);
     }
 }

@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -9,12 +10,14 @@ namespace BrightKettle.Core.Stove;
 
 /// <summary>Builds other courses for the rest of an evening and runs them.</summary>
 /// <param name="before">What was taken for granted to come to this standing.</param>
+/// <param name="untroubled">The evening without that; null where nothing was taken for granted.</param>
 internal sealed class CourseBuilder(
     Simulator simulator,
     EveningForecaster forecaster,
     Dish dish,
     EveningForecast now,
-    IReadOnlyList<Entry> before
+    IReadOnlyList<Entry> before,
+    EveningState? untroubled = null
 )
 {
     public Dish Dish => dish;
@@ -60,6 +63,9 @@ internal sealed class CourseBuilder(
     /// <summary>The rice, or the pulses, are still to join: the rest of the evening is not the end of it.</summary>
     public bool JoinToCome => Rest.Any(a => a.StepId == StepIds.Join);
 
+    /// <summary>The rest of the evening finds by itself when they are far enough: they join, or are looked at.</summary>
+    public bool LookToCome => JoinToCome || Rest.Any(a => a.Trigger.Look is { IngredientId: Way.PulseId });
+
     /// <summary>Something is done now, then all goes on as it was to.</summary>
     public Course First(string code, params CookAction[] deeds) => Make(code, [.. Begin(deeds), .. Rest]);
 
@@ -90,16 +96,19 @@ internal sealed class CourseBuilder(
     public Answer Of(string code, Course? course) =>
         new(code, before, course, course is null ? now : forecaster.With(now, course, dish.Targets, Rescue.Pots));
 
-    /// <summary>Whether the gates let an answer pass: it may bring nothing that blocks and did not block before. Where nothing of the plan
-    /// changes there is nothing to let pass.</summary>
-    public bool Passes(Answer answer)
-    {
-        var before = Blocking(now);
-        return answer.Course is null || Blocking(answer.After).All(before.Contains);
-    }
+    /// <summary>Whether the gates let an answer pass: it may bring nothing that blocks and did not block before the trouble. Where nothing
+    /// of the plan changes there is nothing to let pass.</summary>
+    public bool Passes(Answer answer) => answer.Course is null || Blocking(answer.After.Forecast.Gates).All(Standing.Contains);
 
-    private static HashSet<(string, string?)> Blocking(EveningForecast ahead) =>
-        [.. ahead.Forecast.Gates.Where(g => g.Blocks).Select(g => (g.Code, g.IngredientId))];
+    /// <summary>What blocked already: of what was done and meant before the trouble came, and of the times and temperatures since.</summary>
+    private HashSet<(string, string?)> Standing =>
+        field ??= [
+            .. Blocking(EveningGates.OfMeant(untroubled ?? now.Evening, forecaster.House, now.Now)),
+            .. Blocking(now.Forecast.Gates.Where(g => g.Code is HoldGate.TooCool or FlameGate.Unattended)),
+        ];
+
+    private static IEnumerable<(string, string?)> Blocking(IEnumerable<GateFinding> gates) =>
+        gates.Where(g => g.Blocks).Select(g => (g.Code, g.IngredientId));
 
     /// <summary>Whether a course can be run at all.</summary>
     public bool Works(Course course) => EveningForecaster.Check(now.Evening.With(course, now.Now), now.Now) is null;

@@ -12,6 +12,9 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
 {
     public const int DefaultPots = 64;
 
+    /// <summary>As the gates know it.</summary>
+    internal GateHouse House { get; } = house ?? GateHouse.Unknown;
+
     private readonly Forecaster _forecaster = new(simulator);
     private readonly Learner _learner = new(simulator);
 
@@ -81,7 +84,7 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
     )
     {
         var cook = traits.In(Marked(asOf, pending));
-        var forecast = _forecaster.Run(cook, targets, pots, gates: EveningGates.Of(evening, cook, house ?? GateHouse.Unknown, now));
+        var forecast = _forecaster.Run(cook, targets, pots, gates: EveningGates.Of(evening, cook, House, now));
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
         return new(evening, now, cook, pending, traits, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));

@@ -17,7 +17,15 @@ internal static class EveningGates
         var known = house with { Attended = attended };
         var runs = new CookTrace(cook);
         // Times and temperatures do not touch these, and a boil that was waited for is no boil any more once it has its time.
-        List<GateFinding> meant = [.. Gates.OfActions(new CookTrace(evening.AsMeant(out _)), known, run: null, underWay: true)];
+        var meant = OfMeant(evening, house, now);
         return run => [.. meant, .. Gates.OfRun(runs, known, run)];
+    }
+
+    /// <summary>What the actions say, of what was done and of what is still meant, with what was seen by now.</summary>
+    public static IReadOnlyList<GateFinding> OfMeant(EveningState evening, GateHouse house, Instant now)
+    {
+        var required = LectinGate.RequiredBoil(evening.Cook.Kitchen.Altitude, house.Cautious);
+        var seen = evening.WithoutBrokenBoils(required).Where(o => o.At <= now).ToList();
+        return [.. Gates.OfActions(evening.AsMeant(out _), house, run: null, seen)];
     }
 }

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -245,24 +246,30 @@ public sealed class EveningState
     /// <summary>The same in the order in which it was done, each thing with what it was to wait for: what the gates judge beside what was
     /// seen. Bowls keep their real times, since a soak is as long as it was.</summary>
     /// <param name="pending">As in <see cref="AsOf"/>.</param>
-    public Cook AsMeant(out IReadOnlyList<Moment?> pending)
+    public CookTrace AsMeant(out IReadOnlyList<Moment?> pending)
     {
         var done = _moments
             .Select((m, place) => (Status: m, Place: place))
             .Where(m => m.Status.State == MomentState.Done)
-            .Select(m =>
-                (
-                    At: m.Status.DoneAt!.Value,
-                    Order: m.Place,
-                    Actions: (IEnumerable<CookAction>)
-                        m.Status.Moment.Actions.Select(a => BowlLane.Holds(a) ? a with { Trigger = Trigger.At(m.Status.DoneAt!.Value) } : a)
+            .SelectMany(m =>
+                m.Status.Moment.Actions.Select(a =>
+                    (
+                        At: m.Status.DoneAt!.Value,
+                        Order: m.Place,
+                        Action: BowlLane.Holds(a) ? a with { Trigger = Trigger.At(m.Status.DoneAt.Value) } : a
+                    )
                 )
             );
-        var told = _extras.Select(x => (x.At, x.Order, Actions: (IEnumerable<CookAction>)[x.Action]));
-        var past = done.Concat(told).OrderBy(d => d.At).ThenBy(d => d.Order).SelectMany(d => d.Actions).ToList();
+        var past = done.Concat(_extras).OrderBy(d => d.At).ThenBy(d => d.Order).ToList();
         var ahead = Pending.SelectMany(m => m.Actions.Select(a => (Moment: m, Action: a))).ToList();
         pending = [.. past.Select(_ => (Moment?)null), .. ahead.Select(a => (Moment?)a.Moment)];
-        return Cook with { Actions = [.. past, .. ahead.Select(a => a.Action)] };
+        return new(
+            Cook with
+            {
+                Actions = [.. past.Select(d => d.Action), .. ahead.Select(a => a.Action)],
+            },
+            [.. past.Select(d => (Instant?)d.At)]
+        );
     }
 
     /// <summary>What was counted out needs no taking out any more; what has not gone in yet will.</summary>

@@ -54,7 +54,8 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
                 Now = now,
             },
             forecaster.Forecast(seen, now, dish.Targets, Pots),
-            before
+            before,
+            evening
         );
         return [.. Answers(c, evening, trouble, span, percent).Where(a => a.Caution == HoldGate.TooCool || c.Passes(a))];
     }
@@ -65,9 +66,9 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             _ when !c.Pot.PulsesIn && !c.Pot.RiceIn && trouble != Trouble.CalledAway => [],
             // A locked lid shows nothing: only what can be seen from outside is answered.
             _ when c.Pot.Locked && trouble is not (Trouble.FlameOut or Trouble.PowerCut or Trouble.CalledAway or Trouble.Silent) => [],
-            Trouble.HardDry when c.JoinToCome => [.. Cover(c)],
+            Trouble.HardDry when c.LookToCome => [.. Cover(c)],
             Trouble.HardWet when c.JoinToCome && c.Rest.All(a => a.Trigger.Look is not { IngredientId: Way.PulseId }) => [.. BoilUntil(c)],
-            Trouble.HardWet or Trouble.SoftWet when c.JoinToCome => [c.Of("as_planned", null)],
+            Trouble.HardWet or Trouble.SoftWet when c.LookToCome => [c.Of("as_planned", null)],
             Trouble.HardDry => [.. End(c, "water_and_steam", WaterToTry, [Lid.Sealed], Flame.Gentle)],
             Trouble.HardWet => [.. End(c, "boil_on", [0], [Lid.On, Lid.Ajar, Lid.Open], Flame.Lively)],
             Trouble.SoftWet => [.. PourOff(c), .. End(c, "boil_off", [0], [Lid.Open], Flame.Lively)],
@@ -124,7 +125,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             Trouble.SoftWet => [Felt(FeltState.Soft)],
             Trouble.FlameOut or Trouble.PowerCut => [Did(new CookAction.Heat(Trigger.Next, Flame.Off))],
             // What is told to be done at once is taken as done: to go, the flame goes out now.
-            Trouble.CalledAway when pot.Flame != Flame.Off =>
+            Trouble.CalledAway when pot.Flame != Flame.Off && !IsAppliance(evening, pot) =>
             [
                 new Entry.Extra(Guid.Empty, now, new CookAction.Heat(Trigger.Next, Flame.Off) { In = pot.VesselId }),
                 .. pot.Locked
@@ -132,7 +133,10 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
                     : [new Entry.Extra(Guid.Empty, now, new CookAction.Cover(Trigger.Next, Lid.On) { In = pot.VesselId })],
             ],
             Trouble.LidLifted => [Did(new CookAction.Cover(Trigger.Next, Lid.Open))],
-            Trouble.BoiledOver => [new Entry.Extra(Guid.Empty, now, new CookAction.Heat(Trigger.Next, Flame.Gentle) { In = pot.VesselId })],
+            Trouble.BoiledOver when pot.Flame != Flame.Off =>
+            [
+                new Entry.Extra(Guid.Empty, now, new CookAction.Heat(Trigger.Next, Flame.Gentle) { In = pot.VesselId }),
+            ],
             Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(StepIds.Join)) is { } join =>
             [
                 new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero },
@@ -187,7 +191,10 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
     /// <summary>Water enough that the pulses do not lie dry until the join, where the liquor is set anyway; no more than that.</summary>
     private static IEnumerable<Answer> Cover(CourseBuilder c)
     {
-        var flame = c.Pot.Flame is Flame.Off or Flame.Lowest ? Flame.Lively : c.Pot.Flame;
+        var flame =
+            IsAppliance(c.Now.Evening, c.Pot) ? c.Pot.Flame
+            : c.Pot.Flame is Flame.Off or Flame.Lowest ? Flame.Lively
+            : c.Pot.Flame;
         var courses = WaterToTry
             .Skip(2)
             .Select(w =>
@@ -250,7 +257,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
         var water = Mass.FromGrams(c.LiquorGrams < 150 ? 120 : 60);
         // What is still to come to the boil keeps its flame, or it never would.
         var course =
-            c.Pot.Flame is Flame.Lively or Flame.Rolling or Flame.Gentle && c.Rest is [{ Trigger.After: null }, ..]
+            c.Pot.Flame is Flame.Lively or Flame.Gentle && c.Rest is [{ Trigger.After: null }, ..]
                 ? c.First(
                     "loosen",
                     new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling),
@@ -287,8 +294,8 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             new CookAction.Heat(Trigger.Next, c.Pot.Flame == Flame.Rolling ? Flame.Lively : c.Pot.Flame) { In = pot.Id },
         ];
         // The table waits for the first pot's track, so it stays there and waits for the other's.
-        var rest = c
-            .Rest.Select(a =>
+        var rest = c.RestBoiledAnew()
+            .Select(a =>
                 a is CookAction.Serve || BowlLane.Holds(a) || kitchen[kitchen.IndexOf(a.In)].Vessel.Id != c.Pot.VesselId
                     ? a
                     : a with
@@ -306,16 +313,27 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
 
     private static IEnumerable<Answer> HeatAgain(CourseBuilder c, Duration span)
     {
-        var course = CourseBuilder.Make(
-            "heat_again",
-            [.. c.Begin([new CookAction.Heat(Trigger.Next, FlameBefore(c))]), .. c.RestBoiledAnew()]
-        );
-        if (!c.Works(course))
+        var before = FlameBefore(c);
+        var back = IsAppliance(c.Now.Evening, c.Pot) ? [new CookAction.Heat(Trigger.Next, before)] : Relit(c, Trigger.Next, before);
+        var course = CourseBuilder.Make("heat_again", [.. c.Begin(back), .. c.RestBoiledAnew()]);
+        return c.Works(course) ? [ToldCold(c.Of("heat_again", course)) with { For = span }] : [];
+    }
+
+    /// <summary>Full flame to the boil, and from there the flame that burned before; what waits for the boil anyway says so itself.</summary>
+    private static List<CookAction> Relit(CourseBuilder c, Trigger when, Flame before)
+    {
+        List<CookAction> back = [new CookAction.Heat(when, Flame.Full) { StepId = StepIds.Reheat }];
+        if (
+            c.Pot is { Locked: false }
+            && before is not (Flame.Full or Flame.Off)
+            && c.NextInPot?.Trigger.After is null
+            && c.RestBoiledAnew().All(a => a.StepId != StepIds.Boils)
+        )
         {
-            return [];
+            back.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), before));
         }
 
-        return [ToldCold(c.Of("heat_again", course)) with { For = span }];
+        return back;
     }
 
     /// <summary>The flame that burned before it went out.</summary>
@@ -331,26 +349,26 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
     /// <summary>No flame burns while nobody is there: it is out by now, and on again afterwards.</summary>
     private static IEnumerable<Answer> Leave(CourseBuilder c, Duration span, Flame before)
     {
+        if (before != Flame.Off && IsAppliance(c.Now.Evening, c.Pot))
+        {
+            return [c.Of("runs_on", null) with { For = span, Caution = FlameGate.ApplianceAlone }];
+        }
+
         if (before == Flame.Off)
         {
             return [c.Of("go", null) with { For = span }];
         }
 
-        List<CookAction> back = [new CookAction.Heat(Trigger.At(c.Now.Now + span), Flame.Full) { StepId = StepIds.Reheat }];
-        var rest = c.RestBoiledAnew().ToList();
-        if (
-            c.Pot is { Locked: false }
-            && before != Flame.Full
-            && c.NextInPot?.Trigger.After is null
-            && rest.TrueForAll(a => a.StepId != StepIds.Boils)
-        )
-        {
-            back.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), before));
-        }
-
-        var course = CourseBuilder.Make("off_and_back", [.. c.Begin(back), .. rest]);
+        var course = CourseBuilder.Make(
+            "off_and_back",
+            [.. c.Begin(Relit(c, Trigger.At(c.Now.Now + span), before)), .. c.RestBoiledAnew()]
+        );
         return c.Works(course) ? [ToldCold(c.Of("off_and_back", course)) with { For = span }] : [];
     }
+
+    /// <summary>Electric, and nobody's flame.</summary>
+    private static bool IsAppliance(EveningState evening, Conditions pot) =>
+        evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(pot.VesselId)].Vessel.Cooker is { Stovetop: false };
 
     /// <summary>The flame is out whatever the gates say: what has stood lukewarm for too long by then is told, not hidden.</summary>
     private static Answer ToldCold(Answer answer) =>

@@ -1,5 +1,4 @@
 using BrightKettle.Core.Cooking;
-using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Server.Kitchen;
@@ -32,7 +31,7 @@ public static class StoveGates
         }
 
         // In order, with what each was to wait for: the gates judge what was meant, and what was seen of it.
-        var trace = new CookTrace(evening.AsMeant(out var pending));
+        var trace = evening.AsMeant(out var pending);
         var house = GateHouse.Of(kitchen.Household);
         // A hard boil that was broken off says nothing.
         var required = LectinGate.RequiredBoil(trace.Cook.Kitchen.Altitude, house.Cautious);

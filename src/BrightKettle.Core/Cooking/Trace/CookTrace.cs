@@ -1,5 +1,6 @@
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Units;
+using NodaTime;
 
 namespace BrightKettle.Core.Cooking.Trace;
 
@@ -17,11 +18,16 @@ public sealed class CookTrace
     private readonly VesselTrace[][] _vessels;
     private readonly int[][] _places;
 
+    private readonly IReadOnlyList<Instant?> _doneAt;
+
     /// <param name="cook">Every vessel and ingredient that its actions name is one of the cook's, or the action changes nothing.</param>
-    public CookTrace(Cook cook)
+    /// <param name="doneAt">When each action was done, by who did it; null for those that were not, and where nothing is done
+    /// yet.</param>
+    public CookTrace(Cook cook, IReadOnlyList<Instant?>? doneAt = null)
     {
         ArgumentNullException.ThrowIfNull(cook);
         _cook = cook;
+        _doneAt = doneAt ?? [];
         _vessels = new VesselTrace[cook.Actions.Count + 1][];
         _places = new int[cook.Actions.Count + 1][];
         _vessels[0] = [.. Enumerable.Repeat(new VesselTrace(), cook.Kitchen.VesselCount)];
@@ -34,6 +40,9 @@ public sealed class CookTrace
     }
 
     public Cook Cook => _cook;
+
+    /// <summary>When an action was done at the stove; null for what is still to do.</summary>
+    public Instant? DoneAt(int action) => action < _doneAt.Count ? _doneAt[action] : null;
 
     public VesselTrace Before(int action, int vessel) => _vessels[action][vessel];
 
