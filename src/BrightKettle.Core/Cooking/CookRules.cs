@@ -1,3 +1,4 @@
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 using NodaTime;
 
@@ -48,15 +49,12 @@ public static class CookRules
             return new("cook.actions", null, "actions");
         }
 
-        return new Walk(cook).Check();
+        return new Actions(cook).Check();
     }
 
-    /// <summary>One pass over the actions, with what is where and which lid is locked.</summary>
-    private sealed class Walk(Cook cook)
+    /// <summary>Each action in turn, by how the trace finds its vessel.</summary>
+    private sealed class Actions(Cook cook)
     {
-        private const int Shelf = -1;
-
-        /// <summary>Looks this close are for finding a moment exactly; the exchange form allows one a minute.</summary>
         /// <summary>Doneness that a look can ask for.</summary>
         private const double MostLooked = 400;
 
@@ -65,11 +63,10 @@ public static class CookRules
         /// <summary>Sprinkled at one look, g.</summary>
         private const double MostSprinkled = 1000;
 
+        /// <summary>Looks this close are for finding a moment exactly; the exchange form allows one a minute.</summary>
         private static readonly Duration LeastLook = Duration.FromSeconds(10);
 
-        private readonly int[] _place = [.. Enumerable.Repeat(Shelf, cook.Ingredients.Count)];
-        private readonly bool[] _locked = new bool[cook.Kitchen.VesselCount];
-        private readonly bool[] _releasing = new bool[cook.Kitchen.VesselCount];
+        private readonly CookTrace _trace = new(cook);
         private readonly HashSet<string> _marks = [];
 
         public CookFault? Check()
@@ -131,12 +128,13 @@ public static class CookRules
 
             if (when.Look is { } look)
             {
-                if (cook.IndexOf(look.IngredientId) is var k && (k < 0 || _place[k] < 0))
+                var place = _trace.PlaceBefore(i, look.IngredientId);
+                if (place < 0)
                 {
                     return new("cook.not_in_pot", i, "when.look.ingredient");
                 }
 
-                if (_locked[_place[k]] && when.After != PotEvent.PinDown)
+                if (_trace.Before(i, place).Locked && when.After != PotEvent.PinDown)
                 {
                     return new("cook.lid_locked", i, "when.look");
                 }
@@ -153,7 +151,7 @@ public static class CookRules
                     return new("cook.look", i, "when.look");
                 }
 
-                if (look.Also.Any(o => cook.IndexOf(o.IngredientId) is var other && (other < 0 || _place[other] != _place[k])))
+                if (look.Also.Any(o => _trace.PlaceBefore(i, o.IngredientId) != place))
                 {
                     return new("cook.not_in_pot", i, "when.look.also");
                 }
@@ -166,8 +164,8 @@ public static class CookRules
 
             return when.After switch
             {
-                PotEvent.PressureUp or PotEvent.Whistle when !_locked[vessel] => new("cook.not_locked", i, "when.after"),
-                PotEvent.PinDown when !_releasing[vessel] => new("cook.not_released", i, "when.after"),
+                PotEvent.PressureUp or PotEvent.Whistle when !_trace.Before(i).Locked => new("cook.not_locked", i, "when.after"),
+                PotEvent.PinDown when !_trace.Before(i).Releasing => new("cook.not_released", i, "when.after"),
                 PotEvent.Whistle when cook.Kitchen[vessel].Vessel.Cooker?.Kind != CookerKind.Weight => new(
                     "cook.no_whistle",
                     i,
@@ -179,34 +177,18 @@ public static class CookRules
 
         private CookFault? CheckLock(CookAction action, int i, int vessel)
         {
-            if (action.Trigger.After == PotEvent.PinDown)
+            var locked = _trace.Found(i).Locked;
+            return action switch
             {
-                _locked[vessel] = _releasing[vessel] = false;
-            }
-
-            var cooker = cook.Kitchen[vessel].Vessel.Cooker;
-            switch (action)
-            {
-                case CookAction.Pressurise when cooker is not { UnderPressure: true }:
-                    return new("cook.no_pressure", i, "in");
-                case CookAction.Pressurise when _locked[vessel]:
-                    return new("cook.lid_locked", i, "do");
-                case CookAction.Pressurise:
-                    _locked[vessel] = true;
-                    return null;
-                case CookAction.Release when !_locked[vessel]:
-                    return new("cook.not_locked", i, "do");
-                case CookAction.Release { Kind: ReleaseKind.Quick }:
-                    _locked[vessel] = _releasing[vessel] = false;
-                    return null;
-                case CookAction.Release:
-                    _releasing[vessel] = true;
-                    return null;
-                case CookAction.Heat:
-                    return null;
-                default:
-                    return _locked[vessel] && !BowlLane.Holds(action) ? new("cook.lid_locked", i, "do") : null;
-            }
+                CookAction.Pressurise when cook.Kitchen[vessel].Vessel.Cooker is not { UnderPressure: true } => new(
+                    "cook.no_pressure",
+                    i,
+                    "in"
+                ),
+                CookAction.Release when !locked => new("cook.not_locked", i, "do"),
+                CookAction.Release or CookAction.Heat => null,
+                _ => locked && !BowlLane.Holds(action) ? new("cook.lid_locked", i, "do") : null,
+            };
         }
 
         private CookFault? CheckHeat(CookAction action, int i, int vessel)
@@ -253,54 +235,27 @@ public static class CookRules
                 return new("cook.unknown_ingredient", i, "ingredient");
             }
 
+            var place = _trace.PlaceBefore(i, id);
             var wantsIn = action is CookAction.TakeOut or CookAction.Mash or CookAction.Transfer;
-            if (wantsIn != (_place[index] >= 0) || (wantsIn && _place[index] != vessel))
+            if (wantsIn != (place >= 0) || (wantsIn && place != vessel))
             {
                 return new(wantsIn ? "cook.not_in_pot" : "cook.already_in_pot", i, "ingredient");
             }
 
-            switch (action)
+            return action switch
             {
-                case CookAction.Add:
-                    _place[index] = vessel;
-                    break;
-                case CookAction.TakeOut when cook.Ingredients[index] is not ExtraIngredient:
-                    return new("cook.not_an_extra", i, "ingredient");
-                case CookAction.TakeOut:
-                    _place[index] = Shelf;
-                    break;
-                case CookAction.Mash when cook.Ingredients[index] is not PulseIngredient:
-                    return new("cook.not_a_pulse", i, "ingredient");
-                case CookAction.Transfer t:
-                    _place[index] = cook.Kitchen.IndexOf(t.To);
-                    break;
-            }
-
-            return null;
+                CookAction.TakeOut when cook.Ingredients[index] is not ExtraIngredient => new("cook.not_an_extra", i, "ingredient"),
+                CookAction.Mash when cook.Ingredients[index] is not PulseIngredient => new("cook.not_a_pulse", i, "ingredient"),
+                _ => null,
+            };
         }
 
         private CookFault? CheckTransfer(CookAction.Transfer action, int i, int vessel)
         {
             var to = cook.Kitchen.IndexOf(action.To);
-            if (to < 0 || to == vessel)
-            {
-                return new("cook.unknown_vessel", i, "to");
-            }
-
-            if (_locked[to])
-            {
-                return new("cook.lid_locked", i, "to");
-            }
-
-            if (action.What == TransferWhat.Everything)
-            {
-                for (var k = 0; k < _place.Length; k++)
-                {
-                    _place[k] = _place[k] == vessel ? to : _place[k];
-                }
-            }
-
-            return null;
+            return to < 0 || to == vessel ? new("cook.unknown_vessel", i, "to")
+                : _trace.Before(i, to).Locked ? new("cook.lid_locked", i, "to")
+                : null;
         }
 
         private static CookFault? CheckAmounts(CookAction action, int i)

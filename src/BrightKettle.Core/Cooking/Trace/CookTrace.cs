@@ -54,6 +54,12 @@ public sealed class CookTrace
     /// <inheritdoc cref="Before(int)"/>
     public VesselTrace After(int action) => After(action, VesselOf(action));
 
+    /// <summary>The vessel that an action is done to as it finds it: one that waits for the pin finds the lid free to open.</summary>
+    public VesselTrace Found(int action) => Found(_cook.Actions[action], Before(action));
+
+    private static VesselTrace Found(CookAction action, VesselTrace before) =>
+        action.Trigger.After == PotEvent.PinDown ? before with { Locked = false, Releasing = false } : before;
+
     /// <summary>Number of the vessel that holds an ingredient after this action; <see cref="Outside"/> for none.</summary>
     public int PlaceAfter(int action, string ingredientId) =>
         _cook.IndexOf(ingredientId) is >= 0 and var i ? _places[action + 1][i] : Outside;
@@ -83,8 +89,7 @@ public sealed class CookTrace
             return;
         }
 
-        // An action that waits for the pin finds the lid free to open.
-        var was = action.Trigger.After == PotEvent.PinDown ? vessels[v] with { Locked = false, Releasing = false } : vessels[v];
+        var was = Found(action, vessels[v]);
         vessels[v] = action switch
         {
             CookAction.Add add when Move(add.IngredientId, v, places) is { } added => was with
