@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using MathNet.Numerics.Distributions;
 
 namespace BrightKettle.Core.Learning;
@@ -108,10 +109,11 @@ public sealed class Learner(Simulator simulator)
         var traits = Draw(past.Seed + round, drawn);
         var jobs = traits.Select(t => new PotJob(past, Traits(past, names, t))).ToList();
         var runs = simulator.RunMany(jobs, new RunOptions(Sample: true) { Heights = false });
+        var trace = new CookTrace(past);
         var logs = new double[Pots];
         for (var k = 0; k < Pots; k++)
         {
-            logs[k] = seen.Sum(o => _evidence.LogLikelihood(past, runs[k], o));
+            logs[k] = seen.Sum(o => _evidence.LogLikelihood(trace, runs[k], o));
             for (var j = 0; j < before.Length; j++)
             {
                 logs[k] += LogDensity(traits[k][j], before[j]) - LogDensity(traits[k][j], drawn[j]);

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using MathNet.Numerics.Distributions;
 using NodaTime;
 
@@ -36,23 +37,24 @@ public sealed class ObservationLikelihood(ModelConstants constants)
     private const double NoticeShare = 0.08;
 
     /// <param name="run">With samples, through everything done so far.</param>
-    /// <param name="cook">What was run.</param>
-    public double LogLikelihood(Cook cook, PotRun run, Observation seen)
+    /// <param name="trace">Of what was run.</param>
+    public double LogLikelihood(CookTrace trace, PotRun run, Observation seen)
     {
-        ArgumentNullException.ThrowIfNull(cook);
+        ArgumentNullException.ThrowIfNull(trace);
         ArgumentNullException.ThrowIfNull(run);
+        var cook = trace.Cook;
         var seconds = (seen.At - cook.Starts).TotalSeconds;
         return seen switch
         {
             Observation.FeltAs o => Felt(cook, DonenessAt(cook, run, o.IngredientId, seconds), o),
             Observation.ChalkyOf o => Chalky(DonenessAt(cook, run, o.IngredientId, seconds), o.Chalky, o.Of),
             Observation.Liquor o => Liquor(
-                MeasuredAt(cook, run, seconds) ?? GramsOf(LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds)),
+                MeasuredAt(cook, run, seconds, o) ?? GramsOf(LevelAt(run, cook.Kitchen.IndexOf(o.VesselId), seconds)),
                 o
             ),
             Observation.OverBed o => Ruler(cook, run, seconds, o),
-            Observation.Seen o => Event(cook, run, seconds, o),
-            Observation.NotYet o => NotYet(cook, run, seconds, o),
+            Observation.Seen o => Event(trace, run, seconds, o),
+            Observation.NotYet o => NotYet(trace, run, seconds, o),
             _ => 0,
         };
     }
@@ -87,12 +89,19 @@ public sealed class ObservationLikelihood(ModelConstants constants)
 
     private static double GramsOf(VesselLevel level) => PotGeometry.LiquorGrams(level.LiquorMillilitres, level.Celsius);
 
-    /// <summary>The liquor that a pot had just before it was brought to what was measured; null where it was not.</summary>
-    private static double? MeasuredAt(Cook cook, PotRun run, double seconds)
+    /// <summary>The liquor that a pot had just before it was brought to what was measured there and then; null where it was not.</summary>
+    private static double? MeasuredAt(Cook cook, PotRun run, double seconds, Observation.Liquor o)
     {
+        var vessel = cook.Kitchen.IndexOf(o.VesselId);
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            if (cook.Actions[i] is CookAction.SetLiquor { StepId: null } && run.Done[i] is { } done && Math.Abs(done.Seconds - seconds) < 1)
+            if (
+                cook.Actions[i] is CookAction.SetLiquor set
+                && cook.VesselOf(set) == vessel
+                && Math.Abs(set.Liquor.Grams - o.Grams) < 0.5
+                && run.Done[i] is { } done
+                && Math.Abs(done.Seconds - seconds) < 1
+            )
             {
                 return done.LiquorBefore;
             }
@@ -123,10 +132,10 @@ public sealed class ObservationLikelihood(ModelConstants constants)
         return sample is null ? 0 : Gauss(sample.LevelCentimetres - sample.BedCentimetres.Sum(), o.Centimetres, 0.5);
     }
 
-    private static double Event(Cook cook, PotRun run, double seconds, Observation.Seen o)
+    private static double Event(CookTrace trace, PotRun run, double seconds, Observation.Seen o)
     {
-        var vessel = cook.Kitchen.IndexOf(o.VesselId);
-        var from = SinceAction(cook, run, vessel, seconds);
+        var vessel = trace.Cook.Kitchen.IndexOf(o.VesselId);
+        var from = SinceAction(trace, run, vessel, seconds);
         if (o.What is not (PotEvent.Boils or PotEvent.PressureUp))
         {
             return 0;
@@ -141,10 +150,10 @@ public sealed class ObservationLikelihood(ModelConstants constants)
         return Math.Log(Slip + Math.Exp(Gauss(came, seconds, NoticeSeconds + (NoticeShare * (seconds - from)))));
     }
 
-    private static double NotYet(Cook cook, PotRun run, double seconds, Observation.NotYet o)
+    private static double NotYet(CookTrace trace, PotRun run, double seconds, Observation.NotYet o)
     {
-        var vessel = cook.Kitchen.IndexOf(o.VesselId);
-        var from = SinceAction(cook, run, vessel, seconds);
+        var vessel = trace.Cook.Kitchen.IndexOf(o.VesselId);
+        var from = SinceAction(trace, run, vessel, seconds);
         var came = run
             .Happenings.Where(h => h.What == o.What && h.Vessel == vessel && h.Seconds >= from - 1)
             .Select(h => (double?)h.Seconds)
@@ -155,24 +164,16 @@ public sealed class ObservationLikelihood(ModelConstants constants)
     }
 
     /// <summary>When a heat was last set in this vessel before a moment, s.</summary>
-    private static double SinceAction(Cook cook, PotRun run, int vessel, double before)
-    {
-        var last = 0.0;
-        for (var i = 0; i < cook.Actions.Count; i++)
-        {
-            if (
-                cook.Actions[i] is CookAction.Heat or CookAction.Pressurise
-                && cook.VesselOf(cook.Actions[i]) == vessel
-                && run.Done[i] is { } done
-                && done.Seconds < before - 1
-            )
-            {
-                last = Math.Max(last, done.Seconds);
-            }
-        }
-
-        return last;
-    }
+    private static double SinceAction(CookTrace trace, PotRun run, int vessel, double before) =>
+        trace
+            .In(vessel)
+            .Where(i => trace.Cook.Actions[i] is CookAction.Heat or CookAction.Pressurise)
+            .Select(i => run.Done[i])
+            .OfType<ActionDone>()
+            .Select(d => d.Seconds)
+            .Where(s => s < before - 1)
+            .DefaultIfEmpty(0)
+            .Max();
 
     private static double DonenessAt(Cook cook, PotRun run, string id, double seconds) =>
         SampleAt(run, seconds)?.Doneness[cook.IndexOf(id)] ?? 0;

@@ -145,6 +145,10 @@ public sealed record Dish(
     /// <summary>The join comes with the look that finds the pulses far enough, since they must not wait for the hour.</summary>
     internal bool JoinMoves { get; init; }
 
+    /// <summary>What is ready before its time waits on the lowest flame instead of off the heat: it would stand lukewarm
+    /// otherwise.</summary>
+    internal bool WaitsHot { get; init; }
+
     /// <summary>Salt to add, g, once the planner has worked it out; 0 before.</summary>
     internal double SaltGrams { get; init; }
 

@@ -17,6 +17,18 @@ public sealed class Planner(Simulator simulator)
     /// <see cref="Forecaster.Run"/>.</param>
     public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool rough = false)
     {
+        var answer = PlanOnce(dish, pots, rough);
+        // A fast bag of many would stand lukewarm: the join comes with the look, or what is ready waits hot.
+        return answer is not PlanAnswer.Refused { Refusal.Gate: HoldGate.TooCool }
+            ? answer
+            : new[] { dish with { JoinMoves = true }, dish with { WaitsHot = true } }
+                .Select(other => PlanOnce(other, pots, rough))
+                .FirstOrDefault(other => other is PlanAnswer.Planned)
+                ?? answer;
+    }
+
+    private PlanAnswer PlanOnce(Dish dish, int pots, bool rough)
+    {
         var solved = Solve(dish);
         if (Obstacle(dish, solved) is { } refusal)
         {

@@ -245,7 +245,9 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         if (Wait is { } state)
         {
             var look = when with { Look = Ripe(dish, state) };
-            actions.Add(new CookAction.Heat(look, HotUntil is null ? Flame.Off : Flame.Lowest) { StepId = StepIds.Ready });
+            actions.Add(
+                new CookAction.Heat(look, HotUntil is null && !dish.WaitsHot ? Flame.Off : Flame.Lowest) { StepId = StepIds.Ready }
+            );
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
             if (HotUntil is { } leaves)
             {

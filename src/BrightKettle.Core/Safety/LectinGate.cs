@@ -334,44 +334,18 @@ public static class LectinGate
     /// <summary>Index of the action at which the pulse goes into the pot with the water it was soaked in, or null.</summary>
     private static int? KeepsSoakWater(CookTrace trace, string id)
     {
-        var wet = false;
-        for (var i = 0; i < trace.Cook.Actions.Count; i++)
-        {
-            switch (trace.Cook.Actions[i])
-            {
-                case CookAction.Soak soak when soak.IngredientId == id:
-                    wet = true;
-                    break;
-                case CookAction.Drain drain when drain.IngredientId == id:
-                    wet = false;
-                    break;
-                case CookAction.Add add when add.IngredientId == id:
-                    return wet ? i : null;
-            }
-        }
-
-        return null;
+        var added = trace.Cook.Actions.Select((a, i) => (a, i)).Where(x => x.a is CookAction.Add add && add.IngredientId == id);
+        return added.Select(x => (int?)x.i).FirstOrDefault() is { } into && trace.BowlBefore(into, id).Wet ? into : null;
     }
 
     /// <summary>Whether it stood in water for <see cref="LeastSoak"/> or was quick-soaked, and that water was poured away.</summary>
     internal static bool SoakedAndDrained(CookTrace trace, string id)
     {
-        Instant? soakedAt = null;
-        foreach (var (action, at) in BowlLane.Due(trace.Cook))
+        var bowl = trace.BowlBefore(trace.Cook.Actions.Count, id);
+        if (bowl is { Soaked: { } soaked, Drained: { } drained })
         {
-            if (BowlLane.IngredientOf(trace.Cook.Actions[action]) != id)
-            {
-                continue;
-            }
-
-            if (trace.Cook.Actions[action] is CookAction.Soak)
-            {
-                soakedAt = at;
-            }
-            else if (trace.Cook.Actions[action] is CookAction.Drain && soakedAt is { } start)
-            {
-                return at - start >= LeastSoak;
-            }
+            var due = BowlLane.Due(trace.Cook).ToDictionary(d => d.Action, d => d.At);
+            return due[drained] - due[soaked] >= LeastSoak;
         }
 
         return QuickSoakEnds(trace, id) >= 0;

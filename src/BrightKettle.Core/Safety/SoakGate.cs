@@ -17,51 +17,26 @@ public static class SoakGate
         var found = new List<GateFinding>();
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            if (cook.Actions[i] is not CookAction.Soak soak)
+            foreach (var id in cook.Ingredients.Select(x => x.Id))
             {
-                continue;
-            }
-
-            var (end, chilled) = End(cook, i, soak.IngredientId);
-            var limit = chilled ? SoakLimit.InFridge : SoakLimit.OnCounter(Temperature.FromCelsius(roomCelsius));
-            if (end >= 0 && Between(cook, i, end, run) > limit)
-            {
-                found.Add(new(TooLong, soak.IngredientId, end, true));
-            }
-            else if (end >= 0 && cook.Actions[end] is CookAction.Chill)
-            {
-                // In the fridge with its water: that has its own end.
-                var (taken, _) = End(cook, end, soak.IngredientId);
-                if (taken >= 0 && Between(cook, end, taken, run) > SoakLimit.InFridge)
+                // Out of the water, or into the fridge: what stood until now is judged by where it stood.
+                var (before, after) = (trace.BowlBefore(i, id), trace.BowlAfter(i, id));
+                if (before is not { Wet: true, Soaked: { } soaked } || (after.Wet && after.Chilled == before.Chilled))
                 {
-                    found.Add(new(TooLong, soak.IngredientId, taken, true));
+                    continue;
+                }
+
+                // A bowl that is chilled at once is a soak in the fridge.
+                var since = before.Chilled ?? soaked;
+                var limit = before.Chilled is null ? SoakLimit.OnCounter(Temperature.FromCelsius(roomCelsius)) : SoakLimit.InFridge;
+                if (Between(cook, since, i, run) > limit && !found.Exists(f => f.IngredientId == id))
+                {
+                    found.Add(new(TooLong, id, i, true));
                 }
             }
         }
 
         return found;
-    }
-
-    /// <summary>The action that drains the bowl, empties it into the pot, or moves it into the fridge; a bowl that is chilled at once
-    /// counts as a soak in the fridge.</summary>
-    private static (int Action, bool Chilled) End(Cook cook, int soak, string id)
-    {
-        var chilled = false;
-        for (var i = soak + 1; i < cook.Actions.Count; i++)
-        {
-            switch (cook.Actions[i])
-            {
-                case CookAction.Chill chill when chill.IngredientId == id && chill.Trigger is { NotBefore: null, Delay: null }:
-                    chilled = true;
-                    break;
-                case CookAction.Chill chill when chill.IngredientId == id:
-                case CookAction.Drain drain when drain.IngredientId == id:
-                case CookAction.Add add when add.IngredientId == id:
-                    return (i, chilled);
-            }
-        }
-
-        return (-1, chilled);
     }
 
     private static Duration Between(Cook cook, int from, int to, PotRun? run)

@@ -317,10 +317,15 @@ public sealed class EveningState
     /// down or out in that vessel before the time voids the boil.</summary>
     public IReadOnlyList<Observation> WithoutBrokenBoils(Duration required)
     {
-        // The short boil of a quick soak is meant to end: the gate knows of it.
-        var down = ActionsDone()
-            .Where(d => d.Action is CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full), StepId: not StepIds.QuickSoak })
-            .Select(d => (d.At, Lane: Moment.LaneOf(d.Action, Cook.Kitchen)))
+        // What goes out as soon as it boils is the short boil of a quick soak, which is meant to end: the gate knows of it.
+        var meant = AsMeant(out _);
+        var down = meant
+            .Cook.Actions.Select((action, i) => (Action: action, At: meant.DoneAt(i)))
+            .Where(d =>
+                d is { At: not null, Action: CookAction.Heat { Flame: not (Flame.Rolling or Flame.Full) } heat }
+                && heat is not { Flame: Flame.Off, Trigger.After: PotEvent.Boils }
+            )
+            .Select(d => (At: d.At!.Value, Lane: Moment.LaneOf(d.Action, Cook.Kitchen)))
             .ToList();
         return
         [

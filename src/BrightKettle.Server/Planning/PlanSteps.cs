@@ -231,7 +231,7 @@ public static class PlanSteps
                 Felt: LookedFor(plan, action.Trigger.Look),
                 Place: plan.Dish.Method == Method.SlowCooker ? "crock"
                     : JoinsAtOnce(plan) ? "at_once"
-                    : action.Flame == Flame.Lowest ? "until_gone"
+                    : action.Flame == Flame.Lowest ? (plan.Forecast.Find(StepIds.OffToGo) is null ? "hot" : "until_gone")
                     : null
             )
         );

@@ -17,6 +17,7 @@ public sealed class CookTrace
     private readonly Cook _cook;
     private readonly VesselTrace[][] _vessels;
     private readonly int[][] _places;
+    private readonly BowlTrace[][] _bowls;
 
     private readonly IReadOnlyList<Instant?> _doneAt;
 
@@ -32,9 +33,12 @@ public sealed class CookTrace
         _places = new int[cook.Actions.Count + 1][];
         _vessels[0] = [.. Enumerable.Repeat(new VesselTrace(), cook.Kitchen.VesselCount)];
         _places[0] = [.. Enumerable.Repeat(Outside, cook.Ingredients.Count)];
+        _bowls = new BowlTrace[cook.Actions.Count + 1][];
+        _bowls[0] = new BowlTrace[cook.Ingredients.Count];
         for (var i = 0; i < cook.Actions.Count; i++)
         {
-            (_vessels[i + 1], _places[i + 1]) = ([.. _vessels[i]], [.. _places[i]]);
+            (_vessels[i + 1], _places[i + 1], _bowls[i + 1]) = ([.. _vessels[i]], [.. _places[i]], [.. _bowls[i]]);
+            FollowBowl(i, _bowls[i + 1]);
             Follow(cook.Actions[i], _vessels[i + 1], _places[i + 1]);
         }
     }
@@ -68,6 +72,17 @@ public sealed class CookTrace
 
     public int VesselOf(int action) => _cook.VesselOf(_cook.Actions[action]);
 
+    /// <summary>Actions that are done to a vessel; bowls are apart.</summary>
+    public IEnumerable<int> In(int vessel) =>
+        Enumerable.Range(0, _cook.Actions.Count).Where(i => VesselOf(i) == vessel && !BowlLane.Holds(_cook.Actions[i]));
+
+    /// <summary>How an ingredient's own bowl stands before an action.</summary>
+    public BowlTrace BowlBefore(int action, string ingredientId) =>
+        _cook.IndexOf(ingredientId) is >= 0 and var i ? _bowls[action][i] : default;
+
+    /// <inheritdoc cref="BowlBefore"/>
+    public BowlTrace BowlAfter(int action, string ingredientId) => BowlBefore(action + 1, ingredientId);
+
     /// <summary>Actions that are done to the vessel in which an ingredient is, or that bring it there or take it away; bowls are apart.</summary>
     public IEnumerable<int> Around(string ingredientId)
     {
@@ -79,6 +94,25 @@ public sealed class CookTrace
                 yield return i;
             }
         }
+    }
+
+    private void FollowBowl(int i, BowlTrace[] bowls)
+    {
+        var action = _cook.Actions[i];
+        var id = BowlLane.IngredientOf(action) ?? (action as CookAction.Add)?.IngredientId;
+        if (id is null || _cook.IndexOf(id) is not (>= 0 and var k))
+        {
+            return;
+        }
+
+        bowls[k] = action switch
+        {
+            CookAction.Soak => new(i, null, null, true),
+            CookAction.Chill => bowls[k] with { Chilled = i },
+            CookAction.Drain => bowls[k] with { Wet = false, Drained = i },
+            CookAction.Add => bowls[k] with { Wet = false },
+            _ => bowls[k],
+        };
     }
 
     private void Follow(CookAction action, VesselTrace[] vessels, int[] places)
