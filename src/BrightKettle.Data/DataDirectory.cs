@@ -65,6 +65,27 @@ public sealed class DataDirectory(string path) : IDisposable
         }
     }
 
+    /// <summary>The same, with a little patience: a server that was told to stop a moment ago may still be leaving.</summary>
+    /// <exception cref="DataFaultException">As <see cref="Claim"/>.</exception>
+    public async Task ClaimAsync(CancellationToken cancel = default)
+    {
+        for (var tries = 1; ; tries++)
+        {
+            try
+            {
+                Claim();
+                return;
+            }
+            catch (DataFaultException fault) when (fault.Kind == DataFaultKind.InUse && tries < MostTries)
+            {
+                await Task.Delay(BetweenTries, cancel);
+            }
+        }
+    }
+
+    private const int MostTries = 20;
+    private static readonly TimeSpan BetweenTries = TimeSpan.FromMilliseconds(100);
+
     private void Create()
     {
         if (File.Exists(Path))

@@ -21,7 +21,7 @@ public class ArchitectureTests
         ("Catalogue", []),
         ("Kitchen", ["Units"]),
         ("Cooking", ["Units", "Catalogue", "Kitchen"]),
-        ("Learning", ["Catalogue", "Cooking"]),
+        ("Learning", ["Units", "Catalogue", "Cooking"]),
         ("Safety", ["Units", "Catalogue", "Kitchen", "Cooking"]),
         ("Planning", ["Units", "Catalogue", "Kitchen", "Cooking", "Safety"]),
         ("Stove", ["Units", "Catalogue", "Kitchen", "Cooking", "Learning", "Safety", "Planning"]),

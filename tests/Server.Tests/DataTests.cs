@@ -50,6 +50,20 @@ public sealed class DataTests : IDisposable
         Directory.Delete(shared, recursive: true);
     }
 
+    /// <summary>A server that was told to stop gives its folder up a moment later: whoever starts at once waits for it.</summary>
+    [Fact]
+    public async Task A_folder_that_is_being_left_is_waited_for_and_one_that_is_not_is_refused()
+    {
+        _directory.Claim();
+        using var next = new DataDirectory(_directory.Path);
+        var claiming = next.ClaimAsync(Cancel);
+        Assert.False(claiming.IsCompleted);
+        _directory.Dispose();
+        await claiming;
+        using var third = new DataDirectory(_directory.Path);
+        Assert.Equal(DataFaultKind.InUse, (await Assert.ThrowsAsync<DataFaultException>(() => third.ClaimAsync(Cancel))).Kind);
+    }
+
     [Fact]
     public async Task Every_connection_is_durable_and_keeps_its_references()
     {

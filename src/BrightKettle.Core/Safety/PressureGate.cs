@@ -37,12 +37,17 @@ public static class PressureGate
         return found;
     }
 
-    /// <summary>A lid is locked only when the vent was looked through since the last time, and opened only when the pin was seen
-    /// down.</summary>
+    /// <summary>The vent is looked through before the first heat under a lid that will be locked, and again before it is locked anew; it
+    /// is opened only when the pin was seen down.</summary>
     internal static GateFinding? Before(CookTrace trace, int action, IReadOnlyList<Observation> seen)
     {
         var next = trace.Cook.Actions[action];
-        if (next is CookAction.Pressurise)
+        var vessel = trace.VesselOf(action);
+        var lights =
+            next is CookAction.Heat { Flame: not Flame.Off }
+            && trace.Before(action) is { Locking: 0, Flame: Flame.Off }
+            && trace.In(vessel).Any(i => i > action && trace.Cook.Actions[i] is CookAction.Pressurise);
+        if (next is CookAction.Pressurise || lights)
         {
             var opened = seen.OfType<Observation.Seen>()
                 .Where(o => o.What == PotEvent.PinDown)

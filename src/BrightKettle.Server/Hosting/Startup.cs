@@ -22,7 +22,7 @@ public static class Startup
         var directory = scope.ServiceProvider.GetRequiredService<DataDirectory>();
         var db = scope.ServiceProvider.GetRequiredService<KettleDb>();
         var clock = scope.ServiceProvider.GetRequiredService<TimeProvider>();
-        directory.Claim();
+        await directory.ClaimAsync(cancel);
         if (directory.OpenToOthers)
         {
             Console.WriteLine(Messages.Messages.StartOpenToOthers(directory.Path));

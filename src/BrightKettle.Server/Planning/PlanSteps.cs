@@ -21,7 +21,7 @@ public static class PlanSteps
         step switch
         {
             { Kind: "rice_bowl" } or { Kind: "salt", Facts.Name: not null } => 1,
-            { Kind: "lock" } => 2,
+            { Kind: "lock" or "lock_boiled" } => 2,
             { Kind: "table" } => 3,
             _ => 0,
         };
@@ -87,14 +87,15 @@ public static class PlanSteps
                         JoinOrder.Together => "both",
                         _ => "pulse",
                     },
-                    Place: m.Action > 0 && plan.Cook.Actions[m.Action - 1] is CookAction.Pressurise ? "locked"
+                    Place: LocksBefore(plan, m.Action) ? "locked"
+                        : plan.Dish.Method == Method.Pressure && action.In is null ? "vent"
                         : plan.Dish.Method == Method.SlowCooker && action.In == plan.Dish.Cooker!.Id ? "crock"
                         : null
                 )
             ),
             StepIds.QuickSoak => Make("quick_soak", m, new(Minutes: next?.Trigger.Delay?.TotalMinutes)),
             StepIds.Lock => Make(
-                "lock",
+                plan.Forecast.Find(StepIds.HardBoilOver) is null ? "lock" : "lock_boiled",
                 m,
                 new(Millilitres: Cold(plan, plan.Amounts.FirstWater), Place: ClosedSet.Word(PressureHold.Up(plan.Dish.Cooker!.Cooker!)))
             ),
@@ -194,6 +195,8 @@ public static class PlanSteps
             _ => null,
         };
     }
+
+    private static bool LocksBefore(Plan plan, int action) => action > 0 && plan.Cook.Actions[action - 1] is CookAction.Pressurise;
 
     private static StepDto OtherIn(Plan plan, MomentForecast m, string id)
     {

@@ -76,6 +76,7 @@ public sealed record StoveLine(Guid Id, string Title, DateTimeOffset StartedAt, 
 /// <param name="LateMinutes">Table after the hour that was wanted; 0 when not.</param>
 /// <param name="Told">The latest of what was told; all of it stands in the record.</param>
 /// <param name="ToldCount">How much was told in all.</param>
+/// <param name="Gates">What is not safe as it stands or goes on; each code once.</param>
 /// <param name="SetAsideFrom">Since when nobody is taken to stand at this stove; null while somebody is. All else is as it was
 /// then.</param>
 public sealed record StoveDto(
@@ -106,6 +107,7 @@ public sealed record StoveDto(
     IReadOnlyList<StoveConflictDto> Conflicts,
     IReadOnlyList<VisitDto> Visits,
     IReadOnlyList<CautionDto> Cautions,
+    IReadOnlyList<GateDto> Gates,
     AfterDto? After,
     string? Course,
     SeriesDto? Series,

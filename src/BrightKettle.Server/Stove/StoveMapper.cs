@@ -96,6 +96,7 @@ public static class StoveMapper
             [.. stored.Conflicts().Select(c => new StoveConflictDto(c.Holds.Entry, c.Other.Entry))],
             VisitsOf(stored, ahead, kitchen),
             [.. started.Cautions.Select(CautionDto.Of)],
+            served is null ? Gates(ahead) : [],
             served is { } at ? After(stored, ahead, at, kitchen) : null,
             evening.Course,
             ahead.Forecast.Points.Count > 0 && served is null ? ForecastMapper.Map(ahead.Forecast, [], []).Series : null,
@@ -103,6 +104,15 @@ public static class StoveMapper
             SetAsideFrom: null
         );
     }
+
+    /// <summary>What blocks in what was done or is to come, each once.</summary>
+    private static List<GateDto> Gates(EveningForecast ahead) =>
+        [
+            .. ahead
+                .Forecast.Gates.Where(g => g.Blocks)
+                .DistinctBy(g => g.Code)
+                .Select(g => new GateDto(g.Code, g.IngredientId, null, g.Blocks)),
+        ];
 
     private static List<VisitDto> VisitsOf(StoredEvening stored, EveningForecast ahead, KitchenState kitchen)
     {

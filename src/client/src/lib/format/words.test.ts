@@ -132,13 +132,20 @@ describe('steps beside pulses and rice', () => {
       'Hill cooker, pressure, not soaked, rice in its bowl above',
     );
   });
-  it('tells the salt of the rice from that of the pot, and a locked lid from one ajar', () => {
+  it('tells the salt of the rice from that of the pot, and looks through the vent before any flame', () => {
     expect(stepLine(step('salt', { grams: 7, name: 'rice bowl' }), plan)).toEqual({
       title: 'Salt into the rice bowl: 7 g',
       detail: 'for the rice',
     });
-    expect(stepLine(step('light', { ingredient: 'pulse', place: 'locked' }), plan).detail).toContain(
-      'locked lid',
+    const locked = stepLine(step('light', { ingredient: 'pulse', place: 'locked' }), plan);
+    expect(locked.title).toContain('Into the cooker');
+    expect(locked.detail).not.toContain('flame');
+    expect(stepLine(step('lock', { place: 'pressure_up' }), plan)).toMatchObject({
+      title: 'Look through the vent, lock the lid',
+      detail: expect.stringContaining('then full heat') as string,
+    });
+    expect(stepLine(step('light', { ingredient: 'pulse', place: 'vent' }), plan).detail).toMatch(
+      /^look through the vent.*full flame/,
     );
     expect(stepLine(step('light', { ingredient: 'pulse' }), plan).detail).toContain('lid ajar');
   });
