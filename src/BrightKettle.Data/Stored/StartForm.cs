@@ -21,7 +21,8 @@ public sealed record StepFactsForm(
     bool? Drained = null,
     string? Name = null,
     int? Pieces = null,
-    int? Count = null
+    int? Count = null,
+    string? Salty = null
 );
 
 /// <summary>What an event of starting carries: the cook as it was taken to the stove, and how its plan words it.</summary>

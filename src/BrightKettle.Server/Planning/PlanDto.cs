@@ -19,6 +19,7 @@ public sealed record StepDto(
 
 /// <summary>Figures of a step; null where they do not belong to it.</summary>
 /// <param name="Count">Whistles after which it is done.</param>
+/// <param name="Salty">What has brought salt before: the little ones' portion is not without.</param>
 public sealed record StepFactsDto(
     double? Grams = null,
     double? Millilitres = null,
@@ -33,7 +34,8 @@ public sealed record StepFactsDto(
     bool? Drained = null,
     string? Name = null,
     int? Pieces = null,
-    int? Count = null
+    int? Count = null,
+    string? Salty = null
 );
 
 /// <summary>The moment of the join.</summary>
@@ -70,7 +72,8 @@ public sealed record MeasureOutDto(
     string? RiceVesselName,
     double? RiceWaterMillilitres,
     int LittleOnes,
-    double LittleGramsEach
+    double LittleGramsEach,
+    string? LittleSalty
 );
 
 /// <summary>A further pulse.</summary>

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
 using BrightKettle.Core.Units;
@@ -119,7 +120,8 @@ public static class PlanMapper
             dish.RiceApart?.Vessel.Name,
             dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,
             dish.LittleOnes,
-            Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10
+            Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10,
+            LittleSalty(plan)
         );
     }
 
@@ -140,6 +142,12 @@ public static class PlanMapper
 
     /// <summary>A little one's plate against a grown-up's (confidence C).</summary>
     private const double LittleShare = 0.5;
+
+    /// <summary>What keeps the little ones' portion from being without salt; null for nothing, or for no little ones.</summary>
+    internal static string? LittleSalty(Plan plan) =>
+        plan.Dish.LittleOnes > 0 && SaltedBefore.In(new CookTrace(plan.Cook)) is { Count: > 0 } salty
+            ? string.Join(", ", salty.Select(id => Name(plan, id).ToLowerInvariant()))
+            : null;
 
     private static SaltDto Salt(Plan plan)
     {

@@ -163,7 +163,11 @@ public static class PlanSteps
             StepIds.Salt => Make(
                 "salt",
                 m,
-                new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null)
+                new(
+                    Grams: ((CookAction.AddSalt)action).Salt.Grams,
+                    Pieces: plan.Dish.LittleOnes > 0 ? plan.Dish.LittleOnes : null,
+                    Salty: PlanMapper.LittleSalty(plan)
+                )
             ),
             StepIds.ExtraIn => Extra(plan, m, ((CookAction.Add)action).IngredientId, "extra_in"),
             StepIds.TakeOut => Extra(plan, m, ((CookAction.TakeOut)action).IngredientId, "take_out"),

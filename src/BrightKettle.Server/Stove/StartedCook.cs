@@ -116,7 +116,8 @@ public sealed record StartedCook(
                 f.Drained,
                 f.Name,
                 f.Pieces,
-                f.Count
+                f.Count,
+                f.Salty
             )
         );
     }
@@ -143,7 +144,8 @@ public sealed record StartedCook(
                 f.Drained,
                 f.Name,
                 f.Pieces,
-                f.Count
+                f.Count,
+                f.Salty
             )
         );
     }

@@ -42,6 +42,7 @@ const measureOut: MeasureOut = {
   riceWaterMillilitres: null,
   littleOnes: 0,
   littleGramsEach: 120,
+  littleSalty: null,
   cookedGrams: 1600,
   cookedGramsEach: 400,
 };
@@ -117,6 +118,9 @@ describe('steps beside pulses and rice', () => {
       'first take out 2 little plates',
     );
     expect(stepLine(step('salt', { grams: 12, pieces: 1 }), plan).detail).toContain('the little one’s plate');
+    expect(stepLine(step('salt', { grams: 2, pieces: 2, salty: 'stock cube' }), plan).detail).toBe(
+      'the little plates are not without salt: stock cube is in it',
+    );
   });
   it('names the pot of the rice and its minutes', () => {
     expect(

@@ -82,6 +82,7 @@ function factsOf(step: Step, plan: DinnerWords) {
     ingredient: f.ingredient,
     place: f.place,
     pieces: f.pieces,
+    salty: f.salty,
     count: f.count,
     pulse: within(plan.pulseName),
     order: plan.order,

@@ -138,7 +138,11 @@
         </ul>
       {/if}
       {#each evening.gates as gate (gate.code)}
-        <section class="bg-error text-error-content mt-3 rounded-xl p-4 text-lg" role="alert" data-gate={gate.code}>
+        <section
+          class="bg-error text-error-content mt-3 rounded-xl p-4 text-lg"
+          role="alert"
+          data-gate={gate.code}
+        >
           <strong class="block text-xl">{say(`caution.${gate.code}.title`)}</strong>
           {say(`caution.${gate.code}.text`)}
         </section>

@@ -2,6 +2,7 @@
   import type { Dish, Plan } from '../../api/client';
   import { cups, grams, millilitres } from '../../format/amounts';
   import { measureLines } from '../../format/words';
+  import { say } from '../../messages/say';
   import HowMuch from './HowMuch.svelte';
 
   type Props = { plan: Plan; dish: Dish };
@@ -55,9 +56,11 @@
   {/if}
   {#if out.littleOnes}
     <p class="mt-2 text-[0.95rem]">
-      Before the salt: {out.littleOnes === 1 ? 'one little plate' : `${out.littleOnes} little plates`}, about {grams(
-        out.littleGramsEach,
-      )} each.
+      {say('measure.little', {
+        salty: out.littleSalty ?? null,
+        count: out.littleOnes,
+        grams: out.littleGramsEach,
+      })}
     </p>
   {/if}
   <HowMuch {dish} />
