@@ -36,6 +36,9 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
 
     public Instant FirstLook { get; init; }
 
+    /// <summary>The slow cooker stands on low: there is time enough.</summary>
+    public bool SlowOnLow { get; init; }
+
     /// <summary>When the house is left: what is ready before waits on the lowest flame until then, so that it stays hot without one; null
     /// where nobody leaves.</summary>
     public Instant? HotUntil { get; init; }
@@ -328,10 +331,14 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         }
 
         actions.Add(
-            new CookAction.Heat(Trigger.Next, Flame.High) { In = crock, StepId = starts is null ? StepIds.SlowStarts : StepIds.Light }
+            new CookAction.Heat(Trigger.Next, SlowOnLow ? Flame.Low : Flame.High)
+            {
+                In = crock,
+                StepId = starts is null ? StepIds.SlowStarts : StepIds.Light,
+            }
         );
         actions.Add(
-            new CookAction.Heat(new Trigger(Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Warm)
+            new CookAction.Heat(new Trigger(NotBefore: FirstLook, Look: new Look(PulseId, Doneness.Tender, LookAgain)), Flame.Warm)
             {
                 In = crock,
                 StepId = StepIds.Ready,

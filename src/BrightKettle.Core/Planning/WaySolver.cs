@@ -329,7 +329,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         // than nearly all must not keep its flame.
         var wanted = way.OtherWait is null ? way.JoinAt : way.OtherAt;
         var leaves = dish
-            .Away.Where(a => a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
+            .Away.Where(a => dish.Method != Method.SlowCooker && a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
             .Select(a => (Instant?)a.Start)
             .Min();
         var due = leaves is { } gone && gone < wanted ? gone : wanted;
@@ -339,11 +339,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         }
 
         // A quick pulse changes under the hand: look more often.
-        // A slow cooker's lid stays on: half an hour between looks.
+        // A slow cooker's lid stays on: half an hour to an hour between looks.
         // Between two looks it should not go on by more than a felt state.
         var again =
             dish.Method == Method.SlowCooker
-                ? Duration.FromMinutes(30)
+                ? Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 60 / FewLifts), 30, 60))
                 : Duration.FromMinutes(
                     Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10)
                 );
@@ -352,6 +352,18 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         due = due < wanted ? due - again : due;
         var light = due - Duration.FromSeconds(slow);
         var first = due - (again * looks);
+        if (dish.Method == Method.SlowCooker)
+        {
+            (light, first) = WhileAttended(light, first);
+            var there = (due - light).TotalSeconds;
+            way = way with
+            {
+                SlowOnLow =
+                    way.SlowOnLow
+                    || (there > LowFrom * slow && SecondsUntil(way with { SlowOnLow = true }, SlowShare) is [{ } onLow] && onLow <= there),
+            };
+        }
+
         return way with
         {
             LightAt = light,
@@ -360,6 +372,45 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             HotUntil = due < wanted ? leaves - BeforeTheDoor : null,
         };
     }
+
+    /// <summary>A slow cooker may run alone, overnight or while everybody is out: it is filled and lit before, and looked into
+    /// after.</summary>
+    private (Instant Light, Instant First) WhileAttended(Instant light, Instant first)
+    {
+        var filling = AtRisk ? BoilAndFill : Fill;
+        bool There(Instant at) => dish.AttendedAt(at - Settle) && dish.AttendedAt(at) && dish.AttendedAt(at + filling);
+        bool Back(Instant at) => dish.AttendedAt(at - Settle) && dish.AttendedAt(at);
+        // Nobody plans further ahead than a day.
+        var (earliest, latest) = (light - Duration.FromDays(1), first + Duration.FromDays(1));
+        var lit = light;
+        while (!There(lit) && lit > earliest)
+        {
+            lit -= AStep;
+        }
+
+        var looked = first;
+        while (!Back(looked) && looked < latest)
+        {
+            looked += AStep;
+        }
+
+        return (There(lit) ? lit : light, Back(looked) ? looked : first);
+    }
+
+    /// <summary>Lit so many times earlier than high wants, low is enough (effects: low takes 1.5 to 2 times as long).</summary>
+    private const double LowFrom = 2;
+
+    private static readonly Duration AStep = Duration.FromMinutes(5);
+
+    /// <summary>Nobody lights or looks in the first minutes after getting up or coming home.</summary>
+    private static readonly Duration Settle = Duration.FromMinutes(10);
+
+    /// <summary>To fill a slow cooker, and to boil hard before.</summary>
+    private static readonly Duration Fill = Duration.FromMinutes(25);
+    private static readonly Duration BoilAndFill = Duration.FromMinutes(70);
+
+    /// <summary>Times that the lid of a slow cooker is lifted between a fast and a slow bag.</summary>
+    private const double FewLifts = 4;
 
     /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks so close together that nothing
     /// is lost; null for one that never is.</summary>

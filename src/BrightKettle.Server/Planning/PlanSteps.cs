@@ -89,7 +89,8 @@ public static class PlanSteps
                     },
                     Place: LocksBefore(plan, m.Action) ? "locked"
                         : plan.Dish.Method == Method.Pressure && action.In is null ? "vent"
-                        : plan.Dish.Method == Method.SlowCooker && action.In == plan.Dish.Cooker!.Id ? "crock"
+                        : plan.Dish.Method == Method.SlowCooker && action.In == plan.Dish.Cooker!.Id
+                            ? (((CookAction.Heat)action).Flame == Flame.Low ? "crock_low" : "crock")
                         : null
                 )
             ),
@@ -108,7 +109,7 @@ public static class PlanSteps
                 )
             ),
             StepIds.Opened => Make("opened", m, new()),
-            StepIds.SlowStarts => Make("slow_starts", m, new()),
+            StepIds.SlowStarts => Make("slow_starts", m, new(Place: ClosedSet.Word(((CookAction.Heat)action).Flame))),
             StepIds.BackInPot => Make("move", m, new(Place: plan.Dish.Vessel.Name)),
             StepIds.Boils => Make(
                 "boil",
