@@ -127,7 +127,9 @@ export function measureLines(m: MeasureOut, plan: Plan): MeasureLine[] {
     ...m.others.map((o) => ({ what: o.name, ...scale(o.grams, o.drainedGrams, o.collapsed) })),
   ];
   // Into a slow cooker it goes hot.
-  const heat = plan.steps?.some((s) => s.kind === 'light' && s.facts.place?.startsWith('crock')) ? 'hot' : 'cold';
+  const heat = plan.steps?.some((s) => s.kind === 'light' && s.facts.place?.startsWith('crock'))
+    ? 'hot'
+    : 'cold';
   const water = (id: 'soak' | 'water' | 'boiling', amount: number) =>
     lines.push({
       what: say(`measure.${id}.what`),
