@@ -55,7 +55,7 @@ public sealed class Screenshots
             Shot("ways");
             k.Find(By.XPath("//li[.//p[contains(.,'Steam drum, pressure, soaked overnight')]]//button")).Click();
             k.Settle();
-            k.Until(_ => k.Text("ol").Contains("lock the lid", StringComparison.Ordinal));
+            k.Until(_ => k.Text("ol").Contains("lock the lid", StringComparison.OrdinalIgnoreCase));
             k.Driver.ExecuteScript("window.scrollTo(0, 0)");
             Shot("pressure");
             k.Driver.ExecuteScript("localStorage.removeItem('bright-kettle.draft')");

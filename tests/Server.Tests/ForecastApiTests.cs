@@ -43,6 +43,24 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
     }
 
     [Fact]
+    public async Task A_cook_that_never_ends_is_told_with_the_action_and_what_it_waits_for_and_every_vessel_is_answered()
+    {
+        var cook = await PlannedCook();
+        var actions = cook["actions"]!.AsArray();
+        var serve = actions.Count - 1;
+        actions.Insert(serve, JsonNode.Parse("""{"do":"heat","flame":"off"}"""));
+        actions.Insert(serve + 1, JsonNode.Parse("""{"do":"water","grams":50,"celsius":20}"""));
+        actions.Insert(serve + 2, JsonNode.Parse("""{"do":"stir","when":{"after":"boils"}}"""));
+        var forecast = await (await _http.PostAsJsonAsync("/api/forecast", cook, Cancel)).Content.ReadFromJsonAsync<ForecastDto>(Cancel);
+        Assert.Equal((serve + 2, "event", "boils"), (forecast!.Stalled!.Action, forecast.Stalled.WaitsFor, forecast.Stalled.Event));
+        Assert.Contains($"Step {serve + 3} ", forecast.Stalled.Text, StringComparison.Ordinal);
+        var vessel = Assert.Single(forecast.Vessels);
+        Assert.Equal(forecast.Series.At.Count, vessel.LiquorMillilitres.Count);
+        Assert.Equal(forecast.Series.LevelCentimetres, vessel.LevelCentimetres);
+        Assert.Equal("clean", vessel.Base);
+    }
+
+    [Fact]
     public async Task An_unsafe_cook_is_run_but_the_gate_says_so()
     {
         var cook = await PlannedCook();
@@ -132,7 +150,9 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                         look ? new Look("p", minutes % 200, Duration.FromMinutes(5)) : null
                     )
             );
-        var gen = Gen.Select(Gen.Int[0, 48], Gen.Double[20, 900], genWhen, Gen.Enum<Flame>(), Gen.Enum<Lid>());
+        // Low and high belong to slow cookers.
+        var genFlame = Gen.Enum<Flame>().Where(f => f is not (Flame.Low or Flame.High));
+        var gen = Gen.Select(Gen.Int[0, 48], Gen.Double[20, 900], genWhen, genFlame, Gen.Enum<Lid>());
         gen.Sample(
             (pulse, grams, when, flame, lid) =>
             {
@@ -142,7 +162,10 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                         new Burner("burner", string.Empty, Power.FromWatts(1500), Power.FromWatts(120)),
                         Altitude.FromMetres(120),
                         Temperature.FromCelsius(19)
-                    ),
+                    )
+                    {
+                        Starts = pulse % 3 == 0 ? null : Temperature.FromCelsius(pulse),
+                    },
                     [
                         new PulseIngredient("p", Mass.FromGrams(grams), catalogue.Pulses[pulse], new Pace(1.1, 0.2)),
                         new ExtraIngredient("x", Mass.FromGrams(grams), catalogue.FindExtra("ham_hock")!, Temperature.FromCelsius(6))
@@ -155,6 +178,8 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                         new CookAction.Add(Trigger.At(Instant.FromUtc(2026, 11, 25, 12, 0)), "p"),
                         new CookAction.Add(Trigger.Next, "x"),
                         new CookAction.AddWater(Trigger.Next, Mass.FromGrams(grams * 3), Temperature.FromCelsius(18)),
+                        new CookAction.TopUp(Trigger.Next, (pulse / 4.0) - 2, Temperature.FromCelsius(90)),
+                        new CookAction.KeepLevel(Trigger.Next, pulse % 4 == 0 ? null : pulse / 8.0),
                         new CookAction.Cover(Trigger.Next, lid),
                         new CookAction.Heat(when, flame) { StepId = StepIds.Light },
                         new CookAction.Serve(Trigger.Later(Duration.FromMinutes(5))) { StepId = StepIds.Table },

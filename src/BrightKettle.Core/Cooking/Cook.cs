@@ -48,12 +48,15 @@ public sealed record CookKitchen(Vessel Vessel, Burner Burner, Altitude Altitude
     /// <summary>Hardness of the tap's water, mg/L as calcium carbonate; 0 to 1000.</summary>
     public double HardnessMilligramsPerLitre { get; init; }
 
+    /// <summary>How hot the first vessel is when the cook starts; null for the room's.</summary>
+    public Temperature? Starts { get; init; }
+
     /// <summary>Further vessels: a second pot, or a bowl that stands above in the first.</summary>
     public IReadOnlyList<CookVessel> OtherVessels { get; init; } = [];
 
     public int VesselCount => 1 + OtherVessels.Count;
 
-    public CookVessel this[int index] => index == 0 ? new(Vessel, Burner) : OtherVessels[index - 1];
+    public CookVessel this[int index] => index == 0 ? new(Vessel, Burner) { Starts = Starts } : OtherVessels[index - 1];
 
     /// <summary>Number of a vessel by its id; null means the first; -1 for an unknown one.</summary>
     public int IndexOf(string? vesselId)
@@ -77,4 +80,8 @@ public sealed record CookKitchen(Vessel Vessel, Burner Burner, Altitude Altitude
 
 /// <summary>A vessel of a cook on its burner.</summary>
 /// <param name="Above">It stands in the steam of the first vessel and has no heat of its own.</param>
-public sealed record CookVessel(Vessel Vessel, Burner Burner, bool Above = false);
+public sealed record CookVessel(Vessel Vessel, Burner Burner, bool Above = false)
+{
+    /// <summary>How hot it is when the cook starts, as a crock that was switched on before; null for the room's. 0 to 105 °C.</summary>
+    public Temperature? Starts { get; init; }
+}

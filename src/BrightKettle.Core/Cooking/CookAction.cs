@@ -100,6 +100,15 @@ public abstract record CookAction(Trigger Trigger)
     /// <summary>Measure the free liquor and bring it to this mass: add boiling water, or pour off into the jug.</summary>
     public sealed record SetLiquor(Trigger Trigger, Mass Liquor) : CookAction(Trigger);
 
+    /// <summary>Water into the pot until the liquor stands so high over the bed; nothing where it stands higher already.</summary>
+    /// <param name="OverBedCentimetres">-20 to 40; negative under the bed's surface.</param>
+    public sealed record TopUp(Trigger Trigger, double OverBedCentimetres, Temperature Temperature) : CookAction(Trigger);
+
+    /// <summary>From here on somebody keeps the level: whenever the liquor has fallen half a centimetre under it, boiling water goes in up
+    /// to it. Not under a locked lid.</summary>
+    /// <param name="OverBedCentimetres">-20 to 40; null: it is kept no more.</param>
+    public sealed record KeepLevel(Trigger Trigger, double? OverBedCentimetres) : CookAction(Trigger);
+
     /// <summary>From the jug back into the pot, at most what is there.</summary>
     public sealed record PourBack(Trigger Trigger, Mass Liquor) : CookAction(Trigger);
 

@@ -116,7 +116,7 @@ public static class CookRules
                 return new("cook.too_far", i, "when.notBefore");
             }
 
-            if (when.Count is < 1 or > 60)
+            if (when.Count is < 1 or > 60 || (when.Count > 1 && when.After != PotEvent.Whistle))
             {
                 return new("cook.count", i, "when.count");
             }
@@ -204,6 +204,12 @@ public static class CookRules
                 CookAction.Heat { Flame: var flame }
                     when place.Vessel.Cooker?.Kind == CookerKind.Slow
                         && flame is not (Flame.Off or Flame.Warm or Flame.Low or Flame.High) => new("cook.slow_setting", i, "flame"),
+                CookAction.Heat { Flame: Flame.Low or Flame.High } when place.Vessel.Cooker?.Kind != CookerKind.Slow => new(
+                    "cook.not_slow",
+                    i,
+                    "flame"
+                ),
+                CookAction.Heat { Flame: Flame.Off, Net: not null } => new("cook.off_watts", i, "watts"),
                 CookAction.Heat { Net.Watts: > 10_000 } => new("cook.amount", i, "watts"),
                 _ => null,
             };
@@ -282,6 +288,8 @@ public static class CookRules
                 CookAction.Soak { SodaGramsPerLitre: not (>= 0 and <= 10) } => new("cook.soda_share", i, "sodaGramsPerLitre"),
                 CookAction.AddWater { IceShare: not (>= 0 and <= 1) } => new("cook.share", i, "iceShare"),
                 CookAction.Mash { Share: not (>= 0 and <= 1) } => new("cook.share", i, "share"),
+                CookAction.TopUp { OverBedCentimetres: not (>= -20 and <= 40) }
+                or CookAction.KeepLevel { OverBedCentimetres: { } and not (>= -20 and <= 40) } => new("cook.level", i, "centimetres"),
                 _ => null,
             };
         }

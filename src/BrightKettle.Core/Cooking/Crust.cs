@@ -21,7 +21,14 @@ public static class Crust
     {
         ArgumentNullException.ThrowIfNull(run);
         ArgumentNullException.ThrowIfNull(constants);
-        var worst = run.Vessels.Max(v => v.CrustJoules);
+        return run.Vessels.Max(v => Of(v, constants));
+    }
+
+    /// <summary>Of one vessel at the end of a run.</summary>
+    public static BaseState Of(VesselState vessel, ModelConstants constants)
+    {
+        ArgumentNullException.ThrowIfNull(constants);
+        var worst = vessel.CrustJoules;
         return worst >= ScorchedAt * constants.CrustEnergy ? BaseState.Scorched
             : worst >= constants.CrustEnergy ? BaseState.Crust
             : BaseState.Clean;

@@ -26,5 +26,6 @@ public readonly record struct VesselState(
     double SteamGrams,
     double CrustJoules,
     double EnergyJoules,
-    double ThickenedGrams
+    double ThickenedGrams,
+    double SolidsGrams
 );

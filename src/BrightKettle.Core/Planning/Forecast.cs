@@ -44,6 +44,9 @@ public sealed record Forecast(
     int Pots
 )
 {
+    /// <summary>Every vessel of the cook, in its order; empty where no picture was asked for.</summary>
+    public IReadOnlyList<VesselForecast> Vessels { get; init; } = [];
+
     /// <summary>What the gates find in the reference pot, and what blocks in more than one pot in twenty; empty where nobody
     /// asked.</summary>
     public IReadOnlyList<GateFinding> Gates { get; init; } = [];

@@ -40,15 +40,17 @@ public sealed class Forecaster(Simulator simulator)
         var reference = known ?? Reference(cook);
         var runs = RunMany(cook, pots, steps ?? new RunOptions(picture) { Heights = false });
         var spoilt = runs.Select(r => SpoiltBy(cook, r, targets)).ToList();
+        List<VesselPoint>[] vessels = [.. Enumerable.Range(0, picture ? cook.Kitchen.VesselCount : 0).Select(_ => new List<VesselPoint>())];
         return new(
             cook,
             reference,
             MomentsOf(cook, reference, runs),
-            picture ? Points(cook, reference, runs) : [],
+            picture ? Points(cook, reference, runs, vessels) : [],
             spoilt.Count(x => x is null) / (double)pots,
             pots
         )
         {
+            Vessels = [.. vessels.Select((points, v) => VesselOf(cook, reference, runs, v, points))],
             Gates = gates is null ? [] : Safety.Gates.OfMany(gates, reference, runs),
             MostSpoiltBy = spoilt.Where(x => x is not null).GroupBy(x => x).MaxBy(g => g.Count())?.Key,
         };
@@ -176,7 +178,8 @@ public sealed class Forecaster(Simulator simulator)
     }
 
     /// <summary>From the flame on; each minute, or more seldom when the cook is long.</summary>
-    private static List<ForecastPoint> Points(Cook cook, PotRun reference, PotRun[] runs)
+    /// <param name="vessels">Gets the same minutes of each vessel.</param>
+    private static List<ForecastPoint> Points(Cook cook, PotRun reference, PotRun[] runs, List<VesselPoint>[] vessels)
     {
         var lit = cook.Actions.Select((a, i) => a is CookAction.Heat ? reference.Done[i]?.Seconds : null).FirstOrDefault(s => s is not null)
             ?? 0;
@@ -216,9 +219,36 @@ public sealed class Forecaster(Simulator simulator)
                     sample.BedCentimetres
                 )
             );
+            for (var v = 0; v < vessels.Length; v++)
+            {
+                var (of, middle) = (v, LevelIn(sample, v));
+                vessels[v]
+                    .Add(
+                        new(
+                            middle.Celsius,
+                            spread.Of(same, s => LevelIn(s, of).LiquorMillilitres, middle.LiquorMillilitres),
+                            spread.Of(same, s => LevelIn(s, of).LevelCentimetres, middle.LevelCentimetres)
+                        )
+                    );
+            }
         }
 
         return points;
+    }
+
+    private static VesselLevel LevelIn(PotSample sample, int vessel) => sample.All.Count > vessel ? sample.All[vessel] : sample.Shown;
+
+    private VesselForecast VesselOf(Cook cook, PotRun reference, PotRun[] runs, int v, List<VesselPoint> points)
+    {
+        static double Salt(VesselState s) => s.LiquorGrams + s.SaltGrams > 0 ? 100 * s.SaltGrams / (s.LiquorGrams + s.SaltGrams) : 0;
+        return new(
+            cook.Kitchen[v].Vessel.Id,
+            points,
+            Crust.Of(reference.Vessels[v], simulator.Constants),
+            runs.Count(r => Crust.Of(r.Vessels[v], simulator.Constants) == BaseState.Scorched) / (double)runs.Length,
+            new Spread(runs.Length).Of([.. runs], r => Salt(r.Vessels[v]), Salt(reference.Vessels[v])),
+            ThicknessOf.Of(reference.Vessels[v])
+        );
     }
 
     private static Instant At(Cook cook, double seconds) => cook.Starts + Duration.FromSeconds(Math.Round(seconds));

@@ -42,7 +42,8 @@ public sealed record CookKitchenDocument(
     string? VesselId = null,
     CookerDocument? Cooker = null,
     double? HardnessMilligramsPerLitre = null,
-    IReadOnlyList<OtherVesselDocument>? Others = null
+    IReadOnlyList<OtherVesselDocument>? Others = null,
+    double? StartsCelsius = null
 );
 
 /// <summary>A further vessel of a cook.</summary>
@@ -55,7 +56,8 @@ public sealed record OtherVesselDocument(
     double BurnerMostWatts,
     double BurnerLeastWatts,
     CookerDocument? Cooker = null,
-    bool Above = false
+    bool Above = false,
+    double? StartsCelsius = null
 );
 
 /// <summary>What a cooker does beyond a pot. Figures that are left out are the typical ones of its kind.</summary>
@@ -103,7 +105,7 @@ public sealed record IngredientDocument(
 );
 
 /// <summary>One action; which of the figures belong to it depends on what it does.</summary>
-/// <param name="Do">soak, drain, chill, rinse, add, take_out, water, salt, measure, pour_back, heat, cover, pressurise, release,
+/// <param name="Do">soak, drain, chill, rinse, add, take_out, water, salt, measure, top_up, keep_level, pour_back, heat, cover, pressurise, release,
 /// transfer, stir, mash, thicken or serve.</param>
 /// <param name="In">Id of its vessel; left out for the first.</param>
 /// <param name="Grams">Of water, salt, starch or liquor.</param>
@@ -111,6 +113,7 @@ public sealed record IngredientDocument(
 /// <param name="With">For cover: what the seal is made of: foil, parchment, towel, plastic or waxed_paper (the last two are refused by a
 /// gate).</param>
 /// <param name="What">liquor, ingredient or everything for transfer.</param>
+/// <param name="Centimetres">Over the bed, for top_up and keep_level; left out to keep no level any more.</param>
 public sealed record ActionDocument(
     [property: OneOf(
         "soak",
@@ -122,6 +125,8 @@ public sealed record ActionDocument(
         "water",
         "salt",
         "measure",
+        "top_up",
+        "keep_level",
         "pour_back",
         "heat",
         "cover",
@@ -152,7 +157,8 @@ public sealed record ActionDocument(
     [property: OneOf(typeof(TransferWhat))] string? What = null,
     double? Share = null,
     double? WaterGrams = null,
-    [property: OneOf(typeof(SealMaterial))] string? With = null
+    [property: OneOf(typeof(SealMaterial))] string? With = null,
+    double? Centimetres = null
 );
 
 /// <summary>What an action waits for after the one before it.</summary>

@@ -95,11 +95,15 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
             Temperature.FromCelsius(checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius"))
         )
         {
+            Starts = Starts(k.StartsCelsius, "kitchen.startsCelsius"),
             HardnessMilligramsPerLitre = checks.Within(k.HardnessMilligramsPerLitre ?? 0, 0, 1000, "kitchen.hardnessMilligramsPerLitre"),
             OtherVessels = k.Others is not { Count: > 0 } others
                 ? []
                 : [.. others.Take(CookRules.MostVessels).Select((o, i) => Other(o, $"kitchen.others[{i}]")).OfType<CookVessel>()],
         };
+
+    private Temperature? Starts(double? celsius, string at) =>
+        celsius is { } hot ? Temperature.FromCelsius(checks.Within(hot, 0, 105, at)) : null;
 
     private CookVessel? Other(OtherVesselDocument? o, string at) =>
         o?.Id is null
@@ -117,7 +121,10 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                 ),
                 Burner(o.BurnerMostWatts, o.BurnerLeastWatts, $"{at}."),
                 o.Above
-            );
+            )
+            {
+                Starts = Starts(o.StartsCelsius, $"{at}.startsCelsius"),
+            };
 
     private Vessel Vessel(
         string id,
@@ -249,6 +256,11 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
             "pour_back" => new CookAction.PourBack(when, Grams()),
             "salt" => new CookAction.AddSalt(when, Grams()),
             "measure" => new CookAction.SetLiquor(when, Grams()),
+            "top_up" => new CookAction.TopUp(when, checks.Within(d.Centimetres ?? double.NaN, -20, 40, $"{at}.centimetres"), Celsius(100)),
+            "keep_level" => new CookAction.KeepLevel(
+                when,
+                d.Centimetres is { } level ? checks.Within(level, -20, 40, $"{at}.centimetres") : null
+            ),
             "heat" => new CookAction.Heat(when, ClosedSet.Read<Flame>(d.Flame, $"{at}.flame", checks))
             {
                 Net = d.Watts is { } watts ? Power.FromWatts(checks.Within(watts, 0, 10_000, $"{at}.watts")) : null,

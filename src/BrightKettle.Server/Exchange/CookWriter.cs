@@ -29,7 +29,8 @@ public static class CookWriter
                 kitchen.Vessel.Id,
                 Cooker(kitchen.Vessel.Cooker),
                 kitchen.HardnessMilligramsPerLitre > 0 ? kitchen.HardnessMilligramsPerLitre : null,
-                kitchen.OtherVessels.Count == 0 ? null : [.. kitchen.OtherVessels.Select(Other)]
+                kitchen.OtherVessels.Count == 0 ? null : [.. kitchen.OtherVessels.Select(Other)],
+                kitchen.Starts?.Celsius
             ),
             [.. cook.Ingredients.Select(Ingredient)],
             [.. cook.Actions.Select(Action)]
@@ -108,6 +109,8 @@ public static class CookWriter
             ),
             CookAction.AddSalt a => new("salt", Grams: a.Salt.Grams),
             CookAction.SetLiquor a => new("measure", Grams: a.Liquor.Grams),
+            CookAction.TopUp a => new("top_up", Centimetres: a.OverBedCentimetres, Celsius: a.Temperature.Celsius),
+            CookAction.KeepLevel a => new("keep_level", Centimetres: a.OverBedCentimetres),
             CookAction.PourBack a => new("pour_back", Grams: a.Liquor.Grams),
             CookAction.Heat a => new("heat", Flame: ClosedSet.Word(a.Flame), Watts: a.Net?.Watts),
             CookAction.Cover a => new("cover", Lid: ClosedSet.Word(a.Lid), With: a.With is { } with ? ClosedSet.Word(with) : null),
@@ -166,6 +169,7 @@ public static class CookWriter
             v.Burner.Most.Watts,
             v.Burner.Least.Watts,
             Cooker(v.Vessel.Cooker),
-            v.Above
+            v.Above,
+            v.Starts?.Celsius
         );
 }

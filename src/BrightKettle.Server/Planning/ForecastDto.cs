@@ -1,3 +1,4 @@
+using BrightKettle.Core.Cooking;
 using BrightKettle.Server.Answers;
 
 namespace BrightKettle.Server.Planning;
@@ -52,5 +53,38 @@ public sealed record ForecastDto(
     IReadOnlyList<GateDto> Gates,
     IReadOnlyList<CautionDto> Cautions,
     string ModelVersion,
-    string ParameterVersion
+    string ParameterVersion,
+    IReadOnlyList<VesselSeriesDto> Vessels,
+    StalledDto? Stalled
+);
+
+/// <summary>What becomes of one vessel: its lists have one entry for each point of the picture.</summary>
+/// <param name="ShareScorched">0 to 1: of the pots.</param>
+/// <param name="SaltPercent">In its liquor at the end, % by weight.</param>
+/// <param name="Thickness">Of its liquor at the end, hot; null where there is none.</param>
+public sealed record VesselSeriesDto(
+    string Id,
+    IReadOnlyList<double> Celsius,
+    IReadOnlyList<BandDto> LiquorMillilitres,
+    IReadOnlyList<BandDto> LevelCentimetres,
+    [property: OneOf(typeof(BaseState))] string Base,
+    double ShareScorched,
+    BandDto SaltPercent,
+    [property: OneOf(typeof(Thickness))] string? Thickness
+);
+
+/// <summary>A cook that cannot come to its end: which action waits, and for what.</summary>
+/// <param name="Action">Its number in the list, from 0.</param>
+/// <param name="WaitsFor">event, look, step or time.</param>
+/// <param name="Event">For event.</param>
+/// <param name="Ingredient">For look.</param>
+/// <param name="Step">For step: the mark that never comes.</param>
+/// <param name="Text">The same, as it is said.</param>
+public sealed record StalledDto(
+    int Action,
+    [property: OneOf("event", "look", "step", "time")] string WaitsFor,
+    [property: OneOf(typeof(PotEvent))] string? Event,
+    string? Ingredient,
+    string? Step,
+    string Text
 );

@@ -29,12 +29,42 @@ public static class ForecastMapper
             [.. gates.Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
             [.. cautions.Select(CautionDto.Of)],
             Simulator.ModelVersion,
-            PulseCatalogue.ParameterVersion
+            PulseCatalogue.ParameterVersion,
+            [
+                .. forecast.Vessels.Select(v => new VesselSeriesDto(
+                    v.VesselId,
+                    [.. v.Points.Select(p => Math.Round(p.Celsius, 1))],
+                    [.. v.Points.Select(p => Band(p.LiquorMillilitres))],
+                    [.. v.Points.Select(p => Band(p.LevelCentimetres, 2))],
+                    ClosedSet.Word(v.Base),
+                    v.ShareScorched,
+                    Band(v.SaltPercent, 2),
+                    v.Thickness is { } thick ? ClosedSet.Word(thick) : null
+                )),
+            ],
+            forecast.Reference.StalledAt is { } at ? Stalled(at, forecast.Cook.Actions[at].Trigger) : null
         );
     }
 
     public static BandDto Band(Band band, int digits = 0) =>
         new(Math.Round(band.Low, digits), Math.Round(band.Reference, digits), Math.Round(band.High, digits));
+
+    private static StalledDto Stalled(int action, Trigger waits)
+    {
+        var (kind, what) =
+            waits.After is { } seen ? ("event", ClosedSet.Word(seen))
+            : waits.Look is { } look ? ("look", look.IngredientId)
+            : waits.AfterStep is { } step ? ("step", step)
+            : ("time", null);
+        return new(
+            action,
+            kind,
+            kind == "event" ? what : null,
+            kind == "look" ? what : null,
+            kind == "step" ? what : null,
+            Messages.Messages.CookNeverEnds(action + 1, kind, what)
+        );
+    }
 
     private static SeriesDto Series(Forecast forecast)
     {

@@ -32,7 +32,7 @@ internal sealed partial class LaneRun
     private void Note(int at, CookAction action, int v)
     {
         var before = _pot.Liquor(v);
-        var heights = _options.Heights || action is CookAction.SetLiquor or CookAction.Drain;
+        var heights = _options.Heights || action is CookAction.SetLiquor or CookAction.TopUp or CookAction.Drain;
         var overBefore = heights ? OverBed(v) : 0;
         Act(v, action);
         var doneness = new double[_script.Ingredients.Length];
@@ -82,6 +82,12 @@ internal sealed partial class LaneRun
                 break;
             case CookAction.SetLiquor a:
                 _pot.PourOff(v, _pot.Liquor(v) - a.Liquor.Grams, keep: true);
+                break;
+            case CookAction.TopUp a:
+                TopUp(v, a.OverBedCentimetres, a.Temperature.Celsius);
+                break;
+            case CookAction.KeepLevel a:
+                _tracks[v].Kept = a.OverBedCentimetres ?? double.NaN;
                 break;
             case CookAction.PourBack a:
                 _pot.PourBack(v, a.Liquor.Grams);

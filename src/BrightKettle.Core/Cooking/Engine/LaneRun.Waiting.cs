@@ -123,7 +123,7 @@ internal sealed partial class LaneRun
         switch (what)
         {
             case PotEvent.Boils:
-                return _pot.IsBoiling(v) ? track.BoilingSince : track.BoiledAt;
+                return track.BoiledAt ?? (_pot.IsBoiling(v) ? track.BoilingSince : null);
             case PotEvent.PressureUp:
                 return track.PressureSince;
             case PotEvent.Whistle:
@@ -131,7 +131,7 @@ internal sealed partial class LaneRun
             case PotEvent.PinDown:
                 return track.PinDownAt;
             default:
-                track.DrySince = _pot.SurfaceIsDry(v) ? track.DrySince ?? _pot.Now : null;
+                track.DrySince ??= _pot.SurfaceIsDry(v) ? _pot.Now : null;
                 return track.DrySince;
         }
     }

@@ -61,7 +61,7 @@ internal sealed partial class LaneRun
         _tracks = new Track[script.Vessels.Length];
         for (var v = 0; v < _tracks.Length; v++)
         {
-            _tracks[v].Next = script.NextOf(v, -1);
+            _tracks[v] = new() { Next = script.NextOf(v, -1) };
         }
 
         Attend();
@@ -111,6 +111,7 @@ internal sealed partial class LaneRun
 
         for (var v = 0; v < _tracks.Length; v++)
         {
+            KeepLevel(v);
             _tracks[v].BoilingSince = _pot.IsBoiling(v) ? _tracks[v].BoilingSince : null;
         }
 
@@ -170,7 +171,8 @@ internal sealed partial class LaneRun
 
             if (_pot.Stage(v) != PressureStage.Closed)
             {
-                track.BoilingSince = track.BoiledAt = _pot.Now;
+                track.BoilingSince = _pot.Now;
+                track.BoiledAt ??= _pot.Now;
                 Note(v, PotEvent.Boils);
                 continue;
             }
@@ -224,7 +226,7 @@ internal sealed partial class LaneRun
 
         var at = track.Next;
         track.Since = _pot.Now;
-        track.BoiledAt = null;
+        (track.BoiledAt, track.DrySince) = (null, null);
         track.LookAt = double.NaN;
         track.Next = _script.NextOf(v, at);
         Do(at);
@@ -239,6 +241,7 @@ internal sealed partial class LaneRun
         {
             ref readonly var track = ref _tracks[v];
             due = Math.Min(due, track.Due);
+            due = double.IsNaN(track.Kept) ? due : Math.Min(due, _pot.Now + KeepsEverySeconds);
             if (track.Next < 0)
             {
                 continue;
@@ -323,13 +326,16 @@ internal sealed partial class LaneRun
         public int Sprinkled;
         public double? BoilingSince;
 
-        /// <summary>The last boil since the action before: one that nobody was there for has come all the same, even if the pot is dry by
-        /// now.</summary>
+        /// <summary>The first boil since the action before: one that nobody was there for has come all the same, even if the pot is dry by
+        /// now, and a pot that boils again and again is counted from its first.</summary>
         public double? BoiledAt;
         public double? PressureSince;
         public double? PinDownAt;
         public double? DrySince;
         public int Whistles;
+
+        /// <summary>How high over the bed the liquor is kept, cm; not a number for nobody keeping it.</summary>
+        public double Kept = double.NaN;
 
         /// <summary>How many happenings were noted when the lid was locked: the whistles of this locking come after them.</summary>
         public int LockedAfter;

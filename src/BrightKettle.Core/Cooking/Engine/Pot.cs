@@ -191,7 +191,8 @@ internal sealed partial class Pot
             _g.Vessel(vessel, Layout.Vented, _lane),
             _g.Vessel(vessel, Layout.DryEnergy, _lane) / _script.Vessels[vessel].Vessel.AreaSquareCentimetres,
             _g.Vessel(vessel, Layout.Energy, _lane),
-            _g.Vessel(vessel, Layout.Thick, _lane)
+            _g.Vessel(vessel, Layout.Thick, _lane),
+            Solids(vessel)
         );
 
     /// <summary>Water that was poured in from outside, g.</summary>

@@ -24,7 +24,7 @@ internal static class PotSetup
         for (var v = 0; v < g.Layout.Vessels; v++)
         {
             var place = script.Vessels[v];
-            g.Vessel(v, Layout.Celsius, lane) = room;
+            g.Vessel(v, Layout.Celsius, lane) = place.Starts is { } hot ? (float)Math.Min(hot.Celsius, script.Boils) : room;
             g.Vessel(v, Layout.Room, lane) = room;
             g.Vessel(v, Layout.Shell, lane) = place.Above ? 200 : (float)place.Vessel.HeatCapacity;
             g.Vessel(v, Layout.RatesAt, lane) = float.NaN;

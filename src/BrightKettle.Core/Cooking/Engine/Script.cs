@@ -10,7 +10,7 @@ internal sealed class Script
     {
         Cook = cook;
         Layout = Layout.Of(cook);
-        Vessels = [new CookVessel(cook.Kitchen.Vessel, cook.Kitchen.Burner), .. cook.Kitchen.OtherVessels];
+        Vessels = [.. Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => cook.Kitchen[v])];
         Ingredients = [.. cook.Ingredients];
         Actions = [.. cook.Actions];
         VesselOf = Array.ConvertAll(Actions, cook.VesselOf);

@@ -136,6 +136,8 @@ public sealed class CookTrace
                 Inside = was.Inside.Remove(take.IngredientId),
             },
             CookAction.AddWater water => was with { Liquor = was.Liquor + water.Water },
+            // How much that is, is known only at the stove.
+            CookAction.TopUp or CookAction.KeepLevel => was with { Received = true },
             CookAction.PourBack back => was with { Liquor = was.Liquor + back.Liquor },
             CookAction.Thicken thicken => was with { Liquor = was.Liquor + thicken.Water },
             CookAction.SetLiquor set => was with { Liquor = set.Liquor, Received = false },

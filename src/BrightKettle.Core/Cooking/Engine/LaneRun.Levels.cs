@@ -1,0 +1,46 @@
+namespace BrightKettle.Core.Cooking.Engine;
+
+/// <summary>Water by how high it stands.</summary>
+internal sealed partial class LaneRun
+{
+    /// <summary>Whoever keeps a level looks so often, s.</summary>
+    private const double KeepsEverySeconds = 60;
+
+    /// <summary>Less is not poured after, cm.</summary>
+    private const double LetsFallBy = 0.5;
+
+    private void TopUp(int vessel, double overBed, double celsius)
+    {
+        var missing = GramsFor(vessel, overBed) - _pot.Liquor(vessel);
+        if (missing > 0)
+        {
+            _pot.PourWater(vessel, missing, celsius);
+        }
+    }
+
+    private void KeepLevel(int vessel)
+    {
+        var kept = _tracks[vessel].Kept;
+        if (!IsOver && !double.IsNaN(kept) && _pot.Stage(vessel) == PressureStage.None && OverBed(vessel) < kept - LetsFallBy)
+        {
+            TopUp(vessel, kept, _pot.BoilingCelsius);
+        }
+    }
+
+    /// <summary>Liquor that stands so high over the bed as it is now, g; 0 where the bed is deeper under that than it is high.</summary>
+    private double GramsFor(int vessel, double overBed)
+    {
+        var (heap, solid) = _pot.Bed(vessel);
+        var area = Area(vessel);
+        var wanted = overBed + (heap / area);
+        // The level rises with the liquor throughout: halved until it is known to a hundredth of a gram.
+        var (low, high) = (0.0, Math.Max(0, wanted) * area * 1.1);
+        for (var i = 0; i < 40 && high - low > 0.01; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = PotGeometry.Level(heap, solid, middle, area) < wanted ? (middle, high) : (low, middle);
+        }
+
+        return PotGeometry.LiquorGrams(high, _pot.Celsius(vessel));
+    }
+}
