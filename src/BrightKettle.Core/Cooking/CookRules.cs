@@ -116,7 +116,7 @@ public static class CookRules
                 return new("cook.too_far", i, "when.notBefore");
             }
 
-            if (when.Count is < 1 or > 60 || (when.Count > 1 && when.After != PotEvent.Whistle))
+            if (when.Count is < 1 or > 60 || (when.Count > 1 && when.After is not (null or PotEvent.Whistle)))
             {
                 return new("cook.count", i, "when.count");
             }

@@ -44,6 +44,10 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             dish = dish with { Style = ClosedSet.Word(style) };
             understood.Add(ClosedSet.Word(style));
         }
+        else if (StandsInItsLiquid(wish, dish))
+        {
+            dish = dish with { Style = ClosedSet.Word(Style.Saucy) };
+        }
 
         if (wish.PulseTarget is { } target)
         {
@@ -67,6 +71,12 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         dish = Extras(wish, dish, understood);
         return new(Time(wish, dish, understood), understood, left, Choices(wish, line));
     }
+
+    /// <summary>A split that falls apart, or beans without rice, are eaten with their liquid, unless they are for a salad.</summary>
+    private bool StandsInItsLiquid(DishWish wish, DishDto dish) =>
+        wish is { Pulses.Count: > 0, PulseTarget: not PulseTarget.Firm }
+        && dish.Style == ClosedSet.Word(Style.Dry)
+        && (dish.RiceId is null || catalogue.FindPulse(dish.PulseId)?.Kind == PulseKind.Split);
 
     /// <summary>The pulses by their names; failing that, one by a slip of spelling among the words that are left. Of several, the one
     /// that takes longest leads.</summary>
@@ -217,8 +227,11 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return list;
     }
 
+    /// <summary>Hours of soak below which most kitchens give a pulse none.</summary>
+    private const double OftenSoaked = 4;
+
     private static string Soaks(Pulse pulse, DishWish wish, DishDto dish) =>
-        wish.Soak is null && pulse.SoakHours.High <= 0 ? ClosedSet.Word(SoakChoice.None) : dish.Soak;
+        wish.Soak is null && pulse.SoakHours.Low < OftenSoaked ? ClosedSet.Word(SoakChoice.None) : dish.Soak;
 
     private DishDto Method(DishWish wish, DishDto dish, List<string> understood)
     {

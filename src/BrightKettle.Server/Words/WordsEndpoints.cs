@@ -1,4 +1,5 @@
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Planning;
@@ -73,12 +74,26 @@ public static class WordsEndpoints
             );
         }
 
-        return TypedResults.Ok(
-            new LineMapper(dishes.Catalogue, await dishes.KitchenAsync(cancel), dishes.Now).Map(
-                lines.Read(request.Line),
-                request.Dish,
-                PlainText.Of(request.Line)
-            )
+        var said = new LineMapper(dishes.Catalogue, await dishes.KitchenAsync(cancel), dishes.Now).Map(
+            lines.Read(request.Line),
+            request.Dish,
+            PlainText.Of(request.Line)
         );
+        return TypedResults.Ok(said with { Dish = await InAPotThatHoldsItAsync(said.Dish, dishes, cancel) });
+    }
+
+    /// <summary>A line names no pot: where the one of before is too small, the next that holds the dinner is taken.</summary>
+    private static async Task<DishDto> InAPotThatHoldsItAsync(DishDto dish, DishRequestReader dishes, CancellationToken cancel)
+    {
+        var asked = await dishes.ReadAsync(dish, cancel);
+        return
+            asked.Dish is not null
+            && await dishes.PlanAsync(asked) is PlanAnswer.Refused { Refusal: var refusal }
+            && refusal.Alternatives.FirstOrDefault(a => a.Kind == "vessel") is { VesselId: { } larger }
+            ? dish with
+            {
+                VesselId = larger,
+            }
+            : dish;
     }
 }
