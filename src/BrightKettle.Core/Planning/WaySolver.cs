@@ -343,7 +343,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         // Between two looks it should not go on by more than a felt state.
         var again =
             dish.Method == Method.SlowCooker
-                ? Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 60 / FewLifts), 30, 60))
+                ? Duration.FromMinutes(Math.Clamp(15 * Math.Round((slow - fast) / 900 / FewLifts), 30, 60))
                 : Duration.FromMinutes(
                     Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10)
                 );
