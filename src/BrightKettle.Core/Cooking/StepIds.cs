@@ -39,6 +39,9 @@ public static class StepIds
     /// <summary>What waited hot is turned off, since the house is left.</summary>
     public const string OffToGo = "off_to_go";
 
+    /// <summary>Back at the boil after the house was empty: it waits hot.</summary>
+    public const string BackHot = "back_hot";
+
     /// <summary>The liquor is measured and set.</summary>
     public const string SetLiquor = "measure";
 

@@ -152,7 +152,7 @@ public sealed class Planner(Simulator simulator)
     /// <summary>Whether what has been cooked waits lukewarm for its rice.</summary>
     private static bool Parks(SolvedWay solved) =>
         solved.Way is { Order: JoinOrder.PulseFirst, Wait: not null, JoinsOnLook: false }
-        && HoldGate.Judge(new CookTrace(solved.Cook), solved.Run).Any(f => f.Blocks);
+        && HoldGate.Judge(new CookTrace(solved.Cook), solved.Run, HoldGate.LongestPlanned).Any(f => f.Blocks);
 
     private SolvedWay Ran(Dish dish, Way way)
     {
@@ -249,7 +249,8 @@ public sealed class Planner(Simulator simulator)
         return run => Gates.Judge(trace, house, run);
     }
 
-    private static GateHouse House(Dish dish) => new(dish.Household.Cautious, dish.Household.Room.Celsius, dish.AttendedAt);
+    private static GateHouse House(Dish dish) =>
+        new(dish.Household.Cautious, dish.Household.Room.Celsius, dish.AttendedAt) { Lukewarm = HoldGate.LongestPlanned };
 
     /// <summary>A flame that nobody is there for, or something to be done while nobody is.</summary>
     private static PlanRefusal? Unattended(Dish dish, SolvedWay solved)

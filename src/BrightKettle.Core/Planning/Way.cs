@@ -43,6 +43,12 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// where nobody leaves.</summary>
     public Instant? HotUntil { get; init; }
 
+    /// <summary>When somebody is back: what stood off the heat boils up and waits hot again. Means nothing where nobody leaves.</summary>
+    public Instant BackAt { get; init; }
+
+    /// <summary>What comes so soon after that boils it anyway.</summary>
+    private static readonly Duration AtOnce = Duration.FromMinutes(10);
+
     public Duration LookAgain { get; init; } = Duration.FromMinutes(10);
 
     /// <summary>Water at the start.</summary>
@@ -255,6 +261,11 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             if (HotUntil is { } leaves)
             {
                 actions.Add(new CookAction.Heat(Trigger.At(leaves), Flame.Off) { StepId = StepIds.OffToGo });
+                if (JoinAt - BackAt > AtOnce)
+                {
+                    actions.Add(new CookAction.Heat(Trigger.At(BackAt), Flame.Full) { StepId = StepIds.Reheat });
+                    actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lowest) { StepId = StepIds.BackHot });
+                }
             }
         }
     }

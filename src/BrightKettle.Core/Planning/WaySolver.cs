@@ -370,6 +370,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             LookAgain = again,
             FirstLook = first > light ? first : light,
             HotUntil = due < wanted ? leaves - BeforeTheDoor : null,
+            BackAt = dish.Away.Where(a => a.Start == leaves).Select(a => a.End + Settle).FirstOrDefault(),
         };
     }
 

@@ -9,6 +9,9 @@ namespace BrightKettle.Core.Safety;
 /// <param name="Attended">Whether somebody is at home and awake; null when nobody can say.</param>
 public sealed record GateHouse(bool Cautious, double RoomCelsius, Func<Instant, bool>? Attended)
 {
+    /// <summary>How long cooked food may stand lukewarm.</summary>
+    public Duration Lukewarm { get; init; } = HoldGate.Longest;
+
     /// <summary>For a cook of which only the actions are known.</summary>
     public static GateHouse Unknown { get; } = new(false, 20, null);
 

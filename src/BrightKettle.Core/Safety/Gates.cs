@@ -74,7 +74,7 @@ public static class Gates
 
     /// <summary>What only the times and temperatures of a run can tell.</summary>
     internal static IEnumerable<GateFinding> OfRun(CookTrace trace, GateHouse house, PotRun run) =>
-        [.. FlameGate.Judge(trace, run, house), .. HoldGate.Judge(trace, run)];
+        [.. FlameGate.Judge(trace, run, house), .. HoldGate.Judge(trace, run, house.Lukewarm)];
 
     private static IReadOnlyList<GateFinding> Sorted(IEnumerable<GateFinding> found) => [.. found.OrderByDescending(f => f.Blocks)];
 

@@ -12,14 +12,18 @@ public static class HoldGate
     /// <summary>Hot enough to stand (the stricter of several national rules; UK 63 by law, US 57).</summary>
     public const double HotCelsius = 60;
 
-    /// <summary>Longest below that.</summary>
+    /// <summary>A plan lets nothing that is cooked stand lukewarm for longer: it goes back to the boil or to the table (design, 6).</summary>
+    public static readonly Duration LongestPlanned = Duration.FromHours(1);
+
+    /// <summary>Longest below that; after it, it is thrown away.</summary>
     public static readonly Duration Longest = Duration.FromHours(2);
 
     /// <summary>Minutes after the table by which leftovers are in the fridge.</summary>
     public static readonly Duration ChillWithin = Duration.FromHours(1);
 
     /// <param name="run">The cook on one pot.</param>
-    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, PotRun run)
+    /// <param name="longest">How long it may stand under 60 °C; null for <see cref="Longest"/>.</param>
+    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, PotRun run, Duration? longest = null)
     {
         ArgumentNullException.ThrowIfNull(trace);
         ArgumentNullException.ThrowIfNull(run);
@@ -33,7 +37,7 @@ public static class HoldGate
             off[vessel] is { } since
             && !drained[vessel]
             && celsius < HotCelsius
-            && SecondsBelow(since, (seconds, celsius), cook.Kitchen.Room.Celsius) > Longest.TotalSeconds;
+            && SecondsBelow(since, (seconds, celsius), cook.Kitchen.Room.Celsius) > (longest ?? Longest).TotalSeconds;
         for (var i = 0; i < cook.Actions.Count; i++)
         {
             var (action, v) = (cook.Actions[i], trace.VesselOf(i));

@@ -145,6 +145,7 @@ public static class PlanSteps
                         : null
                 )
             ),
+            StepIds.BackHot => Make("back_hot", m, new()),
             StepIds.OffToGo => Make("off_to_go", m, new()),
             StepIds.Reheat => Make("reheat", m, new()),
             StepIds.OtherIn => OtherIn(plan, m, ((CookAction.Add)action).IngredientId),

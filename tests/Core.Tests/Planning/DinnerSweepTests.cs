@@ -73,6 +73,30 @@ public class DinnerSweepTests(ITestOutputHelper output)
         Assert.InRange(sure, Wanted, 1);
     }
 
+    /// <summary>Plans let nothing that is cooked stand under 60 °C for more than an hour, in nineteen pots of twenty.</summary>
+    [Fact]
+    public void No_ordinary_plan_parks_cooked_food_lukewarm()
+    {
+        var dinners = Pulses.SelectMany((p, i) => Rices.Where((_, k) => (i + k) % 4 == 0).Select(r => (Pulse: p, Rice: r))).ToList();
+        var plans = dinners
+            .AsParallel()
+            .Select(d => Plans.Plan(Dish(d.Pulse, 200, d.Rice, d.Rice is null ? 0 : 300, SoakChoice.Overnight, Style.Saucy, Pot(24, 6))))
+            .OfType<PlanAnswer.Planned>()
+            .Select(a => a.Plan)
+            .ToList();
+        Assert.True(plans.Count > 35, $"{plans.Count}");
+        Assert.All(plans, plan =>
+        {
+            var trace = new Core.Cooking.Trace.CookTrace(plan.Cook);
+            var pots = Model.RunMany(
+                [.. Core.Cooking.PotTraits.Many(plan.Cook, Model.Constants, 64).Select(t => new Core.Cooking.PotJob(plan.Cook, t))],
+                new Core.Cooking.RunOptions { Heights = false }
+            );
+            var parked = pots.Count(run => Core.Safety.HoldGate.Judge(trace, run, Core.Safety.HoldGate.LongestPlanned).Count > 0);
+            Assert.True(parked <= 0.05 * pots.Length, $"{plan.Dish.Pulse.Id} {plan.Dish.Rice?.Id}: {parked} of {pots.Length}");
+        });
+    }
+
     private static Style[] Styles(string? rice) => rice is null ? [Style.Saucy, Style.Soup] : [Style.Dry, Style.Moist, Style.Saucy];
 
     /// <summary>In one pot, soaked or not, or with the rice in its own.</summary>
