@@ -17,8 +17,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Nine bags in ten are ready when the join is due.</summary>
     private const double SlowShare = 0.1;
 
-    /// <summary>The same where a flame may burn no longer: fewer than one pot in twenty are slower, whatever else is in them.</summary>
-    private const double SlowestShare = 0.02;
     private const double FastShare = 0.9;
 
     private const int MostTries = 16;
@@ -64,9 +62,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// rough enough to save half of the runs.</summary>
     private const double Loosely = 5;
 
-    /// <summary>The first look stands a little before a fast bag is there.</summary>
-    private const double EarlyLook = 0.95;
-
     /// <summary>How far rice is to be when its flame goes out: its rest does the remainder, and finished rice waits without harm.</summary>
     public static double RiceAtOff(Dish dish) =>
         dish.Rice is { } rice && dish.Targets.Window(rice).Low is > Doneness.Tender and var low ? low + SoftMargin : JustBeforeDone;
@@ -75,12 +70,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     /// <summary>Over the least of soft rice or porridge, so that most pots get there.</summary>
     private const double SoftMargin = 4;
-
-    /// <summary>Of a pulse's own time, what may pass between two looks.</summary>
-    private const double BetweenLooks = 0.12;
-
-    /// <summary>The flame is out a little before the house is left.</summary>
-    private static readonly Duration BeforeTheDoor = Duration.FromMinutes(5);
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
 
@@ -310,108 +299,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         return Round(settled!);
     }
-
-    private Way Schedule(Way way, double slow, double middle, double fast)
-    {
-        if (way.JoinsOnLook)
-        {
-            // The middle bag makes the hour; looks stand close, since what they find does not wait.
-            var lit = way.JoinAt - Duration.FromSeconds(middle);
-            return way with
-            {
-                LightAt = lit,
-                FirstLook = lit + Duration.FromSeconds(fast * EarlyLook),
-                LookAgain = Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 300), 2, 5)),
-            };
-        }
-
-        // Tender pulses may wait, so they are ready before the house is left; what comes after waits for the return. A bag that is slower
-        // than nearly all must not keep its flame.
-        var wanted = way.OtherWait is null ? way.JoinAt : way.OtherAt;
-        var leaves = dish
-            .Away.Where(a => dish.Method != Method.SlowCooker && a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
-            .Select(a => (Instant?)a.Start)
-            .Min();
-        var due = leaves is { } gone && gone < wanted ? gone : wanted;
-        if (due < wanted && SecondsUntil(way, SlowestShare) is [{ } slowest])
-        {
-            slow = slowest;
-        }
-
-        // A quick pulse changes under the hand: look more often.
-        // A slow cooker's lid stays on: half an hour to an hour between looks.
-        // Between two looks it should not go on by more than a felt state.
-        var again =
-            dish.Method == Method.SlowCooker
-                ? Duration.FromMinutes(Math.Clamp(15 * Math.Round((slow - fast) / 900 / FewLifts), 30, 60))
-                : Duration.FromMinutes(
-                    Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10)
-                );
-        var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
-        // Whoever finds them hard at the last look before the door has one more.
-        due = due < wanted ? due - again : due;
-        var light = due - Duration.FromSeconds(slow);
-        var first = due - (again * looks);
-        if (dish.Method == Method.SlowCooker)
-        {
-            (light, first) = WhileAttended(light, first);
-            var there = (due - light).TotalSeconds;
-            way = way with
-            {
-                SlowOnLow =
-                    way.SlowOnLow
-                    || (there > LowFrom * slow && SecondsUntil(way with { SlowOnLow = true }, SlowShare) is [{ } onLow] && onLow <= there),
-            };
-        }
-
-        return way with
-        {
-            LightAt = light,
-            LookAgain = again,
-            FirstLook = first > light ? first : light,
-            HotUntil = due < wanted ? leaves - BeforeTheDoor : null,
-            BackAt = dish.Away.Where(a => a.Start == leaves).Select(a => a.End + Settle).FirstOrDefault(),
-        };
-    }
-
-    /// <summary>A slow cooker may run alone, overnight or while everybody is out: it is filled and lit before, and looked into
-    /// after.</summary>
-    private (Instant Light, Instant First) WhileAttended(Instant light, Instant first)
-    {
-        var filling = AtRisk ? BoilAndFill : Fill;
-        bool There(Instant at) => dish.AttendedAt(at - Settle) && dish.AttendedAt(at) && dish.AttendedAt(at + filling);
-        bool Back(Instant at) => dish.AttendedAt(at - Settle) && dish.AttendedAt(at);
-        // Nobody plans further ahead than a day.
-        var (earliest, latest) = (light - Duration.FromDays(1), first + Duration.FromDays(1));
-        var lit = light;
-        while (!There(lit) && lit > earliest)
-        {
-            lit -= AStep;
-        }
-
-        var looked = first;
-        while (!Back(looked) && looked < latest)
-        {
-            looked += AStep;
-        }
-
-        return (There(lit) ? lit : light, Back(looked) ? looked : first);
-    }
-
-    /// <summary>Lit so many times earlier than high wants, low is enough (effects: low takes 1.5 to 2 times as long).</summary>
-    private const double LowFrom = 2;
-
-    private static readonly Duration AStep = Duration.FromMinutes(5);
-
-    /// <summary>Nobody lights or looks in the first minutes after getting up or coming home.</summary>
-    private static readonly Duration Settle = Duration.FromMinutes(10);
-
-    /// <summary>To fill a slow cooker, and to boil hard before.</summary>
-    private static readonly Duration Fill = Duration.FromMinutes(25);
-    private static readonly Duration BoilAndFill = Duration.FromMinutes(70);
-
-    /// <summary>Times that the lid of a slow cooker is lifted between a fast and a slow bag.</summary>
-    private const double FewLifts = 4;
 
     /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks so close together that nothing
     /// is lost; null for one that never is.</summary>
