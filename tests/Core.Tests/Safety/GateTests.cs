@@ -227,6 +227,25 @@ public class GateTests
     private static Instant At(double minutes) => Lit + Duration.FromMinutes(minutes);
 
     [Fact]
+    public void The_vent_is_looked_through_before_the_first_heat_under_a_lid_that_will_be_locked()
+    {
+        Cook Of(params CookAction[] actions) =>
+            Cook(Cooker(CookerKind.Spring), [Pulse("chickpea", 200)], [Add("p"), Water(900), Heat(Flame.Full), .. actions]);
+        var locked = Of(
+            Heat(Flame.Rolling, Boils()),
+            new CookAction.Pressurise(After(10)),
+            Heat(Flame.Off, Trigger.Once(PotEvent.PressureUp, Duration.FromMinutes(5))),
+            new CookAction.Release(Trigger.Next, ReleaseKind.Natural),
+            Serve(Trigger.Once(PotEvent.PinDown))
+        );
+        Assert.Equal(PressureGate.VentUnchecked, Gates.Before(new(locked), 2, [], At(1), House)?.Code);
+        Assert.Null(Gates.Before(new(locked), 2, [new Observation.VentClear(At(1))], At(1), House));
+        // Turned down, or never locked: nobody is asked.
+        Assert.NotEqual(PressureGate.VentUnchecked, Gates.Before(new(locked), 3, [], At(20), House)?.Code);
+        Assert.Null(Gates.Before(new(Of(Heat(Flame.Gentle, Boils()), Serve(After(60)))), 2, [], At(1), House));
+    }
+
+    [Fact]
     public void At_the_stove_the_lid_waits_for_the_vent_and_the_opening_for_the_pin()
     {
         var cook = Pressure(6, 300, 900);
