@@ -36,6 +36,9 @@ public static class StepIds
     /// <summary>Looked at and far enough: the flame goes out and they wait.</summary>
     public const string Ready = "ready";
 
+    /// <summary>What waits, or has waited without a flame, boils up.</summary>
+    public const string BoilUp = "boil_up";
+
     /// <summary>What waited hot is turned off, since the house is left.</summary>
     public const string OffToGo = "off_to_go";
 

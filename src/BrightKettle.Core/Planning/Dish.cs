@@ -145,8 +145,7 @@ public sealed record Dish(
     /// <summary>The join comes with the look that finds the pulses far enough, since they must not wait for the hour.</summary>
     internal bool JoinMoves { get; init; }
 
-    /// <summary>What is ready before its time waits on the lowest flame instead of off the heat: it would stand lukewarm
-    /// otherwise.</summary>
+    /// <summary>What is ready before its time is kept hot instead of standing off the heat, where it would go lukewarm.</summary>
     internal bool WaitsHot { get; init; }
 
     /// <summary>Salt to add, g, once the planner has worked it out; 0 before.</summary>

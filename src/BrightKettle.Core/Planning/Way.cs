@@ -39,12 +39,15 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// <summary>The slow cooker stands on low: there is time enough.</summary>
     public bool SlowOnLow { get; init; }
 
-    /// <summary>When the house is left: what is ready before waits on the lowest flame until then, so that it stays hot without one; null
-    /// where nobody leaves.</summary>
+    /// <summary>When the house is left: what is ready before is kept hot until then and boils up once more, so that it stays hot without a
+    /// flame; null where nobody leaves.</summary>
     public Instant? HotUntil { get; init; }
 
     /// <summary>When somebody is back: what stood off the heat boils up and waits hot again. Means nothing where nobody leaves.</summary>
     public Instant BackAt { get; init; }
+
+    /// <summary>To bring it from hot to the boil.</summary>
+    private static readonly Duration BoilsUp = Duration.FromMinutes(6);
 
     /// <summary>What comes so soon after that boils it anyway.</summary>
     private static readonly Duration AtOnce = Duration.FromMinutes(10);
@@ -254,17 +257,17 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         if (Wait is { } state)
         {
             var look = when with { Look = Ripe(dish, state) };
-            actions.Add(
-                new CookAction.Heat(look, HotUntil is null && !dish.WaitsHot ? Flame.Off : Flame.Lowest) { StepId = StepIds.Ready }
-            );
+            actions.Add(new CookAction.Heat(look, HotUntil is null && !dish.WaitsHot ? Flame.Off : Flame.Warm) { StepId = StepIds.Ready });
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
             if (HotUntil is { } leaves)
             {
-                actions.Add(new CookAction.Heat(Trigger.At(leaves), Flame.Off) { StepId = StepIds.OffToGo });
+                // At the boil it stays hot for longest.
+                actions.Add(new CookAction.Heat(Trigger.At(leaves - BoilsUp), Flame.Full) { StepId = StepIds.BoilUp });
+                actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Off) { StepId = StepIds.OffToGo });
                 if (JoinAt - BackAt > AtOnce)
                 {
-                    actions.Add(new CookAction.Heat(Trigger.At(BackAt), Flame.Full) { StepId = StepIds.Reheat });
-                    actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lowest) { StepId = StepIds.BackHot });
+                    actions.Add(new CookAction.Heat(Trigger.At(BackAt), Flame.Full) { StepId = StepIds.BoilUp });
+                    actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Warm) { StepId = StepIds.BackHot });
                 }
             }
         }

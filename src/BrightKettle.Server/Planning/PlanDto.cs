@@ -6,7 +6,7 @@ using BrightKettle.Server.Kitchen;
 namespace BrightKettle.Server.Planning;
 
 /// <summary>One step in the order in which it is done; the page words it.</summary>
-/// <param name="Kind">soak, drain, rice_soak, light, boil, look, off_to_go, reheat, back_hot, join, seal, heat_off, finish, table and others; at the stove also
+/// <param name="Kind">soak, drain, rice_soak, light, boil, look, boil_up, off_to_go, back_hot, reheat, join, seal, heat_off, finish, table and others; at the stove also
 /// pressure_up, first_whistle and hard_over.</param>
 /// <param name="Early">Eight pots in ten come to it between this and late; equal to late where the clock decides.</param>
 public sealed record StepDto(

@@ -145,6 +145,7 @@ public static class PlanSteps
                         : null
                 )
             ),
+            StepIds.BoilUp => Make("boil_up", m, new()),
             StepIds.BackHot => Make("back_hot", m, new()),
             StepIds.OffToGo => Make("off_to_go", m, new()),
             StepIds.Reheat => Make("reheat", m, new()),
@@ -240,7 +241,8 @@ public static class PlanSteps
                 Felt: LookedFor(plan, action.Trigger.Look),
                 Place: plan.Dish.Method == Method.SlowCooker ? "crock"
                     : JoinsAtOnce(plan) ? "at_once"
-                    : action.Flame == Flame.Lowest ? (plan.Forecast.Find(StepIds.OffToGo) is null ? "hot" : "until_gone")
+                    : action.Flame == Flame.Warm && plan.Dish.Method != Method.SlowCooker
+                        ? (plan.Forecast.Find(StepIds.OffToGo) is null ? "hot" : "until_gone")
                     : null
             )
         );

@@ -29,7 +29,7 @@ public class AwayTests
         // Hot until the door, and again from coming home: nothing stands lukewarm for an hour.
         Assert.Empty(HoldGate.Judge(new(plan.Cook), plan.Forecast.Reference, HoldGate.LongestPlanned));
         Assert.True(plan.Forecast.Find(StepIds.OffToGo)!.Reference < away.Start);
-        Assert.True(plan.Forecast.Find(StepIds.Reheat)!.Reference >= away.End);
+        Assert.True(plan.Forecast.Find(StepIds.BackHot)!.Reference >= away.End);
         Assert.All(FlameGate.Flames(new(plan.Cook), plan.Forecast.Reference), f => Assert.False(f.From < away.End && f.To > away.Start));
     }
 
