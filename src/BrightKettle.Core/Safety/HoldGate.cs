@@ -66,7 +66,9 @@ public static class HoldGate
                     found.Add(new(TooCool, null, i, true));
                 }
 
-                (off[v], drained[v]) = (burns ? null : (done.Seconds, done.Celsius), false);
+                // Turned off a second time, it has stood since the first.
+                off[v] = burns || trace.After(i, v).Inside.IsEmpty ? null : off[v] ?? (done.Seconds, done.Celsius);
+                drained[v] = false;
             }
             else if (
                 action is CookAction.Transfer { What: not TransferWhat.Liquor } moved
@@ -87,7 +89,53 @@ public static class HoldGate
             }
         }
 
+        if (found.Count == 0 && StoodLukewarm(trace, run, longest ?? Longest) is { } at)
+        {
+            found.Add(new(TooCool, null, at, true));
+        }
+
         return found;
+    }
+
+    /// <summary>A flame that is too weak keeps nothing hot, whatever its word: by the minutes of the run, where it has them.</summary>
+    /// <returns>Index of the action since which it stood so; null where it did not.</returns>
+    private static int? StoodLukewarm(CookTrace trace, PotRun run, Duration longest)
+    {
+        var cook = trace.Cook;
+        for (var v = 0; v < cook.Kitchen.VesselCount && run.Samples.Count > 0; v++)
+        {
+            List<int> touched =
+            [
+                .. Enumerable
+                    .Range(0, cook.Actions.Count)
+                    .Where(i => run.Done[i] is not null && !BowlLane.Holds(cook.Actions[i]))
+                    .Where(i => trace.VesselOf(i) == v || (cook.Actions[i] is CookAction.Transfer t && cook.Kitchen.IndexOf(t.To) == v)),
+            ];
+            var (next, cooked, since) = (0, false, (double?)null);
+            foreach (var sample in run.Samples)
+            {
+                for (; next < touched.Count && run.At(touched[next]).Seconds <= sample.Seconds; next++)
+                {
+                    // What is drained, or empty, is begun afresh.
+                    if (cook.Actions[touched[next]] is CookAction.Drain || trace.After(touched[next], v).Inside.IsEmpty)
+                    {
+                        (cooked, since) = (false, null);
+                    }
+                }
+
+                var hot = (sample.All.Count > v ? sample.All[v] : sample.Shown).Celsius >= HotCelsius;
+                if (next == 0 || trace.After(touched[next - 1], v).Inside.IsEmpty || hot)
+                {
+                    (cooked, since) = (cooked || (hot && next > 0), null);
+                }
+                else if (cooked && sample.Seconds - (since ??= sample.Seconds) > longest.TotalSeconds)
+                {
+                    return touched[next - 1];
+                }
+            }
+        }
+
+        return null;
     }
 
     /// <summary>Of the time between two readings, how long it was under 60 °C, cooling towards the room as pots do.</summary>

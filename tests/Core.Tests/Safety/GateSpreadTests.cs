@@ -47,6 +47,52 @@ public class GateSpreadTests
         Assert.Single(found, f => f.Code == FlameGate.Unattended);
     }
 
+    [Theory]
+    [InlineData(30, 5, true)]
+    [InlineData(30, 1, false)]
+    [InlineData(400, 5, false)]
+    public void A_flame_too_weak_to_keep_it_hot_keeps_nothing(double leastWatts, double hours, bool cold)
+    {
+        var cook = Cook(
+            Kitchens.Pot(24, 6),
+            [Pulse("lentil_brown", 250)],
+            [
+                Add("p"),
+                Water(1500),
+                Heat(Flame.Full),
+                Heat(Flame.Lively, Boils()),
+                Heat(Flame.Lowest, After(25)),
+                Heat(Flame.Full, After(60 * hours)),
+                Serve(Boils()),
+            ]
+        );
+        cook = cook with
+        {
+            Kitchen = cook.Kitchen with { Burner = cook.Kitchen.Burner with { Least = Core.Units.Power.FromWatts(leastWatts) } },
+        };
+        var run = Kitchens.Model.Run(cook, PotTraits.Reference(cook), new RunOptions(Sample: true));
+        Assert.Equal(cold, HoldGate.Judge(new(cook), run).Any(f => f.Code == HoldGate.TooCool));
+    }
+
+    [Fact]
+    public void Turning_off_what_is_off_starts_no_new_clock()
+    {
+        var cook = Cook(
+            Kitchens.Pot(24, 6),
+            [Pulse("lentil_brown", 250)],
+            [
+                Add("p"),
+                Water(1500),
+                Heat(Flame.Full),
+                Heat(Flame.Off, Boils(25)),
+                Heat(Flame.Off, After(120)),
+                Heat(Flame.Full, After(120)),
+                Serve(Boils()),
+            ]
+        );
+        Assert.Contains(HoldGate.Judge(new(cook), cook.Run()), f => f.Code == HoldGate.TooCool);
+    }
+
     [Fact]
     public void Every_pot_that_comes_to_the_table_is_judged_for_having_stood_lukewarm()
     {
