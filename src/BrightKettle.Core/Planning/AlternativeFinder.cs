@@ -29,13 +29,16 @@ internal sealed class AlternativeFinder(Planner planner)
 
     private bool Works(Dish dish) => planner.Probe(dish).Refusal is null;
 
+    /// <summary>How many of a few pots come out as wanted; 0 for what is refused.</summary>
+    private double Share(Dish dish) => planner.Probe(dish) is { Refusal: null, Plan: { } plan } ? plan.ShareTender : 0;
+
     /// <summary>The earliest table at which the same dish works, in steps of five minutes and at most a day on.</summary>
     private IEnumerable<Alternative> Later(Dish dish, SoakChoice? soak)
     {
         var changed = dish with { Soak = soak ?? dish.Soak };
         for (var i = 0; i < 4; i++)
         {
-            var (solved, refusal) = planner.Probe(changed);
+            var (solved, _, refusal) = planner.Probe(changed);
             if (refusal is null)
             {
                 yield return new("serve_at", changed.ServeAt, Soak: soak);
@@ -156,7 +159,7 @@ internal sealed class AlternativeFinder(Planner planner)
             var tried in soaks.Distinct().Select(s => open with { Soak = s }).Where(d => (d.Method, d.Soak) != (dish.Method, dish.Soak))
         )
         {
-            if (planner.Share(tried) >= Sure)
+            if (Share(tried) >= Sure)
             {
                 yield return new("way", Soak: tried.Soak, Method: tried.Method);
                 yield break;
@@ -167,13 +170,13 @@ internal sealed class AlternativeFinder(Planner planner)
         if (dish.OtherPulses.Count > 0 && dish.PulseTarget is null)
         {
             var creamy = open with { PulseTarget = PulseTarget.Creamy };
-            if (planner.Share(creamy) >= Sure)
+            if (Share(creamy) >= Sure)
             {
                 yield return new("way", Soak: creamy.Soak, Method: creamy.Method, PulseTarget: creamy.PulseTarget);
             }
         }
 
-        foreach (var apart in WayFinder.RiceBeside(open).Where(d => planner.Share(d) >= Sure).Take(1))
+        foreach (var apart in WayFinder.RiceBeside(open).Where(d => Share(d) >= Sure).Take(1))
         {
             yield return new("way", Soak: apart.Soak, Method: apart.Method, RiceVesselId: apart.RiceApart!.Vessel.Id);
         }

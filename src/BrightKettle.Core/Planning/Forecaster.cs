@@ -1,6 +1,5 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
-using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using NodaTime;
 
@@ -62,11 +61,10 @@ public sealed class Forecaster(Simulator simulator)
     /// <see cref="WorkBudget.LongestCookHours"/>.</exception>
     public Forecast RunForeign(Cook cook, Targets targets, GateHouse house)
     {
-        var trace = new CookTrace(cook);
         var reference = Reference(cook);
         return reference.IsEndless
             ? throw new OverBudgetException(WorkLimit.SimulatedHours)
-            : Run(cook, targets, known: reference, gates: run => Safety.Gates.Judge(trace, house, run));
+            : Run(cook, targets, known: reference, gates: Safety.Gates.InOnePot(cook, house));
     }
 
     /// <summary>The reference pot with its samples.</summary>

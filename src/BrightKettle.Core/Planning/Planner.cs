@@ -17,66 +17,58 @@ public sealed class Planner(Simulator simulator)
     /// <see cref="Forecaster.Run"/>.</param>
     public PlanAnswer Plan(Dish dish, int pots = Forecaster.DefaultPots, bool rough = false)
     {
-        var answer = PlanOnce(dish, pots, rough);
-        // A fast bag of many would stand lukewarm: the join comes with the look, or what is ready waits hot.
-        return answer is not PlanAnswer.Refused { Refusal.Gate: HoldGate.TooCool }
-            ? answer
-            : new[] { dish with { JoinMoves = true }, dish with { WaitsHot = true } }
-                .Select(other => PlanOnce(other, pots, rough))
-                .FirstOrDefault(other => other is PlanAnswer.Planned)
-                ?? answer;
+        var tried = Try(dish, pots, rough);
+        return tried.Plan is { } plan && tried.Refusal is null
+            ? new PlanAnswer.Planned(plan)
+            : new PlanAnswer.Refused(
+                tried.Refusal! with
+                {
+                    Alternatives = new AlternativeFinder(this).For(dish, tried.Refusal!, tried.Solved),
+                }
+            );
     }
 
-    private PlanAnswer PlanOnce(Dish dish, int pots, bool rough)
+    /// <summary>A dish solved, with its plan where it could be judged, and what speaks against it.</summary>
+    internal sealed record Tried(SolvedWay Solved, Plan? Plan, PlanRefusal? Refusal);
+
+    /// <summary>The way that a dish is solved by, judged on many pots. Nothing is offered instead: whatever is offered is tried so
+    /// first.</summary>
+    private Tried Try(Dish dish, int pots, bool rough)
+    {
+        var tried = TryOnce(dish, pots, rough);
+        // A fast bag of many would stand lukewarm: the join comes with the look, or what is ready is kept hot.
+        return tried.Refusal is not { Gate: HoldGate.TooCool }
+            ? tried
+            : new[] { dish with { JoinMoves = true }, dish with { WaitsHot = true } }
+                .Select(other => TryOnce(other, pots, rough))
+                .FirstOrDefault(other => other.Refusal is null)
+                ?? tried;
+    }
+
+    private Tried TryOnce(Dish dish, int pots, bool rough)
     {
         var solved = Solve(dish);
         if (Obstacle(dish, solved) is { } refusal)
         {
-            return Refused(dish, refusal, solved);
+            return new(solved, null, refusal);
         }
 
         var plan = Describe(dish, solved, pots, rough);
-        if (BlockedBy(plan.Gates) is { } blocked)
-        {
-            return Refused(dish, blocked, solved);
-        }
-
         // What a cook pulled on purpose is shown with what it costs.
-        return plan.ShareTender >= LeastShare || !dish.Pull.IsNothing
-            ? new PlanAnswer.Planned(plan)
-            : Refused(
-                dish,
-                new(
-                    PlanRefusal.Unlikely,
-                    "method",
-                    new(Share: plan.ShareTender, SpoiltBy: plan.Forecast.MostSpoiltBy ?? Spoilt.NeverDone),
-                    []
-                ),
-                solved
-            );
+        var unlikely = plan.ShareTender < LeastShare && dish.Pull.IsNothing;
+        return new(solved, plan, BlockedBy(plan.Gates) ?? (unlikely ? Unlikely(plan) : null));
     }
 
     /// <summary>A plan that fails more often than not is no answer (design, 5).</summary>
     private const double LeastShare = 0.5;
 
-    private PlanAnswer.Refused Refused(Dish dish, PlanRefusal refusal, SolvedWay solved) =>
-        new(refusal with { Alternatives = new AlternativeFinder(this).For(dish, refusal, solved) });
+    private static PlanRefusal Unlikely(Plan plan) =>
+        new(PlanRefusal.Unlikely, "method", new(Share: plan.ShareTender, SpoiltBy: plan.Forecast.MostSpoiltBy ?? Spoilt.NeverDone), []);
 
-    /// <summary>How many of a few pots come out as wanted, of a dish that can be done at all; 0 for one that cannot.</summary>
-    internal double Share(Dish dish)
-    {
-        var (solved, refusal) = Probe(dish);
-        return refusal is null ? Describe(dish, solved, FewPots, rough: true).ShareTender : 0;
-    }
+    /// <summary>The same on a few pots: enough to know whether it can be offered, and how many come out as wanted.</summary>
+    internal Tried Probe(Dish dish) => Try(dish, FewPots, rough: true);
 
     private const int FewPots = 32;
-
-    /// <summary>Solves the way and answers whether it can be done, without judging it on many pots.</summary>
-    internal (SolvedWay Solved, PlanRefusal? Refusal) Probe(Dish dish)
-    {
-        var solved = Solve(dish);
-        return (solved, Obstacle(dish, solved));
-    }
 
     /// <summary>A plan with some of its moments pulled elsewhere: nothing is solved again, so what it costs shows.</summary>
     public PulledPlan Pulled(Plan best, Pull pull, int pots = Forecaster.DefaultPots)
@@ -243,11 +235,7 @@ public sealed class Planner(Simulator simulator)
             : null;
 
     /// <summary>What the gates find in one pot of this dish.</summary>
-    private static Func<PotRun, IReadOnlyList<GateFinding>> JudgeOf(Cook cook, Dish dish)
-    {
-        var (trace, house) = (new CookTrace(cook), House(dish));
-        return run => Gates.Judge(trace, house, run);
-    }
+    private static Func<PotRun, IReadOnlyList<GateFinding>> JudgeOf(Cook cook, Dish dish) => Gates.InOnePot(cook, House(dish));
 
     private static GateHouse House(Dish dish) =>
         new(dish.Household.Cautious, dish.Household.Room.Celsius, dish.AttendedAt) { Lukewarm = HoldGate.LongestPlanned };

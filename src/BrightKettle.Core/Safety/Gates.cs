@@ -25,22 +25,24 @@ public static class Gates
         return Sorted([.. OfActions(trace, house, run), .. run is null ? [] : OfRun(trace, house, run)]);
     }
 
-    /// <summary>What the reference pot shows, and what blocks in more than one pot in twenty.</summary>
-    /// <param name="pots">Runs of the same cook, with their moments.</param>
-    public static IReadOnlyList<GateFinding> Judge(CookTrace trace, GateHouse house, PotRun reference, IReadOnlyList<PotRun> pots)
+    /// <summary>What the gates find in one pot of a cook.</summary>
+    public static Func<PotRun, IReadOnlyList<GateFinding>> InOnePot(Cook cook, GateHouse house)
     {
-        ArgumentNullException.ThrowIfNull(pots);
-        return OfMany(run => Judge(trace, house, run), reference, pots);
+        var trace = new CookTrace(cook);
+        return run => Judge(trace, house, run);
     }
 
-    /// <inheritdoc cref="Judge(CookTrace, GateHouse, PotRun, IReadOnlyList{PotRun})"/>
+    /// <summary>What the reference pot shows, and what blocks in more than one pot in twenty.</summary>
     /// <param name="judge">What is found in one pot.</param>
-    internal static IReadOnlyList<GateFinding> OfMany(
+    /// <param name="pots">Runs of the same cook, with their moments.</param>
+    public static IReadOnlyList<GateFinding> OfMany(
         Func<PotRun, IReadOnlyList<GateFinding>> judge,
         PotRun reference,
         IReadOnlyList<PotRun> pots
     )
     {
+        ArgumentNullException.ThrowIfNull(judge);
+        ArgumentNullException.ThrowIfNull(pots);
         var found = judge(reference).ToList();
         bool IsKnown(GateFinding f) => found.Exists(k => k.Blocks && Subject(k) == Subject(f));
         var often = pots.SelectMany(pot => judge(pot).Where(f => f.Blocks).DistinctBy(Subject))
@@ -63,7 +65,7 @@ public static class Gates
         IReadOnlyList<Observation>? seen = null
     ) =>
         [
-            .. LectinGate.Judge(trace, house.Cautious, run, underWay: seen is not null, seen),
+            .. LectinGate.Judge(trace, house.Cautious, run, seen),
             .. CyanogenGate.Judge(trace),
             .. PressureGate.Judge(trace),
             .. SoakGate.Judge(trace, house.RoomCelsius, run),

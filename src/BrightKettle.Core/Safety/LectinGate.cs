@@ -55,25 +55,18 @@ public static partial class LectinGate
     /// <summary>Findings for each pulse at risk, in the order of the ingredients; empty when none is.</summary>
     /// <param name="run">The cook on the reference pot: a pot that is told to boil and does not, does not count; null when it is not
     /// known.</param>
-    /// <param name="underWay">At the stove a flame goes out where it must: then the seed may go on if it is brought back to the full boil
-    /// and stays there until a look finds it soft. No plan may break off so.</param>
-    /// <param name="seen">What was seen so far of an evening under way, without boils that were broken off: a boil that was seen counts
-    /// from then.</param>
+    /// <param name="seen">What was seen so far of an evening under way, without boils that were broken off; null for a plan. A boil that
+    /// was seen counts from then; and where a flame had to go out, the seed may go on if it is brought back to the full boil and stays
+    /// there until a look finds it soft. No plan may break off so.</param>
     public static IReadOnlyList<GateFinding> Judge(
         CookTrace trace,
         bool cautious,
         PotRun? run = null,
-        bool underWay = false,
         IReadOnlyList<Observation>? seen = null
     )
     {
         ArgumentNullException.ThrowIfNull(trace);
-        return
-        [
-            .. trace
-                .Cook.Ingredients.Where(IsAtRisk)
-                .Select(p => JudgeOne(trace, p.Id, cautious, run, underWay, seen is null ? null : ClearsAt(trace, p.Id, seen, cautious))),
-        ];
+        return [.. trace.Cook.Ingredients.Where(IsAtRisk).Select(p => JudgeOne(trace, p.Id, cautious, run, seen))];
     }
 
     /// <summary>When the hard boil is over by what the cook has seen, or null while the gate cannot open by boiling.</summary>
@@ -168,7 +161,7 @@ public static partial class LectinGate
     /// <summary>A flame whose word means a pot that boils.</summary>
     private static bool Boils(Flame flame) => flame is Flame.Gentle or Flame.Lively or Flame.Rolling or Flame.Full or Flame.High;
 
-    private static GateFinding JudgeOne(CookTrace trace, string id, bool cautious, PotRun? run, bool underWay, Instant? clears)
+    private static GateFinding JudgeOne(CookTrace trace, string id, bool cautious, PotRun? run, IReadOnlyList<Observation>? seen)
     {
         var required = RequiredBoil(trace.Cook.Kitchen.Altitude, cautious);
         GateFinding NotBoiled(int at) => new(NotBoiledCode, id, at, true, required.TotalMinutes);
@@ -178,7 +171,10 @@ public static partial class LectinGate
         }
 
         var needsPressure = NeedsPressure(trace.Cook.Kitchen.Altitude);
-        var boiledAt = !needsPressure && SoakedAndDrained(trace, id) ? BoiledHardAt(trace, id, required, run, clears: clears) : -1;
+        var boiledAt =
+            !needsPressure && SoakedAndDrained(trace, id)
+                ? BoiledHardAt(trace, id, required, run, clears: seen is null ? null : ClearsAt(trace, id, seen, cautious))
+                : -1;
         var soakEnds = QuickSoakEnds(trace, id);
         // Under a lid that was locked, or at the boil so far; a break is mended by what boils anew.
         var (pressed, brokenOff) = (false, false);
@@ -212,7 +208,7 @@ public static partial class LectinGate
                     continue;
                 }
 
-                if (!underWay || heat.Flame != Flame.Off)
+                if (seen is null || heat.Flame != Flame.Off)
                 {
                     return NotBoiled(i);
                 }

@@ -114,7 +114,10 @@ public static class PlanSteps
             StepIds.Boils => Make(
                 "boil",
                 m,
-                new(Minutes: next is CookAction.Heat { StepId: StepIds.HardBoilOver, Trigger.Delay: { } hard } ? hard.TotalMinutes : null)
+                new(
+                    Minutes: next is CookAction.Heat { StepId: StepIds.HardBoilOver, Trigger.Delay: { } hard } ? hard.TotalMinutes : null,
+                    Place: next is CookAction.Heat { Flame: Flame.Off } ? "off" : null
+                )
             ),
             StepIds.Ready => Look(plan, m, (CookAction.Heat)action),
             StepIds.Join when plan.Order != JoinOrder.Together => Make(

@@ -249,18 +249,18 @@ public static class StoveMapper
             .SkipWhile(m => m.Id != moment.Id)
             .Skip(1)
             .FirstOrDefault(m => m.Lane == moment.Lane);
-        StepDto Make(string kind, string? flame = null) =>
+        StepDto Make(string kind, string? place = null) =>
             new(
                 kind,
                 at.ToDateTimeOffset(),
                 at.ToDateTimeOffset(),
                 at.ToDateTimeOffset(),
-                new(Minutes: then?.Trigger.Delay?.TotalMinutes, Place: flame, Count: Counted(then))
+                new(Minutes: then?.Trigger.Delay?.TotalMinutes, Place: place, Count: Counted(then))
             );
         return moment.Trigger.After == PotEvent.PressureUp ? Make("pressure_up")
             : moment.Trigger is { After: PotEvent.Whistle, Count: 1 } && !moment.Has(StepIds.HoldOver)
                 ? Make("first_whistle", Medium(moment))
-            : moment.Has(StepIds.HardBoilOver) ? Make("hard_over")
+            : moment.Has(StepIds.HardBoilOver) ? Make("hard_over", moment.Actions[0] is CookAction.Heat { Flame: Flame.Off } ? "off" : null)
             : moment.Has(StepIds.Boils) ? Make("boil")
             : null;
     }

@@ -1,7 +1,6 @@
 using System.Globalization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
-using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Safety;
@@ -158,9 +157,9 @@ public static class NotesEndpoint
     private static async Task<NotesGiveDto> GivesAsync(Cook cook, KitchenState kitchen, RequestWork work)
     {
         // Notes say no hour: nobody knows who is at home then.
-        var (trace, house) = (new CookTrace(cook), GateHouse.Of(kitchen.Household) with { Attended = null });
+        var house = GateHouse.Of(kitchen.Household) with { Attended = null };
         var forecast = await work.RunAsync(WorkLength.Lengthy, simulator =>
-            new Forecaster(simulator).Run(cook, Targets.Lenient, picture: false, gates: run => Gates.Judge(trace, house, run))
+            new Forecaster(simulator).Run(cook, Targets.Lenient, picture: false, gates: Gates.InOnePot(cook, house))
         );
         return new(
             Told(cook, forecast),

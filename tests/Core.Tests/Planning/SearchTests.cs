@@ -122,7 +122,7 @@ public class SearchTests
     /// seconds; null for a way that cannot be.</summary>
     private static (double Doneness, double Liquor, double Seconds)? Differs(Dish dish, RunOptions one, RunOptions other)
     {
-        var (solved, refusal) = Plans.Probe(dish);
+        var (solved, _, refusal) = Plans.Probe(dish);
         if (refusal is not null)
         {
             return null;

@@ -29,7 +29,7 @@ public class GateSpreadTests
         var ends = pots.Select(p => p.EndSeconds).Order().ToList();
         var gone = leaves(ends);
         var house = new GateHouse(false, 20, at => (at - cook.Starts).TotalSeconds <= gone);
-        return (Gates.Judge(new Core.Cooking.Trace.CookTrace(cook), house, cook.Run(), pots), ends.Count(e => e > gone) / (double)Many);
+        return (Gates.OfMany(Gates.InOnePot(cook, house), cook.Run(), pots), ends.Count(e => e > gone) / (double)Many);
     }
 
     [Fact]

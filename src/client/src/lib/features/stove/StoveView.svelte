@@ -111,6 +111,16 @@
 {/if}
 <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)]">
   <div class="min-w-0">
+    {#each evening.gates as gate (gate.code)}
+      <section
+        class="bg-error text-error-content mb-3 rounded-xl p-4 text-lg"
+        role="alert"
+        data-gate={gate.code}
+      >
+        <strong class="block text-xl">{say(`caution.${gate.code}.title`)}</strong>
+        {say(`caution.${gate.code}.text`)}
+      </section>
+    {/each}
     {#if evening.setAsideFrom}<SetAsideCard {stove} {evening} onfinish={finish} />{/if}
     <RingCard {alarms} {stove} {evening} />
     {#if evening.after}
@@ -137,16 +147,6 @@
             </li>{/each}
         </ul>
       {/if}
-      {#each evening.gates as gate (gate.code)}
-        <section
-          class="bg-error text-error-content mt-3 rounded-xl p-4 text-lg"
-          role="alert"
-          data-gate={gate.code}
-        >
-          <strong class="block text-xl">{say(`caution.${gate.code}.title`)}</strong>
-          {say(`caution.${gate.code}.text`)}
-        </section>
-      {/each}
       <ConflictCard {stove} {evening} />
       {#each dueVisits as visit (visit.code + visit.vesselId)}<VisitCard
           {stove}

@@ -12,9 +12,11 @@
   const rowHeight = 30;
   const hands = $derived(plan.hands);
   const table = $derived(Date.parse(plan.serveAt));
-  /** The day of the cooking: what is done the evening before stands in the list below. */
-  const day = 9 * 3_600_000;
-  const near = (at: string) => table - Date.parse(at) < day;
+  /** From an hour and a half before the first flame: what is done the evening before stands in the list below. */
+  const lit = $derived(
+    Math.min(table, ...hands.flames.flatMap((f) => f.burns).map((s) => Date.parse(s.from))),
+  );
+  const near = (at: string) => Date.parse(at) > Math.min(lit, table - 3_600_000) - 5_400_000;
   const visits = $derived(hands.visits.filter((v) => near(v.from)));
   const tasks = $derived(hands.tasks.filter((t) => near(t.from)));
   const from = $derived(Math.min(...[...visits, ...tasks].map((h) => Date.parse(h.from))));
