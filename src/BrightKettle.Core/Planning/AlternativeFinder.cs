@@ -1,4 +1,5 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -20,6 +21,8 @@ internal sealed class AlternativeFinder(Planner planner)
             ],
             PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
             PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal, solved)],
+            // What would stand lukewarm while nobody is at home is begun on coming home.
+            PlanRefusal.GateBlocks when StandsWhileOut(dish, refusal) => Later(dish, null),
             PlanRefusal.GateBlocks => Soaked(dish),
             PlanRefusal.Unlikely => OtherWays(dish),
             _ => [],
@@ -51,7 +54,7 @@ internal sealed class AlternativeFinder(Planner planner)
                 var awake = dish.Household.NextAwake(NotAwake(changed, solved.Way.LightAt));
                 changed = changed with { ServeAt = Five(awake + (changed.ServeAt - solved.Way.LightAt)) };
             }
-            else if (refusal.Code is PlanRefusal.FlameWhileAway or PlanRefusal.AwayFromStove)
+            else if (refusal.Code is PlanRefusal.FlameWhileAway or PlanRefusal.AwayFromStove || StandsWhileOut(changed, refusal))
             {
                 // Light on coming home.
                 var home = dish.Away.Max(a => a.End);
@@ -73,6 +76,8 @@ internal sealed class AlternativeFinder(Planner planner)
             }
         }
     }
+
+    private static bool StandsWhileOut(Dish dish, PlanRefusal refusal) => refusal.Gate == HoldGate.TooCool && dish.Away.Count > 0;
 
     private static Instant NotAwake(Dish dish, Instant light)
     {

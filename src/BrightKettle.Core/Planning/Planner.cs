@@ -35,19 +35,43 @@ public sealed class Planner(Simulator simulator)
     /// first.</summary>
     private Tried Try(Dish dish, int pots, bool rough)
     {
-        var tried = TryOnce(dish, pots, rough);
-        // A fast bag of many would stand lukewarm: the join comes with the look, or what is ready is kept hot.
-        return tried.Refusal is not { Gate: HoldGate.TooCool }
-            ? tried
-            : new[] { dish with { JoinMoves = true }, dish with { WaitsHot = true } }
-                .Select(other => TryOnce(other, pots, rough))
-                .FirstOrDefault(other => other.Refusal is null)
-                ?? tried;
+        // A fast bag would stand lukewarm: the join comes with the look, or what is ready is kept hot. Single pots tell, in the same steps
+        // for a plan that is compared as for one that is opened; what the many find after all is answered likewise.
+        Dish[] ways = [dish, dish with { JoinMoves = true }, dish with { WaitsHot = true }];
+        (Dish Dish, SolvedWay Solved)? asked = null;
+        foreach (var way in ways)
+        {
+            var solved = Solve(way);
+            asked ??= (way, solved);
+            if (!Parks(solved) && Judged(way, solved, pots, rough) is { Refusal: not { Gate: HoldGate.TooCool } } tried)
+            {
+                return tried;
+            }
+        }
+
+        return Judged(asked!.Value.Dish, asked.Value.Solved, pots, rough);
     }
 
-    private Tried TryOnce(Dish dish, int pots, bool rough)
+    /// <summary>A bag as fast as this is not rare.</summary>
+    private const double FastShare = 0.97;
+
+    /// <summary>Whether cooked food stands lukewarm in a middle or in a fast bag.</summary>
+    private bool Parks(SolvedWay solved)
     {
-        var solved = Solve(dish);
+        if (solved.Fault is not null || solved.Run.StalledAt is not null || solved.Way is { Wait: null } or { JoinsOnLook: true })
+        {
+            // Nothing waits for an hour.
+            return false;
+        }
+
+        var trace = new CookTrace(solved.Cook);
+        return new[] { solved.Run, simulator.Run(solved.Cook, PotTraits.AtPaceShare(solved.Cook, FastShare)) }.Any(run =>
+            run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned).Any(f => f.Blocks)
+        );
+    }
+
+    private Tried Judged(Dish dish, SolvedWay solved, int pots, bool rough)
+    {
         if (Obstacle(dish, solved) is { } refusal)
         {
             return new(solved, null, refusal);
@@ -94,13 +118,6 @@ public sealed class Planner(Simulator simulator)
     {
         var inPot = InPot(dish);
         var solved = new WaySolver(simulator, inPot).Solve();
-        if (solved.Fault is null && Parks(solved))
-        {
-            // A fast bag would stand lukewarm until the hour: the join comes with the look instead, and the table moves.
-            inPot = inPot with { JoinMoves = true };
-            solved = new WaySolver(simulator, inPot).Solve();
-        }
-
         if (solved.Fault is not null)
         {
             return solved;
@@ -140,11 +157,6 @@ public sealed class Planner(Simulator simulator)
             ? Ran(dish, WaySolver.Shift(way, Duration.FromMinutes(-late)))
             : solved;
     }
-
-    /// <summary>Whether what has been cooked waits lukewarm for its rice.</summary>
-    private static bool Parks(SolvedWay solved) =>
-        solved.Way is { Order: JoinOrder.PulseFirst, Wait: not null, JoinsOnLook: false }
-        && HoldGate.Judge(new CookTrace(solved.Cook), solved.Run, HoldGate.LongestPlanned).Any(f => f.Blocks);
 
     private SolvedWay Ran(Dish dish, Way way)
     {

@@ -62,8 +62,9 @@ public class PlannerLaws
             dish =>
             {
                 if (
-                    Plans.Plan(dish, 10) is not PlanAnswer.Planned { Plan: { Order: JoinOrder.PulseFirst } plan }
-                    || Plans.Plan(dish with { RiceRateFactor = 0.5 }, 10) is not PlanAnswer.Planned { Plan: { Join: not null } slower }
+                    Plans.Plan(dish, rough: true) is not PlanAnswer.Planned { Plan: { Order: JoinOrder.PulseFirst } plan }
+                    || Plans.Plan(dish with { RiceRateFactor = 0.5 }, rough: true)
+                        is not PlanAnswer.Planned { Plan: { Join: not null } slower }
                 )
                 {
                     return joins.Passed();
