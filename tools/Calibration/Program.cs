@@ -5,13 +5,19 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 
 // Fits the model to the columns of times, the states and the rices and writes what it found beside the catalogue, with a report.
-// Usage: Calibration CATALOGUE-FOLDER CONDITIONS.json REPORT.md DRAWING.svg [quick | as_is]
+// Usage: Calibration CATALOGUE-FOLDER CONDITIONS.json REPORT.md DRAWING.svg [quick | as_is | rice]
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 var web = new JsonSerializerOptions(JsonSerializerDefaults.Web);
 var conditions = JsonSerializer.Deserialize<Conditions>(File.ReadAllText(args[1]), web)!;
 var catalogue = PulseCatalogue.Shipped;
 var fit = new Fit(catalogue, conditions);
 var mode = args.Length > 4 ? args[4] : "";
+if (mode == "rice")
+{
+    // Only looks at the rices, and writes nothing.
+    Console.Write(Report.OfRices(RiceCell.Run(new Simulator(catalogue.Constants), catalogue.Rices)));
+    return;
+}
 
 // "as_is" judges the figures that stand, "quick" fits the pulses under the shared figures that stand.
 var (constants, pulses) =

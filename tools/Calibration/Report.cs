@@ -49,7 +49,7 @@ internal static class Report
             $"| **all** | **{cells.Count(c => c.Inside)} of {cells.Count} ({100.0 * cells.Count(c => c.Inside) / cells.Count:0.0} %)** | {leftOut.Count(c => c.Inside)} of {leftOut.Count} | |"
         );
         States(text, cells);
-        Rices(text, rices);
+        text.Append(OfRices(rices));
         text.AppendLine().AppendLine("Shared figures as fitted:").AppendLine();
         foreach (var id in Fit.Shared.Append("hydration_gate_power").Append("slow_below_boil").Append("warm_firming"))
         {
@@ -109,8 +109,9 @@ internal static class Report
         }
     }
 
-    private static void Rices(StringBuilder text, IReadOnlyList<RiceCell> rices)
+    public static string OfRices(IReadOnlyList<RiceCell> rices)
     {
+        var text = new StringBuilder();
         static string Mark(bool fine) => fine ? "" : " **✗**";
         text.AppendLine().AppendLine("## Rice: two cups alone, printed water, printed minutes, ten minutes of rest").AppendLine();
         text.AppendLine(
@@ -129,6 +130,7 @@ internal static class Report
             CultureInfo.InvariantCulture,
             $"\nDone as wanted: {rices.Count(r => r.DoneAtOff && r.DoneAfterRest)} of {rices.Count}; liquor as wanted: {rices.Count(r => r.LeavesLittle)}; dry in time: {rices.Count(r => r.DryInTime)}."
         );
+        return text.ToString();
     }
 
     public static string Name(Column column) =>

@@ -21,10 +21,7 @@ internal sealed record RiceCell(Rice Rice, double AtOff, double AfterRest, doubl
     public bool DoneAfterRest => Instant ? AfterRest >= 92 : AfterRest is >= 96 and <= 110;
 
     /// <summary>White rices leave at most a twentieth, those in their bran or parboiled a quarter.</summary>
-    public bool LeavesLittle =>
-        !Absorbs
-        || LeftShare
-            <= (Rice.IsParboiled || Rice.Id.StartsWith("brown", StringComparison.Ordinal) || Rice.Id is "red" or "black" ? 0.25 : 0.05);
+    public bool LeavesLittle => !Absorbs || LeftShare <= (Rice.DrinksOn ? 0.25 : 0.05);
 
     public bool DryInTime => !Absorbs || DryAfter is >= 0.55 and <= 0.85;
 

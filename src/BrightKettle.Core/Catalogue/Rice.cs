@@ -1,5 +1,20 @@
 namespace BrightKettle.Core.Catalogue;
 
+/// <summary>How a rice was milled.</summary>
+public enum Grain
+{
+    White,
+
+    /// <summary>Steamed in its husk before milling.</summary>
+    Parboiled,
+
+    /// <summary>The same, cooked halfway and dried: porous, ready in ten minutes.</summary>
+    QuickParboiled,
+
+    /// <summary>Whole, in its bran.</summary>
+    Bran,
+}
+
 /// <summary>One rice of the catalogue. Ratios and times hold for about two cups, lid on, by the named method.</summary>
 public sealed record Rice
 {
@@ -42,8 +57,15 @@ public sealed record Rice
     /// <summary>Liquor a bean pot needs for it, g per g dry; null where the table is silent.</summary>
     public Triple? BeanPotLiquor { get; init; }
 
+    /// <summary>How it was milled.</summary>
+    public required Grain Grain { get; init; }
+
     /// <summary>Steamed in its husk before milling: it stays separate however long it stands.</summary>
-    public bool IsParboiled => Id.StartsWith("parboiled", StringComparison.Ordinal);
+    public bool IsParboiled => Grain is Grain.Parboiled or Grain.QuickParboiled;
+
+    /// <summary>Parboiled or in its bran: it stays separate, and while there is liquor it drinks on up to the high end of
+    /// <see cref="Absorbed"/> without turning wet.</summary>
+    public bool DrinksOn => Grain is Grain.Parboiled or Grain.Bran;
 
     public required string Note { get; init; }
 }

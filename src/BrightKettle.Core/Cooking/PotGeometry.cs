@@ -36,7 +36,7 @@ public static class PotGeometry
             ),
             RiceIngredient { Rice: var r } => (
                 MillilitresPerCup / r.GramsPerCup,
-                (1 + r.Absorbed.Typical) / c.RiceCookedBulk,
+                (1 + r.Absorbed.Typical) / c.CookedBulk(r),
                 r.Absorbed.Typical,
                 c.RiceDensity
             ),

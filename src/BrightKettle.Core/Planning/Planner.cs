@@ -35,15 +35,15 @@ public sealed class Planner(Simulator simulator)
     /// first.</summary>
     private Tried Try(Dish dish, int pots, bool rough)
     {
-        // A fast bag would stand lukewarm: the join comes with the look, or what is ready is kept hot. Single pots tell, in the same steps
-        // for a plan that is compared as for one that is opened; what the many find after all is answered likewise.
+        // A fast bag would stand lukewarm: the join comes with the look, or what is ready is kept hot. A fast pot decides, the same
+        // for a plan that is compared as for one that is opened; what more pots find after all is answered likewise.
         Dish[] ways = [dish, dish with { JoinMoves = true }, dish with { WaitsHot = true }];
         (Dish Dish, SolvedWay Solved)? asked = null;
         foreach (var way in ways)
         {
             var solved = Solve(way);
             asked ??= (way, solved);
-            if (!Parks(solved) && Judged(way, solved, pots, rough) is { Refusal: not { Gate: HoldGate.TooCool } } tried)
+            if (!(Waits(solved) && Parks(solved)) && Judged(way, solved, pots, rough) is var tried && !Cools(tried))
             {
                 return tried;
             }
@@ -55,18 +55,21 @@ public sealed class Planner(Simulator simulator)
     /// <summary>A bag as fast as this is not rare.</summary>
     private const double FastShare = 0.97;
 
+    /// <summary>Of the time that a plan may leave food lukewarm, so much is left to a pot that cools faster than the reference.</summary>
+    private const double CoolsFaster = 0.75;
+
+    private static bool Cools(Tried tried) => tried.Refusal is { Gate: HoldGate.TooCool };
+
+    /// <summary>Whether anything cooked may stand for an hour.</summary>
+    private static bool Waits(SolvedWay solved) =>
+        solved.Fault is null && solved.Run.StalledAt is null && solved.Way is not ({ Wait: null } or { JoinsOnLook: true });
+
     /// <summary>Whether cooked food stands lukewarm in a middle or in a fast bag.</summary>
     private bool Parks(SolvedWay solved)
     {
-        if (solved.Fault is not null || solved.Run.StalledAt is not null || solved.Way is { Wait: null } or { JoinsOnLook: true })
-        {
-            // Nothing waits for an hour.
-            return false;
-        }
-
         var trace = new CookTrace(solved.Cook);
         return new[] { solved.Run, simulator.Run(solved.Cook, PotTraits.AtPaceShare(solved.Cook, FastShare)) }.Any(run =>
-            run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned).Any(f => f.Blocks)
+            run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned * CoolsFaster).Any(f => f.Blocks)
         );
     }
 

@@ -162,7 +162,8 @@ public sealed class LidInspectionTests
         var off = At_(StepIds.HeatOff, 1);
         var later = Off(off, StepIds.HeatOff);
         Assert.InRange(later.Table.TotalMinutes, 2.5, 3.5);
-        Assert.True(later.Run.Final[1].Doneness > off.Forecast.Reference.Final[1].Doneness);
+        // The rice has drunk what it will; the pulses go on.
+        Assert.True(later.Run.Final[0].Doneness > off.Forecast.Reference.Final[0].Doneness);
         Assert.Null(Eye.Later(off, "9.9", Min(3)));
     }
 }

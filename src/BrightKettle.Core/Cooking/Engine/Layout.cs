@@ -62,6 +62,9 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
     public const int Rate98 = 3;
     public const int EnergyK = 4;
     public const int CoatRate = 5;
+
+    /// <summary>Of rice, which has no coat to open: the pull of its uptake, over the fluffy amount.</summary>
+    public const int Headroom = CoatRate;
     public const int Coat = 6;
     public const int Ceil = 7;
     public const int Cooked = 8;

@@ -13,6 +13,9 @@ internal static class PotSetup
     /// <summary>Part of the rest that counts as cooking for rice that does nothing but stand, at about 90 °C and falling.</summary>
     private const double StandingShare = 0.35;
 
+    /// <summary>So much further than its usual any grain drinks where there is liquor, g/g: 0.2 more reads as wet (textures, 1).</summary>
+    private const double LeastFurther = 0.15;
+
     public const float OnShelf = -1;
 
     public static void Load(PotGroup g, int lane, Script script, PotTraits traits, float grid)
@@ -98,9 +101,12 @@ internal static class PotSetup
             60 * (rice.SimmerMinutes.Typical + (rice.Method == "cover" ? StandingShare * rice.RestMinutes.Typical : 0)) * StillToRest;
         rate *= r.Toasted ? 1 - g.Constants.RiceToasted : 1;
         g.Of(i, Layout.Soft98, lane) = (float)(rate / seconds);
-        g.Of(i, Layout.Rate98, lane) = (float)(rate * Math.Log(WaterStep<OneLane>.Headroom / (WaterStep<OneLane>.Headroom - 1)) / seconds);
+        var headroom = rice.DrinksOn ? WaterStep<OneLane>.EarlyHeadroom : WaterStep<OneLane>.Headroom;
+        var most = rice.DrinksOn ? rice.Absorbed.High / rice.Absorbed.Typical : 1;
+        g.Of(i, Layout.Rate98, lane) = (float)(rate * Math.Log(headroom / (headroom - 1)) / seconds);
+        g.Of(i, Layout.Headroom, lane) = (float)(headroom * most);
         g.Of(i, Layout.Ceil, lane) = (float)(rice.Absorbed.Typical * thirst);
-        g.Of(i, Layout.Cooked, lane) = (float)((rice.Absorbed.High - rice.Absorbed.Typical) * thirst);
+        g.Of(i, Layout.Cooked, lane) = (float)(Math.Max(LeastFurther, rice.Absorbed.High - rice.Absorbed.Typical) * thirst);
         g.Of(i, Layout.Over, lane) = (float)(rice.Method == "steam" ? Bowls.SteamedShare * rice.Absorbed.Typical : Bowls.RiceCeiling);
         g.Of(i, Layout.SaltRate, lane) = (float)(1 / g.Constants.SaltTimeSplit);
         g.Of(i, Layout.Capacity, lane) = (float)(r.Dry.Grams * g.Constants.SpecificHeatDry);

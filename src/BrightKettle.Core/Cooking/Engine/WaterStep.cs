@@ -27,6 +27,10 @@ internal static class WaterStep<T>
     /// (fitted to when the surface is dry).</summary>
     public const float Headroom = 1.3f;
 
+    /// <summary>The same for rice that drinks on (parboiled or in its bran), over the most that it drinks: it takes its water early and
+    /// softens after (fitted to the same).</summary>
+    public const float EarlyHeadroom = 1.06f;
+
     /// <summary>Further swelling per doubling of tender, share of the fluffy amount: porridge holds about twice as much (confidence
     /// C).</summary>
     private const float PorridgeSwelling = 0.9f;
@@ -278,15 +282,18 @@ internal static class WaterStep<T>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     private static T RiceDrinks(PotGroup g, int v, int f, T wet, T step, T broth)
     {
-        // Past tender the grain goes on swelling, to a porridge in the end.
-        var over = T.Max(T.All(0), T.Load(ref g.Row<T>(f + Layout.Soft)) - T.All(SwellsFrom));
+        // Past tender the grain goes on swelling, to a porridge in the end; by how far it is in the middle of the step.
+        var ahead = step * T.All(0.5f) * RiceSoftens(g, v, f, broth);
+        var over = T.Max(T.All(0), T.Load(ref g.Row<T>(f + Layout.Soft)) + ahead - T.All(SwellsFrom));
         var wants = RiceWants(g, f, broth);
         // What is usual in this liquor, against water: what it holds is judged by it.
         (T.All(1) + (T.All(g.Step.RiceThirst) * broth)).Store(ref g.Row<T>(f + Layout.WetFactor));
         var most = wants + T.Load(ref g.Row<T>(f + Layout.Cooked)) + (wants * T.All(PorridgeSwelling) * over);
         var rate = T.Load(ref g.Row<T>(f + Layout.Rate98)) * T.Load(ref g.Row<T>(v + Layout.RiceRate)) * Slowed(g, broth);
         // At an even pace until it holds what it usually does, then no further.
-        var drawn = ((wants * T.All(Headroom)) + (wants * T.All(PorridgeSwelling) * over) - wet) * RateLaws.Taken(rate * step);
+        var drawn =
+            ((wants * T.Load(ref g.Row<T>(f + Layout.Headroom))) + (wants * T.All(PorridgeSwelling) * over) - wet)
+            * RateLaws.Taken(rate * step);
         return T.Max(T.All(0), T.Min(drawn, most - wet));
     }
 
@@ -392,10 +399,14 @@ internal static class WaterStep<T>
         var supported = wet / (T.All(NeededShare) * RiceWants(g, f, broth));
         var free = T.Max(T.All(0), T.Min(T.All(1), (supported - soft) * T.All(10)));
         free = T.Where(T.Less(T.All(1), soft), T.All(1), free);
-        return T.Load(ref g.Row<T>(f + Layout.Soft98))
-            * T.Load(ref g.Row<T>(v + Layout.RiceRate))
-            * T.Load(ref g.Row<T>(f + Layout.SoftFactor))
-            * Slowed(g, broth)
-            * free;
+        return RiceSoftens(g, v, f, broth) * free;
     }
+
+    /// <summary>Of its own time, per second, with all the water that it needs.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static T RiceSoftens(PotGroup g, int v, int f, T broth) =>
+        T.Load(ref g.Row<T>(f + Layout.Soft98))
+        * T.Load(ref g.Row<T>(v + Layout.RiceRate))
+        * T.Load(ref g.Row<T>(f + Layout.SoftFactor))
+        * Slowed(g, broth);
 }
