@@ -45,6 +45,9 @@ public sealed record Extra
     /// <summary>Sodium that does not taste of salt, g per g.</summary>
     public double HiddenSodium { get; init; }
 
+    /// <summary>Solids that bind the liquor, g per g: at once from what is liquid, else as it cooks.</summary>
+    public double Binds { get; init; }
+
     /// <summary>It must come out again before the table.</summary>
     public bool ComesOut { get; init; }
 

@@ -81,13 +81,16 @@ public sealed record Pulse
 
     public required LectinRisk LectinRisk { get; init; }
 
-    /// <summary>Codes of cautions that belong to this pulse; their sentences are not here.</summary>
     /// <summary>It is boiled hard before any gentle heat: for its lectin, or because that is advised of it (broad beans, horse gram).</summary>
     public required bool BoilsFirst { get; init; }
 
+    /// <summary>Codes of cautions that belong to this pulse; their sentences are not here.</summary>
     public required IReadOnlyList<string> Cautions { get; init; }
 
     public required string Note { get; init; }
+
+    /// <summary>The same picked green; null where nobody sells it so.</summary>
+    public GreenSeed? Green { get; init; }
 
     /// <summary>Fitted: minutes at 98 °C from wet through to tender in the slow seeds.</summary>
     public required double SofteningMinutesAt98C { get; init; }

@@ -30,7 +30,8 @@ internal sealed record PulseRow(
     LectinRisk LectinRisk,
     IReadOnlyList<string> Cautions,
     string Note,
-    bool Preboil = false
+    bool Preboil = false,
+    GreenSeed? Green = null
 )
 {
     public Pulse With(Kinetics kinetics) =>
@@ -67,6 +68,7 @@ internal sealed record PulseRow(
             BoilsFirst = LectinRisk != LectinRisk.Low || Preboil,
             Cautions = Cautions,
             Note = Note,
+            Green = Green,
             SofteningMinutesAt98C = kinetics.SofteningMinutesAt98C,
             HydrationPerHourAt98C = kinetics.HydrationPerHourAt98C,
         };

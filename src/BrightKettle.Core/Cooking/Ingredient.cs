@@ -15,17 +15,24 @@ public sealed record PulseIngredient(string Id, Mass Dry, Pulse Pulse, Pace Pace
     /// <summary>How long and how the bag was stored.</summary>
     public Lot Lot { get; init; } = Lot.Fresh;
 
-    /// <summary>Cooked already (tin, fridge or freezer), at this temperature; null for dry seed.</summary>
-    public Temperature? CookedAt { get; init; }
+    /// <summary>How far along it is already; null for dry seed, and for green seed at the room's temperature.</summary>
+    public SeedStart? Start { get; init; }
 
-    /// <summary>Out of a tin: cooked under pressure and often firmed with calcium, so that it softens on slowly.</summary>
-    public bool FromTin { get; init; }
+    /// <summary>Picked green, fresh or frozen: never dried, so that it is tender in minutes.</summary>
+    public bool Green { get; init; }
+
+    /// <summary>Cooked until it can be eaten, before this cook.</summary>
+    public bool IsCooked => Start is { IsCooked: true };
 
     /// <summary>Salt that cooked pulses bring along, g per g of their cooked weight; 0 to 0.03.</summary>
     public double CookedSaltShare { get; init; }
 
-    /// <summary>What stands on the scale: the dry seed, or, of what is cooked already, the cooked and drained.</summary>
-    public Mass OnTheScale => CookedAt is null ? Dry : CookedOf(Pulse, Dry);
+    /// <summary>What stands on the scale: the dry seed, the green, or, of what is cooked already, the cooked and drained.</summary>
+    public Mass OnTheScale =>
+        Green ? Dry * (1 / Pulse.Green!.DryShare)
+        : IsCooked ? CookedOf(Pulse, Dry)
+        : Start is { } start ? Dry * (1 + (start.WetShare * Pulse.ColdCeiling))
+        : Dry;
 
     /// <summary>Dry weight behind this weight of cooked, drained pulses.</summary>
     public static Mass DryOf(Pulse pulse, Mass cooked) => cooked * (1 / (1 + pulse.Absorbed.Typical - pulse.SolidsLoss));
@@ -40,6 +47,9 @@ public sealed record RiceIngredient(string Id, Mass Dry, Rice Rice, double RateF
 {
     /// <summary>Stirred in hot fat first: the grain drinks a little more slowly and clings less.</summary>
     public bool Toasted { get; init; }
+
+    /// <summary>How far along it is already; null for dry grain.</summary>
+    public SeedStart? Start { get; init; }
 }
 
 /// <summary>Anything else that brings water, salt, acid or pieces: stock, coconut milk, tomato, cured meat, leaves.</summary>

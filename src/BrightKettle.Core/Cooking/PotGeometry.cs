@@ -12,6 +12,9 @@ public static class PotGeometry
     /// <summary>Grams of water bound in a seed that fill a millilitre.</summary>
     private const double BoundWaterDensity = 1.03;
 
+    /// <summary>Of green seed, g/mL (confidence C).</summary>
+    private const double GreenDensity = 1.06;
+
     /// <summary>The least share of a bed that is void, however far it has swollen.</summary>
     private const double LeastVoid = 0.08;
 
@@ -24,6 +27,13 @@ public static class PotGeometry
             // What is not liquid stands in the pot as it is, about as dense as water.
             var volume = grams * Math.Max(0, 1 - extra.Extra.FreeWater - extra.Extra.BoundWater + uptake);
             return (extra.Extra.FreeWater > 0.5 ? 0 : volume * 1.3, extra.Extra.FreeWater > 0.5 ? 0 : volume);
+        }
+
+        if (ingredient is PulseIngredient { Green: true, Pulse.Green: { } green })
+        {
+            // Plump from the start, a little heavier than water.
+            var weight = grams * (1 + uptake);
+            return (weight * MillilitresPerCup / green.GramsPerCup, weight / GreenDensity);
         }
 
         var (dryHeap, cookedHeap, full, density) = ingredient switch

@@ -168,14 +168,11 @@ public sealed record Dish(
     /// <summary>For <see cref="Method.Cooked"/>: where the pulses come from.</summary>
     public CookedFrom CookedFrom { get; init; }
 
-    /// <summary>How warm pulses are that are cooked already; null for dry ones.</summary>
-    public Temperature? CookedAt =>
+    /// <summary>What pulses bring that are cooked already; null for dry ones.</summary>
+    public SeedStart? Start =>
         Method != Method.Cooked ? null
-        : CookedFrom == CookedFrom.Tin ? Household.Room
-        : Household.Fridge;
-
-    /// <summary>Tinned pulses soften on slowly.</summary>
-    public bool FromTin => Method == Method.Cooked && CookedFrom == CookedFrom.Tin;
+        : CookedFrom == CookedFrom.Tin ? new(Household.Room) { FromTin = true }
+        : new(Household.Fridge);
 
     /// <summary>Salt that they bring along, g per g; 0 for dry ones.</summary>
     public double CookedSaltShare =>

@@ -245,7 +245,8 @@ public sealed class Forecaster(Simulator simulator)
             Crust.Of(reference.Vessels[v], simulator.Constants),
             runs.Count(r => Crust.Of(r.Vessels[v], simulator.Constants) == BaseState.Scorched) / (double)runs.Length,
             new Spread(runs.Length).Of([.. runs], r => Salt(r.Vessels[v]), Salt(reference.Vessels[v])),
-            ThicknessOf.Of(reference.Vessels[v])
+            ThicknessOf.Of(reference.Vessels[v]),
+            ThicknessOf.OnThePlate(reference.Vessels[v])
         );
     }
 

@@ -148,8 +148,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
             new PulseIngredient(PulseId, dish.PulseDry, dish.Pulse, dish.Pace)
             {
                 Lot = dish.Lot,
-                CookedAt = dish.CookedAt,
-                FromTin = dish.FromTin,
+                Start = dish.Start,
                 CookedSaltShare = dish.CookedSaltShare,
             },
         };
@@ -161,8 +160,7 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         ingredients.AddRange(
             dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
             {
-                CookedAt = dish.CookedAt,
-                FromTin = dish.FromTin,
+                Start = dish.Start,
                 CookedSaltShare = dish.CookedSaltShare,
             })
         );

@@ -18,7 +18,7 @@ public static class CyanogenGate
         ArgumentNullException.ThrowIfNull(trace);
         var cook = trace.Cook;
         var found = new List<GateFinding>();
-        foreach (var pulse in cook.Ingredients.OfType<PulseIngredient>().Where(p => p.CookedAt is null && p.Pulse.Cautions.Contains(Mark)))
+        foreach (var pulse in cook.Ingredients.OfType<PulseIngredient>().Where(p => !p.IsCooked && p.Pulse.Cautions.Contains(Mark)))
         {
             if (LectinGate.SoakedAndDrained(trace, pulse.Id))
             {

@@ -8,8 +8,14 @@ namespace BrightKettle.Core.Safety;
 public static partial class LectinGate
 {
     /// <summary>Whether it stood in water for <see cref="LeastSoak"/> or was quick-soaked, and that water was poured away.</summary>
+    /// <remarks>Green seed was never dry.</remarks>
     internal static bool SoakedAndDrained(CookTrace trace, string id)
     {
+        if (trace.Cook.Ingredients[trace.Cook.IndexOf(id)] is PulseIngredient pulse && (pulse.Green || pulse.Start?.Soaked >= LeastSoak))
+        {
+            return true;
+        }
+
         var bowl = trace.BowlBefore(trace.Cook.Actions.Count, id);
         if (bowl is { Soaked: { } soaked, Drained: { } drained })
         {

@@ -156,7 +156,7 @@ public static partial class LectinGate
             : new(NotBoiledCode, held.Id, action, true, RequiredBoil(trace.Cook.Kitchen.Altitude, cautious).TotalMinutes);
     }
 
-    private static bool IsAtRisk(Ingredient ingredient) => ingredient is PulseIngredient { CookedAt: null, Pulse.BoilsFirst: true };
+    private static bool IsAtRisk(Ingredient ingredient) => ingredient is PulseIngredient { IsCooked: false, Pulse.BoilsFirst: true };
 
     /// <summary>A flame whose word means a pot that boils.</summary>
     private static bool Boils(Flame flame) => flame is Flame.Gentle or Flame.Lively or Flame.Rolling or Flame.Full or Flame.High;

@@ -11,8 +11,8 @@ public abstract record Entry(Guid Id, Instant At)
     /// <summary>A moment of the plan was done. What came before it in its lane and was not told is passed over.</summary>
     public sealed record Done(Guid Id, Instant At, string MomentId) : Entry(Id, At)
     {
-        /// <summary>Water poured in instead of what the plan says, g; null: as planned.</summary>
-        public Mass? Poured { get; init; }
+        /// <summary>Water poured in instead of what the plan says, as a jug shows it, as hot as the plan wants it; null: as planned.</summary>
+        public Volume? Poured { get; init; }
 
         /// <summary>Salt put in instead of what the plan says, g; null: as planned.</summary>
         public Mass? Salt { get; init; }

@@ -175,15 +175,16 @@ public sealed class EveningState
         {
             switch (action)
             {
-                case CookAction.AddWater water when poured is { } grams:
+                case CookAction.AddWater water when poured is { } jug:
                     yield return water with
                     {
-                        Water = grams,
+                        Water = jug.MassOfWater(water.Temperature),
                     };
                     poured = null;
                     break;
-                case CookAction.SetLiquor measure when poured is { } grams:
-                    yield return new CookAction.AddWater(measure.Trigger, grams, Temperature.FromCelsius(100))
+                case CookAction.SetLiquor measure when poured is { } jug:
+                    var boiling = Temperature.FromCelsius(100);
+                    yield return new CookAction.AddWater(measure.Trigger, jug.MassOfWater(boiling), boiling)
                     {
                         StepId = measure.StepId,
                         In = measure.In,

@@ -139,7 +139,7 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             ],
             Trouble.RiceTooEarly when !pot.RiceIn && evening.Pending.FirstOrDefault(m => m.Has(StepIds.Join)) is { } join =>
             [
-                new Entry.Done(Guid.Empty, now, join.Id) { Poured = Mass.Zero },
+                new Entry.Done(Guid.Empty, now, join.Id) { Poured = Volume.FromMillilitres(0) },
             ],
             _ => [],
         };

@@ -123,7 +123,7 @@ public static class NotesCook
             .ToList();
         var bag = new PulseIngredient("pulse", Mass.FromGrams(grams), pulse, new Pace(1, catalogue.Constants.LotSpread))
         {
-            CookedAt = line.Cooked ? Cold : null,
+            Start = line.Cooked ? new SeedStart(Cold) : null,
         };
         var salt = notes.Amounts.Where(a => a.Kind == "salt").Sum(a => a.Grams ?? 0);
         List<CookAction> actions =

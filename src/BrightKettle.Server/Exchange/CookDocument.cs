@@ -77,7 +77,12 @@ public sealed record CookerDocument(
 /// <param name="PaceSpread">For a pulse: standard deviation of ln(pace).</param>
 /// <param name="AgeYears">For a pulse: since the harvest.</param>
 /// <param name="Storage">For a pulse: cool, cupboard, warm or hot.</param>
-/// <param name="CookedCelsius">For a pulse that is cooked already: its temperature; its grams are then the dry weight it came from.</param>
+/// <param name="CookedCelsius">For a pulse or rice that does not start dry (soaked, par-cooked, cooked, frozen): its temperature; its
+/// grams are then the dry weight it came from.</param>
+/// <param name="StartsDoneness">Of such: how far along it is; left out: cooked until soft.</param>
+/// <param name="StartsWetShare">Of such: of the water of a long soak, 0 to 1; left out: all of it.</param>
+/// <param name="SoakedHours">Of such a pulse: how long it was soaked in water that was poured away; left out: nobody knows.</param>
+/// <param name="Green">For a pulse: picked green, fresh or frozen; its grams are then the dry weight within.</param>
 /// <param name="FromTin">For a pulse that is cooked already: out of a tin it softens on slowly.</param>
 /// <param name="CookedSaltShare">For a pulse that is cooked already: salt, g per g.</param>
 /// <param name="Toasted">For rice: stirred in hot fat first.</param>
@@ -101,7 +106,11 @@ public sealed record IngredientDocument(
     double? RateFactor = null,
     double? Celsius = null,
     int? Pieces = null,
-    bool? Blanched = null
+    bool? Blanched = null,
+    bool? Green = null,
+    double? StartsDoneness = null,
+    double? StartsWetShare = null,
+    double? SoakedHours = null
 );
 
 /// <summary>One action; which of the figures belong to it depends on what it does.</summary>

@@ -169,6 +169,19 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
         };
     }
 
+    private SeedStart? Start(IngredientDocument d, string at) =>
+        d.CookedCelsius is not { } celsius
+            ? null
+            : new(
+                Temperature.FromCelsius(checks.Within(celsius, -25, 100, $"{at}.cookedCelsius")),
+                checks.Within(d.StartsDoneness ?? SeedStart.Cooked, 0, 300, $"{at}.startsDoneness"),
+                checks.Within(d.StartsWetShare ?? 1, 0, 1, $"{at}.startsWetShare")
+            )
+            {
+                FromTin = d.FromTin ?? false,
+                Soaked = d.SoakedHours is { } hours ? Duration.FromHours(checks.Within(hours, 0, 72, $"{at}.soakedHours")) : null,
+            };
+
     private Ingredient? Ingredient(IngredientDocument d, string at)
     {
         if (d?.Id is null || d.CatalogueId is null)
@@ -182,6 +195,11 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
             case "pulse" when catalogue.FindPulse(d.CatalogueId) is { } pulse:
                 var median = checks.Within(d.PaceMedian ?? 1, 0.1, 5, $"{at}.paceMedian");
                 var spread = checks.Within(d.PaceSpread ?? catalogue.Constants.LotSpread, 0, 1, $"{at}.paceSpread");
+                if (d.Green == true && pulse.Green is null)
+                {
+                    checks.Add("catalogue.not_green", $"{at}.green");
+                }
+
                 return new PulseIngredient(d.Id, grams, pulse, new Pace(median, spread))
                 {
                     Lot =
@@ -191,16 +209,15 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                                 checks.Within(d.AgeYears ?? 0, 0, 20, $"{at}.ageYears"),
                                 ClosedSet.Read<Storage>(d.Storage ?? "cupboard", $"{at}.storage", checks)
                             ),
-                    CookedAt = d.CookedCelsius is { } cooked
-                        ? Temperature.FromCelsius(checks.Within(cooked, -25, 100, $"{at}.cookedCelsius"))
-                        : null,
-                    FromTin = d.FromTin ?? false,
+                    Start = Start(d, at),
+                    Green = d.Green ?? false,
                     CookedSaltShare = checks.Within(d.CookedSaltShare ?? 0, 0, 0.03, $"{at}.cookedSaltShare"),
                 };
             case "rice" when catalogue.FindRice(d.CatalogueId) is { } rice:
                 return new RiceIngredient(d.Id, grams, rice, checks.Within(d.RateFactor ?? 1, 0.2, 5, $"{at}.rateFactor"))
                 {
                     Toasted = d.Toasted ?? false,
+                    Start = Start(d, at),
                 };
             case "extra" when catalogue.FindExtra(d.CatalogueId) is { } extra:
                 if (d.Blanched == true && extra.SaltAfterBlanch is null)

@@ -60,15 +60,22 @@ public static class CookWriter
                 p.Pace.Spread,
                 p.Lot == Lot.Fresh ? null : p.Lot.Years,
                 p.Lot == Lot.Fresh ? null : ClosedSet.Word(p.Lot.Storage),
-                p.CookedAt?.Celsius,
+                p.Start?.Temperature.Celsius,
                 p.CookedSaltShare > 0 ? p.CookedSaltShare : null,
-                p.FromTin ? true : null
+                p.Start is { FromTin: true } ? true : null,
+                Green: p.Green ? true : null,
+                StartsDoneness: p.Start is { Doneness: not SeedStart.Cooked } ? p.Start.Doneness : null,
+                StartsWetShare: p.Start is { WetShare: not 1 } ? p.Start.WetShare : null,
+                SoakedHours: p.Start?.Soaked?.TotalHours
             ),
             RiceIngredient r => new(
                 r.Id,
                 "rice",
                 r.Rice.Id,
                 r.Dry.Grams,
+                CookedCelsius: r.Start?.Temperature.Celsius,
+                StartsDoneness: r.Start is { Doneness: not SeedStart.Cooked } ? r.Start.Doneness : null,
+                StartsWetShare: r.Start is { WetShare: not 1 } ? r.Start.WetShare : null,
                 Toasted: r.Toasted ? true : null,
                 RateFactor: r.RateFactor == 1 ? null : r.RateFactor
             ),

@@ -62,6 +62,7 @@ public sealed record ForecastDto(
 /// <param name="ShareScorched">0 to 1: of the pots.</param>
 /// <param name="SaltPercent">In its liquor at the end, % by weight.</param>
 /// <param name="Thickness">Of its liquor at the end, hot; null where there is none.</param>
+/// <param name="OnThePlate">The same some minutes later on the plate.</param>
 public sealed record VesselSeriesDto(
     string Id,
     IReadOnlyList<double> Celsius,
@@ -70,7 +71,8 @@ public sealed record VesselSeriesDto(
     [property: OneOf(typeof(BaseState))] string Base,
     double ShareScorched,
     BandDto SaltPercent,
-    [property: OneOf(typeof(Thickness))] string? Thickness
+    [property: OneOf(typeof(Thickness))] string? Thickness,
+    [property: OneOf(typeof(Thickness))] string? OnThePlate
 );
 
 /// <summary>A cook that cannot come to its end: which action waits, and for what.</summary>

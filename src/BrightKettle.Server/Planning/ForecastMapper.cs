@@ -39,7 +39,8 @@ public static class ForecastMapper
                     ClosedSet.Word(v.Base),
                     v.ShareScorched,
                     Band(v.SaltPercent, 2),
-                    v.Thickness is { } thick ? ClosedSet.Word(thick) : null
+                    v.Thickness is { } thick ? ClosedSet.Word(thick) : null,
+                    v.OnThePlate is { } plate ? ClosedSet.Word(plate) : null
                 )),
             ],
             forecast.Reference.StalledAt is { } at ? Stalled(at, forecast.Cook.Actions[at].Trigger) : null

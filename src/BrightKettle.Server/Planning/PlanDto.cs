@@ -1,3 +1,4 @@
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
@@ -132,6 +133,7 @@ public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyLis
 /// <param name="WithLooks">0 to 1: share of pots in which all is tender together, with the looks that the plan asks for.</param>
 /// <param name="ByClock">The same by the clock alone.</param>
 /// <param name="Base">clean, crust or scorched: what the reference pot's base is like at the table.</param>
+/// <param name="Sauce">Null for a dish that is to be dry or moist.</param>
 public sealed record PlanDto(
     string Title,
     string PulseName,
@@ -141,6 +143,7 @@ public sealed record PlanDto(
     double WithLooks,
     double ByClock,
     string Base,
+    SauceDto? Sauce,
     JoinDto? Join,
     MeasureOutDto MeasureOut,
     IReadOnlyList<StepDto> Steps,
@@ -150,6 +153,11 @@ public sealed record PlanDto(
     ForecastDto Forecast,
     CookDocument Cook
 );
+
+/// <summary>How the liquid of a saucy dish or a soup runs.</summary>
+/// <param name="Hot">In the pot, when it comes to the table.</param>
+/// <param name="OnThePlate">Some minutes later.</param>
+public sealed record SauceDto([property: OneOf(typeof(Thickness))] string Hot, [property: OneOf(typeof(Thickness))] string OnThePlate);
 
 /// <summary>Which schools this plan follows.</summary>
 /// <param name="SoakWaterMayBeKept">False where a lectin or a brine forbids it, or nothing is soaked.</param>

@@ -13,6 +13,12 @@ namespace BrightKettle.Server.Planning;
 /// <summary>From a plan of the core to what a page shows.</summary>
 public static class PlanMapper
 {
+    private static SauceDto? Sauce(Plan plan) =>
+        plan.Dish.Style is Style.Saucy or Style.Soup
+        && plan.Forecast.Vessels is [{ Thickness: { } hot, OnThePlate: { } plate }, ..]
+            ? new(ClosedSet.Word(hot), ClosedSet.Word(plate))
+            : null;
+
     public static PlanDto Map(Plan plan, int people, double cupMillilitres)
     {
         ArgumentNullException.ThrowIfNull(plan);
@@ -27,6 +33,7 @@ public static class PlanMapper
             plan.ShareTender,
             plan.BlindShare,
             ClosedSet.Word(plan.Base),
+            Sauce(plan),
             Join(plan),
             MeasureOut(plan, people, cupMillilitres),
             PlanSteps.Of(plan),

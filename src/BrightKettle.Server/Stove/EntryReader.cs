@@ -32,7 +32,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         {
             EntryKind.Did => new Entry.Done(d.EventId, at, d.MomentId ?? string.Empty)
             {
-                Poured = d.Millilitres is null ? null : Mass.FromGrams(Within(d.Millilitres, 0, 40_000, "millilitres")),
+                Poured = d.Millilitres is null ? null : Volume.FromMillilitres(Within(d.Millilitres, 0, 40_000, "millilitres")),
                 Salt = d.Grams is null ? null : Mass.FromGrams(Within(d.Grams, 0, 500, "grams")),
             },
             EntryKind.Seen => Saw(
@@ -62,13 +62,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
             ),
             EntryKind.VentClear => Saw(new Observation.VentClear(at)),
             EntryKind.Probed => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
-            EntryKind.Water => Extra(
-                new CookAction.AddWater(
-                    Trigger.Next,
-                    Mass.FromGrams(Within(d.Millilitres, 5, 20_000, "millilitres")),
-                    Temperature.FromCelsius(Within(d.Celsius ?? 100, 0, 100, "celsius"))
-                )
-            ),
+            EntryKind.Water => Extra(Water(d, checks)),
             EntryKind.Salt => Extra(new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(Within(d.Grams, 0.1, 500, "grams")))),
             EntryKind.Flame => Extra(new CookAction.Heat(Trigger.Next, ClosedSet.Read<Flame>(d.What, "what", checks))),
             EntryKind.Lid => Extra(new CookAction.Cover(Trigger.Next, ClosedSet.Read<Lid>(d.What, "what", checks))),
@@ -92,6 +86,14 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         return checks.Any ? null : entry;
     }
 
+    /// <summary>Millilitres of a jug are so many grams at the temperature that was told.</summary>
+    private static CookAction.AddWater Water(StoveEntry d, FieldFaults checks)
+    {
+        var celsius = Temperature.FromCelsius(checks.Within(d.Celsius ?? 100, 0, 100, "celsius"));
+        var jug = Volume.FromMillilitres(checks.Within(d.Millilitres ?? double.NaN, 5, 20_000, "millilitres"));
+        return new(Trigger.Next, jug.MassOfWater(celsius), celsius);
+    }
+
     /// <summary>What an answer takes for granted of the minutes before, as it is stored.</summary>
     public static StoveEntry Write(Entry entry, Guid id, string? by, long basedOn)
     {
@@ -99,7 +101,7 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
         var plain = new StoveEntry(id, entry.At.ToDateTimeOffset(), basedOn, string.Empty, by);
         return entry switch
         {
-            Entry.Done e => plain with { Kind = ClosedSet.Word(EntryKind.Did), MomentId = e.MomentId, Millilitres = e.Poured?.Grams },
+            Entry.Done e => plain with { Kind = ClosedSet.Word(EntryKind.Did), MomentId = e.MomentId, Millilitres = e.Poured?.Millilitres },
             Entry.Extra { Action: CookAction.Heat a } => plain with
             {
                 Kind = ClosedSet.Word(EntryKind.Flame),

@@ -182,4 +182,34 @@ public class ActionListTests
         Assert.True(With(0, 1) > With(0));
         Assert.Null(ThicknessOf.Of(default));
     }
+
+    [Fact]
+    public void A_dal_that_has_melted_is_thick_and_thicker_on_the_plate_and_dough_binds_a_stew()
+    {
+        VesselState Pot(string id, double minutes, params Ingredient[] extras) =>
+            Cook(
+                    Kitchens.Pot(),
+                    [Pulse(id, 200), .. extras],
+                    [
+                        Add("p"),
+                        Water(800),
+                        Lid(Core.Cooking.Lid.On),
+                        Heat(Flame.Full),
+                        Heat(Flame.Gentle, Boils()),
+                        .. extras.Select(x => Add(x.Id)),
+                        Serve(After(minutes)),
+                    ]
+                )
+                .Run()
+                .Vessels[0];
+        var early = Pot("lentil_red_split", 3);
+        var dal = Pot("lentil_red_split", 40);
+        Assert.Equal(Thickness.Runny, ThicknessOf.Of(early));
+        Assert.True(ThicknessOf.Of(dal) >= Thickness.Thick);
+        var beans = Pot("black", 5);
+        Assert.True(ThicknessOf.OnThePlate(dal) > ThicknessOf.Of(early));
+        Assert.All(new[] { early, dal, beans }, v => Assert.InRange(ThicknessOf.OnThePlate(v) - ThicknessOf.Of(v) ?? 9, 0, 2));
+        Assert.True(Pot("black", 30, Extra("dough", 250)).SolidsGrams > Pot("black", 30).SolidsGrams + 8);
+        Assert.True(Pot("black", 2, Extra("dough", 250)).SolidsGrams < Pot("black", 30, Extra("dough", 250)).SolidsGrams - 5);
+    }
 }

@@ -67,6 +67,32 @@ public class AnyListLaws(ITestOutputHelper output)
         )
     );
 
+    /// <summary>What does not begin dry.</summary>
+    private static readonly PulseIngredient[] Begun =
+    [
+        Pulse("black", 150, name: "tin") with
+        {
+            Start = new SeedStart(Temperature.FromCelsius(20)) { FromTin = true },
+        },
+        Pulse("black", 150, name: "tin") with
+        {
+            Start = new SeedStart(Temperature.FromCelsius(-18)),
+        },
+        Pulse("chickpea", 150, name: "tin") with
+        {
+            Start = new SeedStart(Temperature.FromCelsius(5), 50),
+        },
+        Pulse("chickpea", 150, name: "tin") with
+        {
+            Start = new SeedStart(Temperature.FromCelsius(18), 0, 0.9),
+        },
+        Pulse("pigeon_pea", 80, name: "tin") with
+        {
+            Green = true,
+            Start = new SeedStart(Temperature.FromCelsius(-18), 0),
+        },
+    ];
+
     /// <summary>Of the proposals those that the rules take, in their order; a lid that is locked is opened in the same one.</summary>
     private static Cook Valid(IReadOnlyList<CookAction[]> proposals, double starts)
     {
@@ -74,12 +100,11 @@ public class AnyListLaws(ITestOutputHelper output)
             Cooker(CookerKind.Weight, 8),
             [
                 Pulse("chickpea", 250),
-                Pulse("black", 150, name: "tin") with
+                Begun[(int)starts % Begun.Length],
+                Rice("long_white", 200) with
                 {
-                    CookedAt = Temperature.FromCelsius(20),
-                    FromTin = true,
+                    Start = starts % 2 < 1 ? null : new SeedStart(Temperature.FromCelsius(4), 100),
                 },
-                Rice("long_white", 200),
                 Extra("onion", 120, name: "x"),
                 Extra("leaf", 1, name: "leaf"),
             ],

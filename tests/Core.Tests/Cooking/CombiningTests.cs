@@ -149,7 +149,7 @@ public class CombiningTests
     public void Cooked_apart_and_folded_the_heat_is_shared()
     {
         var run = TwoPots(
-                [Pulse("black", 200) with { CookedAt = Temperature.FromCelsius(6) }, Rice("long_white", 300)],
+                [Pulse("black", 200) with { Start = new SeedStart(Temperature.FromCelsius(6)) }, Rice("long_white", 300)],
                 [
                     Add("p"),
                     Water(100),

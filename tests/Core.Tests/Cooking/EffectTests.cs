@@ -179,6 +179,37 @@ public class EffectTests
         }
     }
 
+    [Theory]
+    [InlineData(0.0175, 0)]
+    [InlineData(0, 3)]
+    public void A_soak_works_whether_its_water_is_kept_or_not(double salt, double soda)
+    {
+        double Boils_(double brine, double alkali, bool kept)
+        {
+            var soak = Soak(10, 300, salt: brine, soda: alkali).ToList();
+            return Cook(
+                    Kitchens.Pot(24, 6),
+                    [Pulse("pinto", 300)],
+                    [
+                        .. kept ? soak.Take(1) : soak,
+                        new CookAction.Add(kept ? After(600) : Trigger.Next, "p"),
+                        Water(kept ? 1500 : 2400),
+                        Heat(Flame.Full),
+                        Heat(Flame.Lively, Boils()),
+                        UntilTender(),
+                    ]
+                )
+                .Run()
+                .FromBoil();
+        }
+
+        var poured = Boils_(salt, soda, kept: false) / Boils_(0, 0, kept: false);
+        var kept = Boils_(salt, soda, kept: true) / Boils_(0, 0, kept: true);
+        Assert.InRange(poured, 0.5, 0.93);
+        // What is kept works on in the pot: soda as soda in the pot does, salt a little.
+        Assert.InRange(kept, soda > 0 ? 0.3 : poured - 0.1, soda > 0 ? poured - 0.05 : poured + 0.1);
+    }
+
     [Fact]
     public void All_helpers_together_stay_within_the_cap()
     {

@@ -147,7 +147,7 @@ public class OnTheWayTests(ITestOutputHelper output)
             Run(
                 Pots.Cook(
                     Pot(),
-                    [Pots.Pulse("pinto", 150) with { CookedAt = Units.Temperature.FromCelsius(20), FromTin = tin }],
+                    [Pots.Pulse("pinto", 150) with { Start = new SeedStart(Units.Temperature.FromCelsius(20)) { FromTin = tin } }],
                     [
                         Pots.Add("p"),
                         Pots.Water(600),

@@ -25,7 +25,7 @@ public class SaltedBeforeTests
         Assert.Empty(Found([pulse, Extra("stock_cube", 10)], Add("p"), Water(800), Salt(4), Add("stock_cube"), Serve()));
         // Without any salt at the table all that went in counts; what was taken out again has left its salt.
         Assert.Equal(["hock"], Found([pulse, Extra("ham_hock", 300, name: "hock")], Add("p"), Add("hock"), Water(800), Serve()));
-        var tin = pulse with { CookedAt = Core.Units.Temperature.FromCelsius(20), CookedSaltShare = 0.008 };
+        var tin = pulse with { Start = new SeedStart(Core.Units.Temperature.FromCelsius(20)), CookedSaltShare = 0.008 };
         Assert.Equal(["p"], Found([tin], Add("p"), Water(200), Salt(4), Serve()));
     }
 

@@ -177,6 +177,13 @@ public class GateTests
             [.. Soak(8, soda: 2 * gramsPerLitre), Add("p"), Water(1000), Heat(Flame.Full), UntilTender()]
         );
         Assert.Equal(blocked, Blocks(bowl).Contains(SodaGate.TooMuch));
+        // Water that is kept brings its soda into the pot: half of it from the bowl, half of it as it is.
+        var kept = Cook(
+            Kitchens.Pot(24, 6),
+            [Pulse("chickpea", 250), Extra("soda", gramsPerLitre / 2)],
+            [Soak(8, soda: gramsPerLitre / 2).First(), new CookAction.Add(After(480), "p"), Add("soda"), Heat(Flame.Full), UntilTender()]
+        );
+        Assert.Equal(blocked, Blocks(kept).Contains(SodaGate.TooMuch));
     }
 
     [Theory]

@@ -145,7 +145,7 @@ public class MethodGateTests
                 new(
                     Cook(
                         Kitchens.Pot(),
-                        [Pulse("kidney_red", 200) with { CookedAt = Temperature.FromCelsius(20) }],
+                        [Pulse("kidney_red", 200) with { Start = new SeedStart(Temperature.FromCelsius(20)) }],
                         [Add("p"), Water(200), Heat(Flame.Lowest), Serve(After(15))]
                     )
                 ),

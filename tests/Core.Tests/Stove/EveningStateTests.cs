@@ -157,7 +157,10 @@ public sealed class EveningStateTests
         var told = AsPlanned(Chickpeas, At(Chickpeas, StepIds.Light));
         var evening = Begin(Chickpeas, told);
         Entry.Done Lit(double grams) =>
-            new(Guid.CreateVersion7(), At(Chickpeas, StepIds.Light), evening.With(StepIds.Light).Id) { Poured = Mass.FromGrams(grams) };
+            new(Guid.CreateVersion7(), At(Chickpeas, StepIds.Light), evening.With(StepIds.Light).Id)
+            {
+                Poured = Volume.FromMillilitres(grams),
+            };
         var less = Eye.Forecast(Begin(Chickpeas, [.. told, Lit(1000)]), now, new Targets(Style.Moist));
         var more = Eye.Forecast(Begin(Chickpeas, [.. told, Lit(1500)]), now, new Targets(Style.Moist));
         Assert.InRange(more.Pot!.LiquorMillilitres - less.Pot!.LiquorMillilitres, 490, 520);
@@ -168,6 +171,25 @@ public sealed class EveningStateTests
         );
         var later = Eye.Forecast(Begin(Chickpeas, [.. told, Lit(1000), topped]), now + Min(1), new Targets(Style.Moist));
         Assert.InRange(later.Pot!.LiquorMillilitres - less.Pot.LiquorMillilitres, 195, 215);
+    }
+
+    [Fact]
+    public void A_jug_of_boiling_water_weighs_four_per_cent_less_than_a_cold_one()
+    {
+        var plan = Kitchens.Planned(Kitchens.Dish("pinto", 150, "long_white", 200, style: Style.Saucy) with { Method = Method.Cooked });
+        var join = plan.Cook.Actions.First(a => a.StepId == StepIds.SetLiquor);
+        Assert.IsType<CookAction.SetLiquor>(join);
+        var at = At(plan, StepIds.SetLiquor);
+        var told = AsPlanned(plan, at - Min(0.1));
+        var moment = Begin(plan, told).With(StepIds.SetLiquor);
+        double Liquor(double millilitres)
+        {
+            var poured = new Entry.Done(Guid.CreateVersion7(), at, moment.Id) { Poured = Volume.FromMillilitres(millilitres) };
+            var evening = Begin(plan, [.. told, poured]);
+            return evening.AsOf(at + Min(0.1), out _).Actions.OfType<CookAction.AddWater>().Last().Water.Grams;
+        }
+
+        Assert.Equal(0.958, Liquor(500) / 500, 0.002);
     }
 
     [Fact]

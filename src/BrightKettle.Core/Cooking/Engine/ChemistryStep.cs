@@ -8,7 +8,7 @@ internal static class ChemistryStep<T>
     where T : struct, ILanes<T>
 {
     /// <summary>mmol of alkali in a gram of bicarbonate (1000 / 84.0).</summary>
-    private const float MillimolesPerGramSoda = 11.9f;
+    public const float MillimolesPerGramSoda = 11.9f;
 
     private const float NeutralPh = 6.4f;
     private const float LeastPh = 3.5f;
@@ -69,7 +69,7 @@ internal static class ChemistryStep<T>
     {
         var liquor = T.FromWide(ref g.WideRow<T>(Layout.VesselDouble(vessel) + Layout.Liquor));
         var (pulses, water) = (T.All(0), liquor);
-        var (acid, sugar, firming) = (T.All(0), T.All(0), T.All(1));
+        var (acid, sugar, firming) = (T.All(0) - T.Load(ref g.Row<T>(Layout.VesselFloat(vessel) + Layout.Alkali)), T.All(0), T.All(1));
         foreach (var i in g.Inside(vessel))
         {
             var f = g.FloatAt[i];

@@ -53,7 +53,10 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
 
     /// <summary>How fast seeds soften for standing out of the liquor: 1 where the bed is covered.</summary>
     public const int Bathed = 28;
-    private const int VesselFloats = 29;
+
+    /// <summary>Alkali that the water of a kept soak has brought into the liquor, mmol.</summary>
+    public const int Alkali = 29;
+    private const int VesselFloats = 30;
 
     // Rows of floats for each ingredient, from IngredientFloat.
     public const int Place = 0;
@@ -166,7 +169,7 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
 
     /// <summary>Salt, acid, sugar and soda are followed only where there are any.</summary>
     private static bool NeedsChemistry(Cook cook) =>
-        cook.Actions.Any(a => a is CookAction.AddSalt or CookAction.Soak { SaltShare: > 0 })
+        cook.Actions.Any(a => a is CookAction.AddSalt or CookAction.Soak { SaltShare: > 0 } or CookAction.Soak { SodaGramsPerLitre: > 0 })
         || cook.Ingredients.Any(i =>
             i
                 is PulseIngredient { CookedSaltShare: > 0 }

@@ -17,22 +17,33 @@ internal sealed partial class Pot
         _g.Wide(Layout.SaltAdded, _lane) -= salt;
     }
 
-    public void EmptyBowl(int ingredient)
+    /// <summary>What salt, soda and hard water of a soak have done to the seeds, when it ends: poured away or taken along.</summary>
+    private void SoakWorks(int ingredient)
     {
-        SoakOn(ingredient);
         ref var bowl = ref _bowls[ingredient];
+        if (_g.OfWide(ingredient, Layout.Bowl, _lane) <= 0 && bowl is { SaltShare: 0, Soda: 0 })
+        {
+            return;
+        }
+
         var share = Math.Min(1, bowl.WetSeconds / (8 * 3600));
         var time =
             (1 + (share * ((_c.Curve("brine_soak").Typical(100 * bowl.SaltShare) * _c.Curve("soda_soak").Typical(bowl.Soda)) - 1)))
             * HardSoak(ingredient);
         _g.Of(ingredient, Layout.LotFactor, _lane) *= (float)time;
+        (bowl.SaltShare, bowl.Soda) = (0, 0);
+    }
+
+    public void EmptyBowl(int ingredient)
+    {
+        SoakOn(ingredient);
+        SoakWorks(ingredient);
         var grams = _g.OfWide(ingredient, Layout.Bowl, _lane);
         _g.OfWide(ingredient, Layout.Bowl, _lane) = 0;
         _g.OfWide(ingredient, Layout.BowlBook, _lane) -= grams;
         _g.Wide(Layout.Gone, _lane) += grams;
         _g.Wide(Layout.SaltGone, _lane) += _g.OfWide(ingredient, Layout.SaltBowl, _lane);
         _g.OfWide(ingredient, Layout.SaltBowl, _lane) = 0;
-        (bowl.SaltShare, bowl.Soda) = (0, 0);
         Freshen();
     }
 

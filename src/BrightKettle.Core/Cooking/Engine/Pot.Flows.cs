@@ -6,9 +6,12 @@ namespace BrightKettle.Core.Cooking.Engine;
 /// <summary>Water, salt and solids that hands move: each flow to two accounts.</summary>
 internal sealed partial class Pot
 {
+    /// <summary>To melt ice, J/g (tables: 334).</summary>
+    private const double Melting = 334;
+
     public void PourWater(int vessel, double grams, double celsius, double iceShare = 0)
     {
-        MixHeat(vessel, grams * HeatStep<OneLane>.SpecificHeatWater, celsius, iceShare * grams * 334);
+        MixHeat(vessel, grams * HeatStep<OneLane>.SpecificHeatWater, celsius, iceShare * grams * Melting);
         Post(vessel, Layout.Tap, -grams);
     }
 
@@ -22,6 +25,7 @@ internal sealed partial class Pot
         PostSalt(vessel, keep ? Layout.SaltJug : Layout.SaltGone, salt);
         var solids = share * Solids(vessel);
         _g.Vessel(vessel, Layout.Carried, _lane) -= (float)solids;
+        _g.Vessel(vessel, Layout.Alkali, _lane) *= (float)(1 - share);
         if (keep)
         {
             _jugSolids += solids;
@@ -79,8 +83,15 @@ internal sealed partial class Pot
                 (_g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane))
                 * HeatStep<OneLane>.SpecificHeatWater
             );
-        MixHeat(vessel, own, celsius);
+        // What is frozen melts first; ice itself warms at half the heat of water, which is left out (20 J/g of some 400).
+        var holds = _g.OfWide(ingredient, Layout.Wet, _lane) + _g.OfWide(ingredient, Layout.Swollen, _lane);
+        MixHeat(vessel, own, celsius, celsius < 0 ? holds * Melting : 0);
         var bowl = _g.OfWide(ingredient, Layout.Bowl, _lane);
+        // A soak that is kept brings its soda along, and has worked like any other.
+        _g.Vessel(vessel, Layout.Alkali, _lane) += (float)(
+            _bowls[ingredient].Soda * bowl / 1000 * ChemistryStep<OneLane>.MillimolesPerGramSoda
+        );
+        SoakWorks(ingredient);
         MixHeat(vessel, bowl * HeatStep<OneLane>.SpecificHeatWater, celsius);
         _g.OfWide(ingredient, Layout.Bowl, _lane) = 0;
         _g.OfWide(ingredient, Layout.BowlBook, _lane) -= bowl;
@@ -93,7 +104,7 @@ internal sealed partial class Pot
         if (_script.Ingredients[ingredient] is ExtraIngredient extra)
         {
             var free = extra.Dry.Grams * extra.Extra.FreeWater;
-            MixHeat(vessel, free * HeatStep<OneLane>.SpecificHeatWater, celsius);
+            MixHeat(vessel, free * HeatStep<OneLane>.SpecificHeatWater, celsius, celsius < 0 ? free * Melting : 0);
             Post(vessel, Layout.Shelf, -free);
             if (extra.Extra.SaltMinutes <= 0)
             {
@@ -155,6 +166,9 @@ internal sealed partial class Pot
             _g.VesselWide(to, row, _lane) += amount;
         }
 
+        var alkali = (float)share * _g.Vessel(from, Layout.Alkali, _lane);
+        _g.Vessel(from, Layout.Alkali, _lane) -= alkali;
+        _g.Vessel(to, Layout.Alkali, _lane) += alkali;
         var thick = (float)share * _g.Vessel(from, Layout.Thick, _lane);
         _g.Vessel(from, Layout.Thick, _lane) -= thick;
         _g.Vessel(to, Layout.Thick, _lane) += thick;
@@ -172,21 +186,44 @@ internal sealed partial class Pot
         double solids = _g.Vessel(vessel, Layout.Thick, _lane) + _g.Vessel(vessel, Layout.Carried, _lane);
         for (var i = 0; i < _bowls.Length; i++)
         {
-            if (_g.Layout.KindOf(i) == IngredientKind.Pulse && PlaceOf(i) == vessel)
+            if (PlaceOf(i) == vessel)
             {
-                solids +=
-                    _g.Of(i, Layout.Dry, _lane)
-                    * _g.Of(i, Layout.Solids, _lane)
-                    * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
+                solids += Gives(i);
             }
         }
 
         return Math.Max(0, solids);
     }
 
+    /// <summary>Solids of one ingredient that are in the liquor, g.</summary>
+    private double Gives(int i)
+    {
+        double dry = _g.Of(i, Layout.Dry, _lane);
+        switch (_script.Ingredients[i])
+        {
+            case PulseIngredient p:
+                var given = dry * _g.Of(i, Layout.Solids, _lane) * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
+                var (creamy, melted) = (
+                    TargetWindows.Of(p.Pulse, PulseTarget.Creamy).Low,
+                    TargetWindows.Of(p.Pulse, PulseTarget.Melted).Low
+                );
+                // From creamy on they break up, until nothing but skins is left of them.
+                return given + (NotSkin * dry * Math.Clamp((Doneness(i) - creamy) / Math.Max(1, melted - creamy), 0, 1));
+            case ExtraIngredient { Extra: { Binds: > 0 } extra }:
+                var way = extra.CookedWater - extra.BoundWater;
+                var cooked = way == 0 ? 1 : ((_g.OfWide(i, Layout.Wet, _lane) / dry) - extra.BoundWater) / way;
+                return dry * extra.Binds * Math.Clamp(cooked, 0, 1);
+            default:
+                return 0;
+        }
+    }
+
+    /// <summary>Of a seed that is crushed or falls apart, what binds the liquor (confidence D).</summary>
+    private const double NotSkin = 0.6;
+
     /// <summary>Solids that come into the liquor when this share of a pulse is crushed: most of what is not skin.</summary>
     public void Mash(int ingredient, double share) =>
-        _g.Vessel(PlaceOf(ingredient), Layout.Thick, _lane) += (float)(0.6 * share * _script.Ingredients[ingredient].Dry.Grams);
+        _g.Vessel(PlaceOf(ingredient), Layout.Thick, _lane) += (float)(NotSkin * share * _script.Ingredients[ingredient].Dry.Grams);
 
     public void Thicken(int vessel, double starch, double water)
     {

@@ -44,7 +44,8 @@ internal sealed partial class Pot
         {
             _bowls[i].Celsius = script.Ingredients[i] switch
             {
-                PulseIngredient { CookedAt: { } at } => at.Celsius,
+                PulseIngredient { Start: { } start } => start.Temperature.Celsius,
+                RiceIngredient { Start: { } start } => start.Temperature.Celsius,
                 ExtraIngredient x => x.Temperature.Celsius,
                 _ => cook.Kitchen.Room.Celsius,
             };

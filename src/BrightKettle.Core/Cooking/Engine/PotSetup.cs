@@ -75,23 +75,65 @@ internal static class PotSetup
         g.Of(i, Layout.Capacity, lane) = (float)(p.Dry.Grams * c.SpecificHeatDry);
         g.Of(i, Layout.LotFactor, lane) = script.LotFactor[i];
         Chemistry.Speed(OneLane.Load(ref g.Of(i, Layout.LotFactor, lane))).Store(ref g.Of(i, Layout.SoftFactor, lane));
-        if (p.CookedAt is not null)
+        if (p.Green)
         {
-            var dry = p.Dry.Grams;
-            g.Of(i, Layout.Coat, lane) = 1;
-            g.Of(i, Layout.Soft98, lane) *= p.FromTin ? (float)c.TinnedSpeed : 1;
-            g.Of(i, Layout.Soft, lane) = 1.05f;
-            g.Of(i, Layout.Ran, lane) = 1.05f;
-            g.Of(i, Layout.RanTender, lane) = 1;
-            g.OfWide(i, Layout.Wet, lane) = dry * pulse.ColdCeiling;
-            g.OfWide(i, Layout.Swollen, lane) = dry * (pulse.Absorbed.Typical - pulse.ColdCeiling);
-            g.OfWide(i, Layout.Book, lane) = dry * pulse.Absorbed.Typical;
-            g.Wide(Layout.Shelf, lane) -= dry * pulse.Absorbed.Typical;
-            var salt = p.CookedSaltShare * dry * (1 + pulse.Absorbed.Typical);
-            g.OfWide(i, Layout.SaltIn, lane) = salt;
-            g.OfWide(i, Layout.SaltInBook, lane) = salt;
-            g.Wide(Layout.SaltAdded, lane) -= salt;
+            Green(g, i, lane, p, pace);
         }
+        else if (p.Start is { } start)
+        {
+            g.Of(i, Layout.Soft98, lane) *= start.FromTin ? (float)c.TinnedSpeed : 1;
+            var soft = SoftOf(g, start);
+            Begins(g, i, lane, soft, pulse.ColdCeiling * start.WetShare, (pulse.Absorbed.Typical - pulse.ColdCeiling) * Math.Min(1, soft));
+        }
+
+        Salted(g, i, lane, p.CookedSaltShare * p.Dry.Grams * (1 + pulse.Absorbed.Typical));
+    }
+
+    /// <summary>Never dried: it holds nearly all its water, and is tender in minutes.</summary>
+    private static void Green(PotGroup g, int i, int lane, PulseIngredient p, double pace)
+    {
+        var green = p.Pulse.Green ?? throw new ArgumentException($"{p.Pulse.Id} is not sold green.", nameof(p));
+        var holds = (1 / green.DryShare) - 1;
+        g.Of(i, Layout.Ceil, lane) = (float)holds;
+        g.Of(i, Layout.Cooked, lane) = (float)(green.Uptake / green.DryShare);
+        g.Of(i, Layout.Over, lane) = (float)(green.Uptake / green.DryShare);
+        g.Of(i, Layout.Soft98, lane) = (float)(pace / (green.Minutes.Middle * 60));
+        Begins(g, i, lane, p.Start is { } start ? SoftOf(g, start) : 0, holds, 0);
+    }
+
+    /// <summary>Softness behind a doneness that is felt, in wet seed: the other way round than <see cref="WaterStep{T}.Doneness"/>.</summary>
+    private static double SoftOf(PotGroup g, SeedStart start)
+    {
+        if (start.Doneness >= Doneness.Tender)
+        {
+            return start.Doneness / Doneness.Tender;
+        }
+
+        double share = g.Step.HydrationShare;
+        double bulge = g.Step.Bulge;
+        var felt = Math.Max(0, ((start.Doneness / Doneness.Tender) - (share * start.WetShare)) / (1 - share));
+        var b = 1 + bulge;
+        return Math.Min(1, bulge < 1e-6 ? felt : (b - Math.Sqrt((b * b) - (4 * bulge * felt))) / (2 * bulge));
+    }
+
+    private static void Begins(PotGroup g, int i, int lane, double soft, double wet, double swollen)
+    {
+        double dry = g.Of(i, Layout.Dry, lane);
+        g.Of(i, Layout.Coat, lane) = 1;
+        g.Of(i, Layout.Soft, lane) = (float)soft;
+        g.Of(i, Layout.Ran, lane) = (float)soft;
+        g.Of(i, Layout.RanTender, lane) = soft >= 1 ? 1 : 0;
+        g.OfWide(i, Layout.Wet, lane) = dry * wet;
+        g.OfWide(i, Layout.Swollen, lane) = dry * swollen;
+        g.OfWide(i, Layout.Book, lane) = dry * (wet + swollen);
+        g.Wide(Layout.Shelf, lane) -= dry * (wet + swollen);
+    }
+
+    private static void Salted(PotGroup g, int i, int lane, double salt)
+    {
+        g.OfWide(i, Layout.SaltIn, lane) = salt;
+        g.OfWide(i, Layout.SaltInBook, lane) = salt;
+        g.Wide(Layout.SaltAdded, lane) -= salt;
     }
 
     private static void Rice(PotGroup g, int i, int lane, RiceIngredient r, double rate, double thirst)
@@ -110,6 +152,15 @@ internal static class PotSetup
         g.Of(i, Layout.Over, lane) = (float)(rice.Method == "steam" ? Bowls.SteamedShare * rice.Absorbed.Typical : Bowls.RiceCeiling);
         g.Of(i, Layout.SaltRate, lane) = (float)(1 / g.Constants.SaltTimeSplit);
         g.Of(i, Layout.Capacity, lane) = (float)(r.Dry.Grams * g.Constants.SpecificHeatDry);
+        if (r.Start is { } start)
+        {
+            var soft = start.Doneness / Doneness.Tender;
+            var wet = rice.Absorbed.Typical * Math.Min(1, soft) * start.WetShare;
+            g.Of(i, Layout.Soft, lane) = (float)Math.Min(1, soft);
+            g.OfWide(i, Layout.Wet, lane) = r.Dry.Grams * wet;
+            g.OfWide(i, Layout.Book, lane) = r.Dry.Grams * wet;
+            g.Wide(Layout.Shelf, lane) -= r.Dry.Grams * wet;
+        }
     }
 
     private static void Extra(PotGroup g, int i, int lane, ExtraIngredient x)
@@ -126,9 +177,6 @@ internal static class PotSetup
         g.OfWide(i, Layout.Wet, lane) = grams * extra.BoundWater;
         g.OfWide(i, Layout.Book, lane) = grams * extra.BoundWater;
         g.Wide(Layout.Shelf, lane) -= grams * extra.BoundWater;
-        var salt = grams * x.Salt.Typical;
-        g.OfWide(i, Layout.SaltIn, lane) = salt;
-        g.OfWide(i, Layout.SaltInBook, lane) = salt;
-        g.Wide(Layout.SaltAdded, lane) -= salt;
+        Salted(g, i, lane, grams * x.Salt.Typical);
     }
 }

@@ -39,7 +39,7 @@ public sealed class CookTrace
         {
             (_vessels[i + 1], _places[i + 1], _bowls[i + 1]) = ([.. _vessels[i]], [.. _places[i]], [.. _bowls[i]]);
             FollowBowl(i, _bowls[i + 1]);
-            Follow(cook.Actions[i], _vessels[i + 1], _places[i + 1]);
+            Follow(cook.Actions[i], _vessels[i + 1], _places[i + 1], _bowls[i]);
         }
     }
 
@@ -115,7 +115,13 @@ public sealed class CookTrace
         };
     }
 
-    private void Follow(CookAction action, VesselTrace[] vessels, int[] places)
+    /// <summary>Water of its soak that goes into the pot with an ingredient.</summary>
+    private Mass KeptWater(CookAction.Add add, BowlTrace[] bowls) =>
+        bowls[_cook.IndexOf(add.IngredientId)] is { Wet: true, Soaked: { } at } && _cook.Actions[at] is CookAction.Soak soak
+            ? soak.Water
+            : Mass.Zero;
+
+    private void Follow(CookAction action, VesselTrace[] vessels, int[] places, BowlTrace[] bowls)
     {
         var v = _cook.VesselOf(action);
         if (v < 0 || BowlLane.Holds(action))
@@ -129,7 +135,7 @@ public sealed class CookTrace
             CookAction.Add add when Move(add.IngredientId, v, places) is { } added => was with
             {
                 Inside = was.Inside.Add(add.IngredientId),
-                Liquor = was.Liquor + (added is ExtraIngredient x ? x.Dry * x.Extra.FreeWater : Mass.Zero),
+                Liquor = was.Liquor + (added is ExtraIngredient x ? x.Dry * x.Extra.FreeWater : Mass.Zero) + KeptWater(add, bowls),
             },
             CookAction.TakeOut take when Move(take.IngredientId, Outside, places) is not null => was with
             {

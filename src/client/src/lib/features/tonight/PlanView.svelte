@@ -6,6 +6,7 @@
   import { dinnersOf } from '../../format/chance';
   import { clock, dayName, dayOf, range } from '../../format/time';
   import { joinSentence } from '../../format/words';
+  import { say } from '../../messages/say';
   import { kept } from '../../state/kept.svelte';
   import type { Tonight } from '../../state/tonight.svelte';
   import Waterline from '../waterline/Waterline.svelte';
@@ -98,6 +99,7 @@
         <strong>{dinnersOf(plan.withLooks)}</strong>{looks
           ? ` with the looks, ${dinnersOf(plan.byClock)} by the clock alone`
           : ', by the clock'}.
+        {#if plan.sauce}{say('plan.sauce', plan.sauce)}{/if}
         {#if plan.base === 'crust'}A crust forms on the base.{/if}
         {#if plan.base === 'scorched'}<strong class="text-error">It would scorch on the base.</strong>{/if}
       </p>
