@@ -10,8 +10,6 @@ namespace BrightKettle.Calibration;
 /// <param name="DryAfter">When the surface was dry, share of the printed time; NaN where it never was.</param>
 internal sealed record RiceCell(Rice Rice, double AtOff, double AfterRest, double LeftShare, double DryAfter)
 {
-    private const double DryShare = 0.35;
-
     private bool Instant => Rice.Method == "cover";
 
     public bool Absorbs => Rice.Method == "absorb" && !RiceCooks.IsOpen(Rice);
@@ -25,12 +23,22 @@ internal sealed record RiceCell(Rice Rice, double AtOff, double AfterRest, doubl
 
     public bool DryInTime => !Absorbs || DryAfter is >= 0.55 and <= 0.85;
 
-    /// <summary>The first moment at which no liquor is seen any more: a third of the bed's height.</summary>
-    private static double DrySeconds(PotRun run) =>
-        run
-            .Samples.Where(s => s.BedCentimetres[0] > 0 && s.LevelCentimetres < s.BedCentimetres[0] * DryShare)
-            .Select(s => s.Seconds)
-            .FirstOrDefault(double.NaN);
+    /// <summary>The first moment at which no liquor is seen any more, on the line between two samples; NaN for never.</summary>
+    private static double DrySeconds(PotRun run)
+    {
+        static double Over(PotSample s) => (s.LevelCentimetres / s.BedCentimetres[0]) - PotGeometry.DryVoids;
+        foreach (var (before, after) in Pairs([.. run.Samples.Where(s => s.BedCentimetres[0] > 0)]))
+        {
+            if (Over(after) < 0)
+            {
+                return before.Seconds + ((after.Seconds - before.Seconds) * Math.Clamp(Over(before) / (Over(before) - Over(after)), 0, 1));
+            }
+        }
+
+        return double.NaN;
+    }
+
+    private static IEnumerable<(PotSample Before, PotSample After)> Pairs(IReadOnlyList<PotSample> samples) => samples.Zip(samples.Skip(1));
 
     public static IReadOnlyList<RiceCell> Run(Simulator simulator, IReadOnlyList<Rice> rices) =>
         [

@@ -142,12 +142,6 @@ public sealed class ModelConstants(IReadOnlyDictionary<string, Effect> effects, 
     /// <summary>Bulk density of cooked rice in the pot, g/mL.</summary>
     public double RiceCookedBulk { get; } = effects["rice_cooked_bulk"].Typical;
 
-    /// <summary>The same where the grains stay separate: parboiled, or in their bran.</summary>
-    public double SeparateRiceBulk { get; } = effects["rice_cooked_bulk"].Low;
-
-    /// <summary>Bulk density of this rice, cooked, g/mL.</summary>
-    public double CookedBulk(Rice rice) => rice.DrinksOn ? SeparateRiceBulk : RiceCookedBulk;
-
     /// <summary>J per g and K.</summary>
     public double SpecificHeatDry { get; } = effects["specific_heat_dry"].Typical;
 }

@@ -15,6 +15,10 @@ public static class PotGeometry
     /// <summary>Of green seed, g/mL (confidence C).</summary>
     private const double GreenDensity = 1.06;
 
+    /// <summary>Of the voids of a bed, what is still filled when holes stand in its surface and no liquor is seen (confidence D, fitted
+    /// with the rices of the calibration).</summary>
+    public const double DryVoids = 0.44;
+
     /// <summary>The least share of a bed that is void, however far it has swollen.</summary>
     private const double LeastVoid = 0.08;
 
@@ -46,7 +50,7 @@ public static class PotGeometry
             ),
             RiceIngredient { Rice: var r } => (
                 MillilitresPerCup / r.GramsPerCup,
-                (1 + r.Absorbed.Typical) / c.CookedBulk(r),
+                (1 + r.Absorbed.Typical) / c.RiceCookedBulk,
                 r.Absorbed.Typical,
                 c.RiceDensity
             ),

@@ -18,6 +18,6 @@ public sealed record Yield(double CookedGrams, double Cups, double Plates)
     public static Yield Of(Rice rice, double dryGrams, ModelConstants c)
     {
         var cooked = dryGrams * (1 + rice.Absorbed.Typical);
-        return new(cooked, cooked / (c.CookedBulk(rice) * Portions.TableCupMillilitres), dryGrams / Portions.RiceGramsEach);
+        return new(cooked, cooked / (c.RiceCookedBulk * Portions.TableCupMillilitres), dryGrams / Portions.RiceGramsEach);
     }
 }

@@ -14,8 +14,7 @@ namespace BrightKettle.Server.Planning;
 public static class PlanMapper
 {
     private static SauceDto? Sauce(Plan plan) =>
-        plan.Dish.Style is Style.Saucy or Style.Soup
-        && plan.Forecast.Vessels is [{ Thickness: { } hot, OnThePlate: { } plate }, ..]
+        plan.Dish.Style is Style.Saucy or Style.Soup && plan.Forecast.Vessels is [{ Thickness: { } hot, OnThePlate: { } plate }, ..]
             ? new(ClosedSet.Word(hot), ClosedSet.Word(plate))
             : null;
 

@@ -249,11 +249,8 @@ internal sealed partial class Pot
         }
 
         voids = voids > 0 ? voids : heap - solid;
-        return PotGeometry.LiquorMillilitres(Liquor(vessel), Celsius(vessel)) < DryVoids * voids;
+        return PotGeometry.LiquorMillilitres(Liquor(vessel), Celsius(vessel)) < PotGeometry.DryVoids * voids;
     }
-
-    /// <summary>Of the voids of a bed, what is still filled when holes stand in its surface and no liquor is seen (confidence D).</summary>
-    public const double DryVoids = 0.35;
 
     /// <summary>Whether rice in a vessel is not tender yet.</summary>
     public bool HasHardRice(int vessel)

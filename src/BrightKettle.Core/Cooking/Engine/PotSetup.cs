@@ -145,7 +145,9 @@ internal static class PotSetup
         g.Of(i, Layout.Soft98, lane) = (float)(rate / seconds);
         var headroom = rice.DrinksOn ? WaterStep<OneLane>.EarlyHeadroom : WaterStep<OneLane>.Headroom;
         var most = rice.DrinksOn ? rice.Absorbed.High / rice.Absorbed.Typical : 1;
-        g.Of(i, Layout.Rate98, lane) = (float)(rate * Math.Log(headroom / (headroom - 1)) / seconds);
+        // Minutes of a rice that is always soaked count from what the soak has given it.
+        var soaked = rice.SoakMinutes.Low > 0 && rice.Method == "absorb" ? Bowls.RiceCeiling / rice.Absorbed.Typical : 0;
+        g.Of(i, Layout.Rate98, lane) = (float)(rate * Math.Log((headroom - soaked) / (headroom - 1)) / seconds);
         g.Of(i, Layout.Headroom, lane) = (float)(headroom * most);
         g.Of(i, Layout.Ceil, lane) = (float)(rice.Absorbed.Typical * thirst);
         g.Of(i, Layout.Cooked, lane) = (float)(Math.Max(LeastFurther, rice.Absorbed.High - rice.Absorbed.Typical) * thirst);

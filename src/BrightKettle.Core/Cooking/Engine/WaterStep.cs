@@ -25,11 +25,11 @@ internal static class WaterStep<T>
 
     /// <summary>How far the driving force of rice's uptake lies above the fluffy amount: the higher, the more even its pace
     /// (fitted to when the surface is dry).</summary>
-    public const float Headroom = 1.3f;
+    public const float Headroom = 2.0f;
 
     /// <summary>The same for rice that drinks on (parboiled or in its bran), over the most that it drinks: it takes its water early and
     /// softens after (fitted to the same).</summary>
-    public const float EarlyHeadroom = 1.06f;
+    public const float EarlyHeadroom = 1.08f;
 
     /// <summary>Further swelling per doubling of tender, share of the fluffy amount: porridge holds about twice as much (confidence
     /// C).</summary>
