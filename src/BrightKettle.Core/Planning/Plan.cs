@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 
@@ -60,6 +61,15 @@ public sealed record Plan(
     IReadOnlyList<string> Cautions
 )
 {
+    /// <summary>The walk over its actions.</summary>
+    public CookTrace Trace => field is { } walked && ReferenceEquals(walked.Cook, Cook) ? walked : field = new(Cook);
+
+    /// <summary>Its pulses go into the pot with the water that they were soaked in.</summary>
+    public bool KeepsSoakWater => Trace.BowlAtEnd(Way.PulseId) is { Soaked: not null, Drained: null };
+
+    /// <summary>Whether the rice is in the vessel of an action before it.</summary>
+    public bool RiceIsIn(int action) => Trace.PlaceBefore(action, Way.RiceId) == Trace.VesselOf(action);
+
     /// <summary>What stands on the scale of one of its pulses, g; of the first where none is named.</summary>
     public double OnTheScale(string pulseId = Way.PulseId) => ((PulseIngredient)Cook.Ingredients[Cook.IndexOf(pulseId)]).OnTheScale.Grams;
 

@@ -87,12 +87,14 @@ public sealed class EveningState
     /// <summary>What went in and must come out again, whether or not it has.</summary>
     public IReadOnlyList<Inside> ComesOut()
     {
-        var inside = Done().Where(d => d.Action is CookAction.Add).Select(d => ((CookAction.Add)d.Action).IngredientId).ToHashSet();
+        // Nothing that was counted out is among these: what went in, and was neither poured away nor lifted out, is inside.
+        var done = Done().OrderBy(d => d.At).ThenBy(d => d.Order).Select(d => d.Action).ToList();
+        var trace = new CookTrace(Cook with { Actions = done });
         return
         [
             .. Cook
                 .Ingredients.OfType<ExtraIngredient>()
-                .Where(x => x.Extra.ComesOut && inside.Contains(x.Id))
+                .Where(x => x.Extra.ComesOut && trace.PlaceBefore(done.Count, x.Id) >= 0)
                 .Select(x => new Inside(
                     x.Id,
                     x.Extra.Name,

@@ -1,4 +1,3 @@
-using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
@@ -49,7 +48,7 @@ public static class HandsMapper
     private static List<LaneDto> Flames(Plan plan)
     {
         var kitchen = plan.Cook.Kitchen;
-        var flames = FlameGate.Flames(new CookTrace(plan.Cook), plan.Forecast.Reference).ToList();
+        var flames = FlameGate.Flames(plan.Trace, plan.Forecast.Reference).ToList();
         // A bowl that stands on no burner has no lane.
         return
         [

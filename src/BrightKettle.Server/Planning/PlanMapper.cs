@@ -40,8 +40,7 @@ public static class PlanMapper
             HandsMapper.Facts(WayFacts.Of(plan, hands)),
             new(
                 ClosedSet.Word(dish.Salt),
-                plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == "pulse")
-                    && !plan.Cook.Actions.OfType<CookAction.Drain>().Any(d => d.IngredientId == "pulse"),
+                plan.KeepsSoakWater,
                 dish.Soak == SoakChoice.Overnight && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak
             ),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),

@@ -48,7 +48,7 @@ public static class PlanSteps
                 new(
                     Grams: plan.Dish.PulseDry.Grams,
                     Millilitres: Cold(plan, ((CookAction.Soak)action).Water),
-                    Name: Others(plan, o => plan.Cook.Actions.OfType<CookAction.Soak>().Any(s => s.IngredientId == o.Id)),
+                    Name: Others(plan, o => plan.Trace.BowlAtEnd(o.Id).Soaked is not null),
                     Place: next is CookAction.Chill ? "fridge" : "counter"
                 )
             ),
@@ -62,7 +62,7 @@ public static class PlanSteps
                 m,
                 new(
                     Hours: Math.Round((m.Reference - plan.Forecast.Find(StepIds.SoakStarts)!.Reference).TotalHours, 1),
-                    Place: plan.Cook.Actions.Skip(m.Action).Take(3).Any(a => a is CookAction.Chill) ? "fridge" : "pot"
+                    Place: plan.Trace.BowlAtEnd(((CookAction.Drain)action).IngredientId!).Chilled > m.Action ? "fridge" : "pot"
                 )
             ),
             StepIds.SoakChilled => Make("chill", m, new()),
@@ -78,16 +78,14 @@ public static class PlanSteps
                     Grams: plan.Order == JoinOrder.RiceFirst ? plan.Dish.RiceDry.Grams : Math.Round(plan.OnTheScale()),
                     Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
                     OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
-                    Name: Others(plan, o =>
-                        plan.Cook.Actions.OfType<CookAction.Add>().Any(a => a.IngredientId == o.Id && a.StepId is null)
-                    ),
+                    Name: Others(plan, o => plan.Trace.PlaceBefore(m.Action, o.Id) >= 0),
                     Ingredient: plan.Order switch
                     {
                         JoinOrder.RiceFirst => "rice",
                         JoinOrder.Together => "both",
                         _ => "pulse",
                     },
-                    Place: LocksBefore(plan, m.Action) ? "locked"
+                    Place: plan.Trace.Before(m.Action).Locked ? "locked"
                         : plan.Dish.Method == Method.Pressure && action.In is null ? "vent"
                         : plan.Dish.Method == Method.SlowCooker && action.In == plan.Dish.Cooker!.Id
                             ? (((CookAction.Heat)action).Flame == Flame.Low ? "crock_low" : "crock")
@@ -206,16 +204,13 @@ public static class PlanSteps
         };
     }
 
-    private static bool LocksBefore(Plan plan, int action) => action > 0 && plan.Cook.Actions[action - 1] is CookAction.Pressurise;
-
     private static StepDto OtherIn(Plan plan, MomentForecast m, string id)
     {
         var other = plan.Dish.OtherPulses.First(o => o.Id == id);
-        var withRice = plan.Cook.Actions.Take(m.Action).Any(a => a.StepId == StepIds.Join);
         return Make(
             "other_in",
             m,
-            new(Grams: Math.Round(plan.OnTheScale(other.Id)), Name: other.Pulse.Said, Place: withRice ? "rice" : "pot")
+            new(Grams: Math.Round(plan.OnTheScale(other.Id)), Name: other.Pulse.Said, Place: plan.RiceIsIn(m.Action) ? "rice" : "pot")
         );
     }
 

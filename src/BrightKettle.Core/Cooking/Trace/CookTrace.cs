@@ -81,6 +81,9 @@ public sealed class CookTrace
         _cook.IndexOf(ingredientId) is >= 0 and var i ? _bowls[action][i] : default;
 
     /// <inheritdoc cref="BowlBefore"/>
+    /// <summary>How its bowl was left.</summary>
+    public BowlTrace BowlAtEnd(string ingredientId) => BowlBefore(_cook.Actions.Count, ingredientId);
+
     public BowlTrace BowlAfter(int action, string ingredientId) => BowlBefore(action + 1, ingredientId);
 
     /// <summary>Actions that are done to the vessel in which an ingredient is, or that bring it there or take it away; bowls are apart.</summary>
