@@ -22,6 +22,12 @@ internal sealed partial class WaySolver
             return together;
         }
 
+        if (dish.Start is { IsCooked: true } && PulseAtTable(together.Run) < dish.Targets.Window(dish.Pulse).High - RoomAbove)
+        {
+            // Out of a tin they only get hot, and may be in all along: later they would find the rice overdone.
+            return Round(SolveLiquorAndMinutes(together.Way));
+        }
+
         var pulseIsSlow = PulseAtTable(together.Run) < Aim;
         var order = pulseIsSlow ? JoinOrder.PulseFirst : JoinOrder.RiceFirst;
         var whole = together.Run.EndSeconds - together.Run.At(IndexOf(together.Cook, StepIds.Light)).Seconds;
@@ -77,6 +83,9 @@ internal sealed partial class WaySolver
 
         return Round(SolveLiquorAndMinutes(((low + high) / 2 < TogetherSeconds ? together : best).Way));
     }
+
+    /// <summary>Points that cooked pulses stay below the end of their window, for a soft tin.</summary>
+    private const double RoomAbove = 1;
 
     /// <summary>The guess where it lies between the ends, else their middle.</summary>
     private static double Within(double low, double high, double guess) => guess > low && guess < high ? guess : (low + high) / 2;

@@ -176,7 +176,7 @@ public sealed class EveningStateTests
     [Fact]
     public void A_jug_of_boiling_water_weighs_four_per_cent_less_than_a_cold_one()
     {
-        var plan = Kitchens.Planned(Kitchens.Dish("pinto", 150, "long_white", 200, style: Style.Saucy) with { Method = Method.Cooked });
+        var plan = Chickpeas;
         var join = plan.Cook.Actions.First(a => a.StepId == StepIds.SetLiquor);
         Assert.IsType<CookAction.SetLiquor>(join);
         var at = At(plan, StepIds.SetLiquor);
