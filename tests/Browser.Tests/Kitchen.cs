@@ -1,4 +1,5 @@
 using BrightKettle.Server;
+using BrightKettle.Server.Work;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;
@@ -265,7 +266,12 @@ public sealed class Kitchen : IDisposable
             );
             builder.UseSetting("Kettle:Data", _data);
             builder.UseSetting("Kettle:Demo", "true");
-            builder.ConfigureServices(services => services.AddSingleton<TimeProvider>(Clock));
+            builder.ConfigureServices(services =>
+            {
+                services.AddSingleton<TimeProvider>(Clock);
+                // A machine under load is slow, and no answer of a test should be called off for that.
+                services.AddSingleton(new WorkLimits { Longest = TimeSpan.FromMinutes(10) });
+            });
         }
 
         protected override void Dispose(bool disposing)
