@@ -67,6 +67,9 @@ public sealed record Plan(
     /// <summary>Its pulses go into the pot with the water that they were soaked in.</summary>
     public bool KeepsSoakWater => Trace.BowlAtEnd(Way.PulseId) is { Soaked: not null, Drained: null };
 
+    /// <summary>Its pulses leave their liquor when a look finds them right.</summary>
+    public bool DrainsAtLook => Way.DrainsAtLook(Dish);
+
     /// <summary>Whether the rice is in the vessel of an action before it.</summary>
     public bool RiceIsIn(int action) => Trace.PlaceBefore(action, Way.RiceId) == Trace.VesselOf(action);
 

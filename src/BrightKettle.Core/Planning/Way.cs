@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Safety;
@@ -256,6 +257,11 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
         {
             var look = when with { Look = Ripe(dish, state) };
             actions.Add(new CookAction.Heat(look, HotUntil is null && !dish.WaitsHot ? Flame.Off : Flame.Warm) { StepId = StepIds.Ready });
+            if (DrainsAtLook(dish))
+            {
+                actions.Add(new CookAction.Drain(Trigger.Next, null) { StepId = StepIds.Finish });
+            }
+
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
             if (HotUntil is { } leaves)
             {
@@ -443,9 +449,26 @@ internal sealed partial record Way(JoinOrder Order, Instant LightAt)
     /// <summary>Boiling water over a bed that is dry and hard, over the rice's dry weight (textures, 4: 0.1 to 0.3).</summary>
     private const double SprinkleShare = 0.15;
 
+    /// <summary>What shall be firm, and dry, is drained when it is found so: in its hot water it would go on softening. It stands covered
+    /// until the table, within the hour.</summary>
+    public bool DrainsAtLook(Dish dish) =>
+        Order == JoinOrder.PulseAlone
+        && dish is { Style: Style.Dry, Method: Method.OpenPot, WaitsHot: false, OtherPulses.Count: 0 }
+        && dish.Targets.Usual(dish.Pulse) == PulseTarget.Firm
+        && HotUntil is null
+        && !(dish.BoilsFirst && dish.Soak == SoakChoice.None)
+        && dish.Extras.All(x => x.Time == ExtraTime.Start);
+
     /// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
     private void AddAloneEnd(List<CookAction> actions, Dish dish)
     {
+        if (DrainsAtLook(dish))
+        {
+            AddSalt(actions, dish, SaltSchool.WithTheRice);
+            AddServe(actions, dish, Trigger.At(JoinAt));
+            return;
+        }
+
         actions.Add(new CookAction.Heat(Trigger.At(JoinAt), Flame.Full) { StepId = StepIds.Reheat });
         AddExtras(actions, dish, ExtraTime.Join);
         var boils = Trigger.Once(PotEvent.Boils);

@@ -239,6 +239,7 @@ public static class PlanSteps
                 Felt: LookedFor(plan, action.Trigger.Look),
                 Place: plan.Dish.Method == Method.SlowCooker ? "crock"
                     : JoinsAtOnce(plan) ? "at_once"
+                    : plan.DrainsAtLook ? "drained"
                     : action.Flame == Flame.Warm && plan.Dish.Method != Method.SlowCooker
                         ? (plan.Forecast.Find(StepIds.OffToGo) is null ? "hot" : "until_gone")
                     : null

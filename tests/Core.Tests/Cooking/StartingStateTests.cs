@@ -159,4 +159,21 @@ public class StartingStateTests
         Assert.NotEmpty(Slow(Cold(80) with { Soaked = Duration.FromHours(3) }, boils: true));
         Assert.Empty(Slow(Cold(80) with { Soaked = Duration.FromHours(9) }, boils: true));
     }
+
+    [Fact]
+    public void A_fresh_tomato_takes_room_gives_its_water_over_minutes_and_is_as_sour_as_from_a_tin()
+    {
+        PotRun With(string id, double grams) =>
+            Cook(
+                    Kitchens.Pot(24, 6),
+                    [Pulse("pinto", 300), Extra(id, grams)],
+                    [.. Soak(10, 300), Add("p"), Water(1500), Add(id), Heat(Flame.Full), Heat(Flame.Lively, Boils()), Serve(After(40))]
+                )
+                .Run();
+        var (fresh, tin, none) = (With("tomato_fresh", 400), With("tomato_tin", 400), With("soft_vegetable", 400));
+        Assert.True(fresh.Final[0].Doneness < none.Final[0].Doneness - 3);
+        Assert.InRange(fresh.Final[0].Doneness - tin.Final[0].Doneness, -3, 3);
+        Assert.InRange(fresh.FinalLiquor - tin.FinalLiquor, -300, -80);
+        Assert.True(fresh.At(5).OverBedBefore < tin.At(5).OverBedBefore);
+    }
 }
