@@ -7,7 +7,7 @@ using static BrightKettle.Core.Tests.Kitchens;
 namespace BrightKettle.Core.Tests.Planning;
 
 /// <summary>Quick and slow pulses × usual rices × styles: the best way that this kitchen offers. Every fifth of them here; the count over
-/// all is published in docs/model.md.</summary>
+/// all is published in docs/ways.md.</summary>
 public class DinnerSweepTests(ITestOutputHelper output)
 {
     private static readonly string[] Pulses =
