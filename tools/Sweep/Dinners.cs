@@ -11,6 +11,8 @@ namespace BrightKettle.Sweep;
 internal sealed record Dinner(Pulse Pulse, Rice? Rice, Style Style)
 {
     public bool Quick => Dinners.Quick.Contains(Pulse.Id);
+
+    public string Name => $"{Pulse.Said}, {Rice?.Said ?? "no rice"}, {Style.ToString().ToLowerInvariant()}";
 }
 
 /// <summary>Ordinary wishes in an ordinary kitchen, none chosen to fit: quick and slow pulses × usual rices and none × styles.</summary>

@@ -36,8 +36,6 @@ internal sealed record Cell(Dinner Dinner, WayOffer Offer)
                 ? $"{r.Code} ({gate})"
                 : r.Code
             : "";
-
-    public string Name => $"{Dinner.Pulse.Said}, {Dinner.Rice?.Said ?? "no rice"}, {Dinner.Style.ToString().ToLowerInvariant()}";
 }
 
 /// <summary>The report: docs/ways.md.</summary>
@@ -122,7 +120,7 @@ internal static class Report
         var bestOf = best.ToDictionary(b => b.First.Dinner, b => b.Chance);
         foreach (var cell in cells.Where(c => c.Chance is not null).OrderBy(c => c.Chance).Take(Worst))
         {
-            text.AppendLine($"| {cell.Name} | {cell.Way} | {cell.Chance:0.00} | {bestOf[cell.Dinner]:0.00} |");
+            text.AppendLine($"| {cell.Dinner.Name} | {cell.Way} | {cell.Chance:0.00} | {bestOf[cell.Dinner]:0.00} |");
         }
 
         return text.ToString();

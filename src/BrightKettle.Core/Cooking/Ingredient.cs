@@ -21,7 +21,7 @@ public sealed record PulseIngredient(string Id, Mass Dry, Pulse Pulse, Pace Pace
     /// <summary>Picked green, fresh or frozen: never dried, so that it is tender in minutes.</summary>
     public bool Green { get; init; }
 
-    /// <summary>Cooked until it can be eaten, before this cook.</summary>
+    /// <summary>Cooked until soft, before this cook.</summary>
     public bool IsCooked => Start is { IsCooked: true };
 
     /// <summary>Salt that cooked pulses bring along, g per g of their cooked weight; 0 to 0.03.</summary>

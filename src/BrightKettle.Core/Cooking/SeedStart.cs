@@ -18,6 +18,6 @@ public sealed record SeedStart(Temperature Temperature, double Doneness = SeedSt
     /// <summary>How long it stood in water that was poured away, where somebody knows; null otherwise.</summary>
     public NodaTime.Duration? Soaked { get; init; }
 
-    /// <summary>Cooked until it can be eaten.</summary>
-    public bool IsCooked => Doneness >= Cooking.Doneness.Wanted;
+    /// <summary>Cooked until soft: what a lectin gate lets pass.</summary>
+    public bool IsCooked => Doneness >= Cooking.Doneness.Tender;
 }

@@ -19,6 +19,8 @@ public readonly record struct SeedState(int Vessel, double Hydration, double Swe
 /// <param name="SteamGrams">That has left it so far, by boiling, evaporation and venting.</param>
 /// <param name="CrustJoules">Heat into a dry base, J/cm²: a crust from about 30, scorched at four times that.</param>
 /// <param name="EnergyJoules">Drawn from its heat so far.</param>
+/// <param name="ThickenedGrams">Starch stirred in and pulses crushed.</param>
+/// <param name="SolidsGrams">All that binds its liquor.</param>
 public readonly record struct VesselState(
     double Celsius,
     double LiquorGrams,

@@ -35,22 +35,32 @@ public sealed class Planner(Simulator simulator)
     /// first.</summary>
     private Tried Try(Dish dish, int pots, bool rough)
     {
-        // A fast bag would stand lukewarm: the join comes with the look, or what is ready is kept hot. A fast pot decides, the same
-        // for a plan that is compared as for one that is opened; what more pots find after all is answered likewise.
-        Dish[] ways = [dish, dish with { JoinMoves = true }, dish with { WaitsHot = true }];
-        (Dish Dish, SolvedWay Solved)? asked = null;
-        foreach (var way in ways)
+        var solved = Solve(dish);
+        var asked = Waits(solved) && Parks(solved) ? null : Judged(dish, solved, pots, rough);
+        if (asked is not null && !Cools(asked))
         {
-            var solved = Solve(way);
-            asked ??= (way, solved);
-            if (!(Waits(solved) && Parks(solved)) && Judged(way, solved, pots, rough) is var tried && !Cools(tried))
-            {
-                return tried;
-            }
+            return asked;
         }
 
-        return Judged(asked!.Value.Dish, asked.Value.Solved, pots, rough);
+        // A fast bag would stand lukewarm. A fast pot decides, the same for a plan that is compared as for one that is opened; what more
+        // pots find after all is answered likewise. What is ready is kept hot, and the hour stands; where that does not come out well,
+        // the join comes with the look and the table moves.
+        var best = Judged(dish with { WaitsHot = true }, pots, rough);
+        if (Comes(best) < SureShare && Judged(dish with { JoinMoves = true }, pots, rough) is var moves && Comes(moves) > Comes(best))
+        {
+            best = moves;
+        }
+
+        return Comes(best) > 0 ? best : asked ?? Judged(dish, solved, pots, rough);
     }
+
+    /// <summary>Chance of what can be planned; 0 for what is refused.</summary>
+    private static double Comes(Tried tried) => tried is { Refusal: null, Plan: { } plan } ? plan.ShareTender : 0;
+
+    /// <summary>A chance from here on needs no other (design, 5).</summary>
+    private const double SureShare = 0.85;
+
+    private Tried Judged(Dish dish, int pots, bool rough) => Judged(dish, Solve(dish), pots, rough);
 
     /// <summary>A bag as fast as this is not rare.</summary>
     private const double FastShare = 0.97;

@@ -29,7 +29,7 @@ public static class SoakGate
                 // A bowl that is chilled at once is a soak in the fridge.
                 var since = before.Chilled ?? soaked;
                 var limit = before.Chilled is null ? SoakLimit.OnCounter(Temperature.FromCelsius(roomCelsius)) : SoakLimit.InFridge;
-                if (Between(cook, since, i, run) > limit && !found.Exists(f => f.IngredientId == id))
+                if (SoakedBefore(cook, id) + Between(cook, since, i, run) > limit && !found.Exists(f => f.IngredientId == id))
                 {
                     found.Add(new(TooLong, id, i, true));
                 }
@@ -38,6 +38,10 @@ public static class SoakGate
 
         return found;
     }
+
+    /// <summary>What stood in water before this cook stands on.</summary>
+    private static Duration SoakedBefore(Cook cook, string id) =>
+        cook.Ingredients[cook.IndexOf(id)] is PulseIngredient { Start.Soaked: { } before } ? before : Duration.Zero;
 
     private static Duration Between(Cook cook, int from, int to, PotRun? run)
     {

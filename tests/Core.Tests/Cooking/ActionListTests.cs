@@ -211,5 +211,8 @@ public class ActionListTests
         Assert.All(new[] { early, dal, beans }, v => Assert.InRange(ThicknessOf.OnThePlate(v) - ThicknessOf.Of(v) ?? 9, 0, 2));
         Assert.True(Pot("black", 30, Extra("dough", 250)).SolidsGrams > Pot("black", 30).SolidsGrams + 8);
         Assert.True(Pot("black", 2, Extra("dough", 250)).SolidsGrams < Pot("black", 30, Extra("dough", 250)).SolidsGrams - 5);
+        // Coconut milk binds at once.
+        var milk = Extra("coconut_milk", 400);
+        Assert.InRange(Pot("black", 2, milk).SolidsGrams - beans.SolidsGrams, 25, 40);
     }
 }

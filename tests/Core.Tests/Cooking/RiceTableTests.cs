@@ -20,8 +20,7 @@ public class RiceTableTests(ITestOutputHelper output)
         var cell = Assert.Single(RiceCell.Run(Kitchens.Model, [Kitchens.Rice(id)]));
         output.WriteLine($"{id}: {cell}");
         Assert.True(cell.DoneAtOff && cell.DoneAfterRest, $"{cell}");
-        // Soaked short-grain rice leaves a hundredth too much.
-        Assert.True(cell.LeavesLittle || (id == "sushi_short" && cell.LeftShare < 0.07), $"{cell}");
+        Assert.True(cell.LeavesLittle && cell.DryInTime, $"{cell}");
     }
 
     [Fact]

@@ -153,6 +153,8 @@ public class StartingStateTests
         }
 
         Assert.Empty(Slow(Cold(105), boils: false));
+        // A bite is not soft.
+        Assert.NotEmpty(Slow(Cold(97), boils: false));
         Assert.NotEmpty(Slow(Cold(80), boils: false));
         // Nobody knows how long they were soaked.
         Assert.NotEmpty(Slow(Cold(80), boils: true));

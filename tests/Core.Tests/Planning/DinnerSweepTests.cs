@@ -1,6 +1,7 @@
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Units;
+using BrightKettle.Sweep;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
 
@@ -10,45 +11,6 @@ namespace BrightKettle.Core.Tests.Planning;
 /// all is published in docs/ways.md.</summary>
 public class DinnerSweepTests(ITestOutputHelper output)
 {
-    private static readonly string[] Pulses =
-    [
-        "lentil_brown",
-        "lentil_green",
-        "lentil_french",
-        "lentil_black",
-        "lentil_red_split",
-        "mung_whole",
-        "mung_split_hulled",
-        "black_eyed_pea",
-        "adzuki",
-        "moth_bean",
-        "chickpea",
-        "pinto",
-        "black",
-        "kidney_red",
-        "navy",
-        "cannellini",
-        "pigeon_pea",
-        "chana_dal",
-        "split_pea_green",
-        "toor_split",
-        "cowpea_red_brown",
-        "urad_whole",
-        "lima_large",
-        "borlotti",
-    ];
-
-    private static readonly string?[] Rices =
-    [
-        "long_white",
-        "basmati_unsoaked",
-        "jasmine",
-        "parboiled",
-        "brown_long",
-        "medium_white",
-        null,
-    ];
-
     /// <summary>The yardstick of the design: nine dinners in ten have a way that comes out 17 times in 20.</summary>
     private const double Sure = 0.85;
     private const double Wanted = 0.9;
@@ -56,18 +18,15 @@ public class DinnerSweepTests(ITestOutputHelper output)
     [Fact]
     public void Nine_ordinary_dinners_in_ten_have_a_way_that_nearly_always_comes_out_and_each_has_one()
     {
-        var dinners = Pulses
-            .SelectMany(p => Rices.SelectMany(r => Styles(r).Select(s => (Pulse: p, Rice: r, Style: s))))
-            .Where((_, i) => i % 5 == 2)
-            .ToList();
-        var best = dinners.AsParallel().AsOrdered().Select(d => (Dinner: d, Best: Best(d.Pulse, d.Rice, d.Style))).ToList();
+        var dinners = Dinners.All(Kitchens.Catalogue).Where((_, i) => i % 5 == 2).ToList();
+        var best = dinners.AsParallel().AsOrdered().Select(d => (Dinner: d, Best: Best(Dinners.Dish(d)))).ToList();
         foreach (var (dinner, share) in best.Where(b => b.Best < Sure))
         {
-            output.WriteLine($"{share:0.00} {dinner}");
+            output.WriteLine($"{share:0.00} {dinner.Name}");
         }
 
         Assert.True(best.Count > 90, $"{best.Count} dinners");
-        Assert.All(best, b => Assert.True(b.Best >= 0.5, $"{b.Dinner}: {b.Best:0.00}"));
+        Assert.All(best, b => Assert.True(b.Best >= 0.5, $"{b.Dinner.Name}: {b.Best:0.00}"));
         var sure = best.Count(b => b.Best >= Sure) / (double)best.Count;
         output.WriteLine($"{sure:0.000} of {best.Count}");
         Assert.InRange(sure, Wanted, 1);
@@ -77,10 +36,13 @@ public class DinnerSweepTests(ITestOutputHelper output)
     [Fact]
     public void No_ordinary_plan_parks_cooked_food_lukewarm()
     {
-        var dinners = Pulses.SelectMany((p, i) => Rices.Where((_, k) => (i + k) % 4 == 0).Select(r => (Pulse: p, Rice: r))).ToList();
-        var plans = dinners
+        var plans = Dinners
+            .All(Kitchens.Catalogue)
+            .Where(d => d.Style == Style.Saucy)
+            .Where((_, i) => i % 4 == 0)
+            .Concat(Dinners.All(Kitchens.Catalogue).Where(d => d.Style == Style.Moist).Where((_, i) => i % 5 == 0))
             .AsParallel()
-            .Select(d => Plans.Plan(Dish(d.Pulse, 200, d.Rice, d.Rice is null ? 0 : 300, SoakChoice.Overnight, Style.Saucy, Pot(24, 6))))
+            .Select(d => Plans.Plan(Dinners.Dish(d) with { Soak = SoakChoice.Overnight }))
             .OfType<PlanAnswer.Planned>()
             .Select(a => a.Plan)
             .ToList();
@@ -97,16 +59,9 @@ public class DinnerSweepTests(ITestOutputHelper output)
         });
     }
 
-    private static Style[] Styles(string? rice) => rice is null ? [Style.Saucy, Style.Soup] : [Style.Dry, Style.Moist, Style.Saucy];
-
     /// <summary>In one pot, soaked or not, or with the rice in its own.</summary>
-    private static double Best(string pulse, string? rice, Style style)
+    private static double Best(Dish dish)
     {
-        var dish = Dish(pulse, rice is null ? 300 : 200, rice, rice is null ? 0 : 300, style: style, pot: Pot(24, 6)) with
-        {
-            OtherBurner = Burner(1500),
-            BurnerCount = 2,
-        };
         IEnumerable<Dish> ways = [dish, dish with { Soak = SoakChoice.Overnight }, .. WayFinder.RiceBeside(dish)];
         return ways.Max(w => Plans.Plan(w, rough: true) is PlanAnswer.Planned { Plan.ShareTender: var share } ? share : 0);
     }

@@ -70,12 +70,11 @@ public class PlannerLaws
                     return joins.Passed();
                 }
 
-                // Slower rice goes in earlier, counted back from the same table, by what the slack before it does not take up; or it now
-                // starts and the pulse joins it.
+                // Slower rice goes in earlier, counted back from the same table; or it now starts and the pulse joins it.
                 return joins.By(
                     slower.Order != JoinOrder.PulseFirst
                         || slower.Forecast.Find(StepIds.Join)!.Reference
-                            < plan.Forecast.Find(StepIds.Join)!.Reference - Duration.FromMinutes(1)
+                            < plan.Forecast.Find(StepIds.Join)!.Reference - Duration.FromMinutes(4)
                 );
             },
             iter: 40

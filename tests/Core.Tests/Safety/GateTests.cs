@@ -104,6 +104,24 @@ public class GateTests
     }
 
     [Fact]
+    public void Hours_in_water_before_this_cook_count()
+    {
+        Cook After(double before) =>
+            Cook(
+                Kitchens.Pot(),
+                [
+                    Pulse("chickpea", 250) with
+                    {
+                        Start = new SeedStart(Temperature.FromCelsius(20), 0) { Soaked = Duration.FromHours(before) },
+                    },
+                ],
+                [.. Soak(8), Add("p"), Water(900), Heat(Flame.Full), UntilTender()]
+            );
+        Assert.DoesNotContain(SoakGate.TooLong, Blocks(After(3)));
+        Assert.Contains(SoakGate.TooLong, Blocks(After(6)));
+    }
+
+    [Fact]
     public void A_soak_in_the_fridge_has_a_day()
     {
         Cook Chilled(double hours) =>

@@ -25,10 +25,12 @@ internal sealed partial class Pot
         PostSalt(vessel, keep ? Layout.SaltJug : Layout.SaltGone, salt);
         var solids = share * Solids(vessel);
         _g.Vessel(vessel, Layout.Carried, _lane) -= (float)solids;
-        _g.Vessel(vessel, Layout.Alkali, _lane) *= (float)(1 - share);
+        var alkali = share * _g.Vessel(vessel, Layout.Alkali, _lane);
+        _g.Vessel(vessel, Layout.Alkali, _lane) -= (float)alkali;
         if (keep)
         {
             _jugSolids += solids;
+            _jugAlkali += alkali;
             _g.Wide(Layout.JugBook, _lane) += gone;
             _g.Wide(Layout.SaltJugBook, _lane) += salt;
             _vessels[vessel].JugCelsius = Celsius(vessel);
@@ -43,6 +45,9 @@ internal sealed partial class Pot
         var salt = back <= 0 ? 0 : back / JugGrams * _g.Wide(Layout.SaltJug, _lane);
         var solids = back <= 0 ? 0 : back / JugGrams * _jugSolids;
         _jugSolids -= solids;
+        var alkali = back <= 0 ? 0 : back / JugGrams * _jugAlkali;
+        _jugAlkali -= alkali;
+        _g.Vessel(vessel, Layout.Alkali, _lane) += (float)alkali;
         _g.Vessel(vessel, Layout.Carried, _lane) += (float)solids;
         MixHeat(
             vessel,
@@ -186,29 +191,44 @@ internal sealed partial class Pot
         double solids = _g.Vessel(vessel, Layout.Thick, _lane) + _g.Vessel(vessel, Layout.Carried, _lane);
         for (var i = 0; i < _bowls.Length; i++)
         {
-            if (PlaceOf(i) == vessel)
+            if (PlaceOf(i) == vessel && _script.Ingredients[i] is PulseIngredient)
             {
-                solids += Gives(i);
+                solids += Given(i);
             }
         }
 
         return Math.Max(0, solids);
     }
 
-    /// <summary>Solids of one ingredient that are in the liquor, g.</summary>
-    private double Gives(int i)
+    /// <summary>Dissolved out of a pulse, g.</summary>
+    private double Given(int i) =>
+        _g.Of(i, Layout.Dry, _lane) * _g.Of(i, Layout.Solids, _lane) * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
+
+    /// <summary>All that binds a vessel's liquor, g: what is dissolved in it, what is left of seeds that break up, and what extras bring.
+    /// The last two stay where the seeds and extras are.</summary>
+    private double Binding(int vessel)
+    {
+        var solids = Solids(vessel);
+        for (var i = 0; i < _bowls.Length; i++)
+        {
+            solids += PlaceOf(i) == vessel ? Binds(i) : 0;
+        }
+
+        return solids;
+    }
+
+    private double Binds(int i)
     {
         double dry = _g.Of(i, Layout.Dry, _lane);
         switch (_script.Ingredients[i])
         {
             case PulseIngredient p:
-                var given = dry * _g.Of(i, Layout.Solids, _lane) * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
+                // From creamy on they break up, until nothing but skins is left of them.
                 var (creamy, melted) = (
                     TargetWindows.Of(p.Pulse, PulseTarget.Creamy).Low,
                     TargetWindows.Of(p.Pulse, PulseTarget.Melted).Low
                 );
-                // From creamy on they break up, until nothing but skins is left of them.
-                return given + (NotSkin * dry * Math.Clamp((Doneness(i) - creamy) / Math.Max(1, melted - creamy), 0, 1));
+                return NotSkin * dry * Math.Clamp((Doneness(i) - creamy) / Math.Max(1, melted - creamy), 0, 1);
             case ExtraIngredient { Extra: { Binds: > 0 } extra }:
                 var way = extra.CookedWater - extra.BoundWater;
                 var cooked = way == 0 ? 1 : ((_g.OfWide(i, Layout.Wet, _lane) / dry) - extra.BoundWater) / way;

@@ -32,6 +32,9 @@ internal sealed partial class Pot
     /// <summary>Dissolved in what stands in the jug, g.</summary>
     private double _jugSolids;
 
+    /// <summary>Alkali of a kept soak in it, mmol.</summary>
+    private double _jugAlkali;
+
     public Pot(PotGroup group, int lane, Script script, PotTraits traits, float grid)
     {
         var cook = script.Cook;
@@ -193,7 +196,7 @@ internal sealed partial class Pot
             _g.Vessel(vessel, Layout.DryEnergy, _lane) / _script.Vessels[vessel].Vessel.AreaSquareCentimetres,
             _g.Vessel(vessel, Layout.Energy, _lane),
             _g.Vessel(vessel, Layout.Thick, _lane),
-            Solids(vessel)
+            Binding(vessel)
         );
 
     /// <summary>Water that was poured in from outside, g.</summary>
