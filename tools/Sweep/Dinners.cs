@@ -8,11 +8,23 @@ using NodaTime;
 namespace BrightKettle.Sweep;
 
 /// <summary>One ordinary wish.</summary>
-internal sealed record Dinner(Pulse Pulse, Rice? Rice, Style Style)
+/// <param name="Grams">Of pulses and of rice, dry; null for the usual amounts.</param>
+/// <param name="Also">A second pulse, in the same pot; null for none.</param>
+/// <param name="Years">Since the harvest.</param>
+internal sealed record Dinner(
+    Pulse Pulse,
+    Rice? Rice,
+    Style Style,
+    (double Pulse, double Rice)? Grams = null,
+    Pulse? Also = null,
+    double Years = 0,
+    PulseTarget? Target = null
+)
 {
     public bool Quick => Dinners.Quick.Contains(Pulse.Id);
 
-    public string Name => $"{Pulse.Said}, {Rice?.Said ?? "no rice"}, {Style.ToString().ToLowerInvariant()}";
+    public string Name =>
+        $"{Pulse.Said}{(Also is null ? "" : $" and {Also.Said}")}{(Target is { } t ? $" ({t.ToString().ToLowerInvariant()})" : "")}{(Grams is { } g ? $" {g.Pulse:0} g" : "")}{(Years > 0 ? $", {Years:0} years old" : "")}, {Rice?.Said ?? "no rice"}{(Rice is not null && Grams is { Rice: var r } ? $" {r:0} g" : "")}, {Style.ToString().ToLowerInvariant()}";
 }
 
 /// <summary>Ordinary wishes in an ordinary kitchen, none chosen to fit: quick and slow pulses × usual rices and none × styles.</summary>
@@ -58,6 +70,57 @@ internal static class Dinners
         from style in Enum.GetValues<Style>()
         select new Dinner(catalogue.FindPulse(pulse)!, rice is null ? null : catalogue.FindRice(rice), style);
 
+    /// <summary>As strangers wish: other pulses, rices and amounts, old bags, two pulses in a pot, salads.</summary>
+    public static IEnumerable<Dinner> OfStrangers(PulseCatalogue catalogue)
+    {
+        Dinner Of(
+            string pulse,
+            string? rice,
+            Style style,
+            double grams = 200,
+            double riceGrams = 300,
+            string? also = null,
+            double years = 0,
+            PulseTarget? target = null
+        ) =>
+            new(
+                catalogue.FindPulse(pulse)!,
+                rice is null ? null : catalogue.FindRice(rice),
+                style,
+                (grams, rice is null ? 0 : riceGrams),
+                also is null ? null : catalogue.FindPulse(also),
+                years,
+                target
+            );
+        return
+        [
+            Of("runner_large", "basmati_unsoaked", Style.Moist, 250, 200),
+            Of("runner_large", "medium_white", Style.Saucy, 180, 350),
+            Of("flageolet", null, Style.Saucy, 500),
+            Of("tepary", "brown_short", Style.Moist, 150, 250),
+            Of("horse_gram", null, Style.Soup, 160),
+            Of("soybean", "sushi_short", Style.Dry, 120, 240),
+            Of("fava_split", null, Style.Soup, 400),
+            Of("mung_split_skin", "broken", Style.Soup, 150, 150),
+            Of("urad_split_hulled", "long_white", Style.Saucy, 220, 260),
+            Of("rice_bean", "red", Style.Moist, 170, 300),
+            Of("bambara", "parboiled", Style.Saucy, 300, 300),
+            Of("pea_marrowfat", null, Style.Saucy, 350),
+            Of("lentil_yellow_split", "parboiled_quick", Style.Saucy, 180, 200),
+            Of("small_red", "black", Style.Moist, 200, 200),
+            Of("canary", "arborio", Style.Saucy, 150, 200),
+            Of("pink", "spanish_short", Style.Moist, 200, 250),
+            Of("chickpea", "long_white", Style.Moist, 250, 250, years: 4),
+            Of("black", null, Style.Soup, 300, years: 6),
+            Of("lentil_brown", "brown_long", Style.Dry, 200, 200, years: 3),
+            Of("chickpea", "long_white", Style.Saucy, 150, 250, also: "lentil_green"),
+            Of("pinto", null, Style.Soup, 200, also: "split_pea_yellow"),
+            Of("lentil_french", null, Style.Dry, 90, target: PulseTarget.Firm),
+            Of("cowpea_red_brown", null, Style.Moist, 250, target: PulseTarget.Firm),
+            Of("great_northern", "jasmine", Style.Saucy, 700, 400),
+        ];
+    }
+
     private static readonly Burner Front = new("front", "front", Power.FromWatts(1500), Power.FromWatts(120));
     private static readonly Burner Back = new("back", "back", Power.FromWatts(1500), Power.FromWatts(100));
 
@@ -79,8 +142,7 @@ internal static class Dinners
     /// one; the bag unknown.</summary>
     public static Dish Dish(Dinner dinner)
     {
-        var grams = dinner.Rice is null ? 300 : 200;
-        var rice = dinner.Rice is null ? 0 : 300;
+        var (grams, rice) = dinner.Grams ?? (dinner.Rice is null ? (300, 0) : (200, 300));
         return new Dish(
             dinner.Pulse,
             Mass.FromGrams(grams),
@@ -89,8 +151,13 @@ internal static class Dinners
             Mass.FromGrams(rice),
             SoakChoice.None,
             dinner.Style,
-            Pot(24, 6),
+            // A pound of beans wants the large pot.
+            grams + rice
+            > 650
+                ? Pot(28, 8)
+                : Pot(24, 6),
             [
+                Pot(24, 6),
                 Pot(20, 3.5),
                 Pot(28, 8),
                 new("electric", "electric", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.Electric(6000) },
@@ -103,6 +170,9 @@ internal static class Dinners
             7
         )
         {
+            OtherPulses = dinner.Also is { } also ? [new OtherPulse(also, Mass.FromGrams(grams / 2))] : [],
+            Lot = dinner.Years > 0 ? new Lot(dinner.Years, Storage.Cupboard) : Lot.Fresh,
+            PulseTarget = dinner.Target,
             OtherBurner = Back,
             BurnerCount = 2,
         };

@@ -6,22 +6,39 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Sweep;
 
 // Plans every ordinary dinner in every way of an ordinary kitchen and writes how many come out.
-// Usage: Sweep REPORT.md [POTS]
+// Usage: Sweep REPORT.md [POTS [strangers]]    with "strangers" only those, and nothing is written
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
 var pots = args.Length > 1 ? int.Parse(args[1], CultureInfo.InvariantCulture) : 512;
 var catalogue = PulseCatalogue.Shipped;
 var finder = new WayFinder(new Planner(new Simulator(catalogue.Constants)), catalogue);
 var watch = Stopwatch.StartNew();
-var dinners = Dinners.All(catalogue).ToList();
-var cells = new List<Cell>();
-foreach (var dinner in dinners)
+List<Cell> Planned(IEnumerable<Dinner> dinners)
 {
-    cells.AddRange(finder.For(Dinners.Dish(dinner), pots).Where(o => o.PulseId is null).Select(o => new Cell(dinner, o)));
-    if (cells.Select(c => c.Dinner).Distinct().Count() % 96 == 0)
+    var cells = new List<Cell>();
+    var count = 0;
+    foreach (var dinner in dinners)
     {
-        Console.WriteLine($"{dinner.Pulse.Id}: {watch.Elapsed.TotalSeconds:0} s");
+        cells.AddRange(finder.For(Dinners.Dish(dinner), pots).Where(o => o.PulseId is null).Select(o => new Cell(dinner, o)));
+        if (++count % 96 == 0)
+        {
+            Console.WriteLine($"{count} dinners: {watch.Elapsed.TotalSeconds:0} s");
+        }
     }
+
+    return cells;
 }
 
-File.WriteAllText(args[0], Report.Write(cells, pots));
+var strangers = Planned(Dinners.OfStrangers(catalogue));
+foreach (var line in Report.Strangers(strangers))
+{
+    Console.WriteLine(line);
+}
+
+if (args is [_, _, "strangers"])
+{
+    return;
+}
+
+var cells = Planned(Dinners.All(catalogue));
+File.WriteAllText(args[0], Report.Write(cells, strangers, pots));
 Console.WriteLine(Report.InShort(cells));

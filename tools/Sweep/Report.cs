@@ -1,4 +1,5 @@
 using System.Text;
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 
@@ -8,6 +9,10 @@ namespace BrightKettle.Sweep;
 internal sealed record Cell(Dinner Dinner, WayOffer Offer)
 {
     public double? Chance => Offer.Plan?.ShareTender;
+
+    /// <summary>One pot in ten comes to the table so many minutes after the hour, or later; 0 for what is refused.</summary>
+    public double LateMinutes =>
+        Offer.Plan is { } p ? Math.Max(0, (p.Forecast.Find(StepIds.Table)!.Late - p.Dish.ServeAt).TotalMinutes) : 0;
 
     /// <summary>The way, as developers name it.</summary>
     public string Way =>
@@ -58,7 +63,28 @@ internal static class Report
         return $"{best.Count(b => b.Chance >= Sure)} of {best.Count} dinners have a way that reaches {Sure}; {cells.Count(c => c.Chance < 0.5)} plans under one half";
     }
 
-    public static string Write(IReadOnlyList<Cell> cells, int pots)
+    /// <summary>The best way of each from the dry bag: what comes out, and not much later than it was wanted.</summary>
+    private static Cell? Advised(IEnumerable<Cell> cells) =>
+        cells
+            .Where(c => c.Chance is not null && c.Offer.Method != Core.Planning.Method.Cooked)
+            .MaxBy(c => c.Chance - (c.LateMinutes > Late ? LateCosts : 0));
+
+    /// <summary>Minutes after the hour from which a table counts as late.</summary>
+    private const double Late = 15;
+
+    /// <summary>What that weighs against a chance.</summary>
+    private const double LateCosts = 0.1;
+
+    public static IEnumerable<string> Strangers(IReadOnlyList<Cell> cells) =>
+        cells
+            .GroupBy(c => c.Dinner)
+            .Select(g =>
+                Advised(g) is { } best
+                    ? $"| {g.Key.Name} | {best.Way} | {best.Chance:0.00} | {best.LateMinutes:0} min | {g.Count(c => c.Chance >= Sure)} of {g.Count()} |"
+                    : $"| {g.Key.Name} | none: {string.Join(", ", g.Select(c => c.Refused).Distinct())} | | | |"
+            );
+
+    public static string Write(IReadOnlyList<Cell> cells, IReadOnlyList<Cell> strangers, int pots)
     {
         var text = new StringBuilder();
         var best = Best(cells);
@@ -87,6 +113,10 @@ internal static class Report
         }
 
         Row("all", _ => true);
+        var dry = Best(cells.Where(c => c.Offer.Method != Core.Planning.Method.Cooked));
+        text.AppendLine(
+            $"| all, from the dry bag only | {dry.Count} | {dry.Count(b => b.Chance >= Sure)} ({100.0 * dry.Count(b => b.Chance >= Sure) / dry.Count:0} %) | {dry.Min(b => b.Chance):0.00} |"
+        );
         Row("quick pulses", d => d.Quick);
         Row("slow pulses", d => !d.Quick);
         Row("with rice", d => d.Rice is not null);
@@ -96,15 +126,30 @@ internal static class Report
             Row(style.ToString().ToLowerInvariant(), d => d.Style == style);
         }
 
+        var theirs = strangers.GroupBy(c => c.Dinner).Select(Advised).ToList();
+        text.AppendLine().AppendLine("## As strangers wish").AppendLine();
+        text.AppendLine(
+            $"Other pulses, rices and amounts, old bags, two pulses in a pot, salads: **{theirs.Count(c => c?.Chance >= Sure)} of {theirs.Count} reach {Sure}, {theirs.Count(c => c?.Chance >= Sure && c.LateMinutes <= Late)} of these within {Late} minutes of the hour in nine pots of ten.**"
+        );
+        text.AppendLine()
+            .AppendLine("| dinner | best way | chance | one in ten later than | ways at 0.85 |")
+            .AppendLine("|---|---|---|---|---|");
+        foreach (var line in Strangers(strangers))
+        {
+            text.AppendLine(line);
+        }
+
         text.AppendLine().AppendLine("## Way by way").AppendLine();
-        text.AppendLine("| way | cells | answered | of these at 0.8 | median | by the clock, median | refused |")
-            .AppendLine("|---|---|---|---|---|---|---|");
+        text.AppendLine(
+                "| way | cells | answered | of these at 0.8 | median | by the clock, median | over 15 min late in a tenth | refused |"
+            )
+            .AppendLine("|---|---|---|---|---|---|---|---|");
         foreach (var way in cells.GroupBy(c => c.Way).OrderBy(g => g.Key, StringComparer.Ordinal))
         {
             var planned = way.Where(c => c.Chance is not null).ToList();
             var fair = planned.Count(c => c.Chance >= Fair);
             text.AppendLine(
-                $"| {way.Key} | {way.Count()} | {planned.Count} | {fair} ({(planned.Count == 0 ? 0 : 100.0 * fair / planned.Count):0} %) | {Median(planned.Select(c => c.Chance!.Value)):0.00} | {Median(planned.Select(c => c.Offer.Plan!.BlindShare)):0.00} | {way.Count() - planned.Count} |"
+                $"| {way.Key} | {way.Count()} | {planned.Count} | {fair} ({(planned.Count == 0 ? 0 : 100.0 * fair / planned.Count):0} %) | {Median(planned.Select(c => c.Chance!.Value)):0.00} | {Median(planned.Select(c => c.Offer.Plan!.BlindShare)):0.00} | {planned.Count(c => c.LateMinutes > Late)} | {way.Count() - planned.Count} |"
             );
         }
 
