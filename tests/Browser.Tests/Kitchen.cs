@@ -156,6 +156,12 @@ public sealed class Kitchen : IDisposable
 
     public void ChooseLabel(string text) => Do(By.XPath($"//label[normalize-space()='{text}']"), l => l.Click());
 
+    public void Select(string id, string value)
+    {
+        Do(By.CssSelector($"#{id} option[value='{value}']"), o => o.Click());
+        Settle();
+    }
+
     public void Select(string id, int option)
     {
         Do(By.CssSelector($"#{id} option:nth-child({option + 1})"), o => o.Click());

@@ -59,6 +59,9 @@ public sealed partial class SurfaceTests
         });
     }
 
+    private static List<string> Chips(Kitchen k) =>
+        [.. k.Driver.FindElements(By.CssSelector("li.said button:first-child")).Select(b => b.Text)];
+
     [Fact]
     public void A_newcomer_is_at_a_plan_for_six_with_rice_after_one_line_and_one_key()
     {
@@ -66,7 +69,13 @@ public sealed partial class SurfaceTests
         kitchen.Run(k =>
         {
             k.Open("/");
-            k.Find(By.Id("line")).SendKeys("for six, tomorrow at seven: borlotti with white rice, saucy, with bay leaves" + Keys.Enter);
+            k.Find(By.Id("line")).SendKeys("for six, tomorrow at seven: borlotti with white rice, saucy, with bay leaves");
+            // Read while it is typed, piece by piece, and nothing is planned by it.
+            k.Until(_ =>
+                Chips(k).SequenceEqual(["for 6", "on Wed 25 Nov", "at 19:00", "Borlotti beans", "white rice", "saucy", "Leaf or sprig"])
+            );
+            Assert.DoesNotContain("Borlotti", k.Text("h1"), StringComparison.Ordinal);
+            k.Find(By.Id("line")).SendKeys(Keys.Enter);
             k.Until(_ => k.Text("h1").StartsWith("Borlotti beans with white rice, tomorrow", StringComparison.Ordinal));
             k.Settle();
             Assert.Equal("6", k.Find(By.Id("people")).GetAttribute("value"));
@@ -76,6 +85,19 @@ public sealed partial class SurfaceTests
             k.Find(By.Id("line")).SendKeys("with gravel" + Keys.Enter);
             k.Until(_ => k.Text("#line-answer").Contains("Not understood: gravel", StringComparison.Ordinal));
             Assert.Equal("with gravel", k.Find(By.Id("line")).GetAttribute("value"));
+            // Pressed, a piece stands under the hand; taken away, it is gone and the rest stands.
+            k.Find(By.CssSelector("li.said.unread button")).Click();
+            k.Until(d =>
+                Equals(
+                    ((OpenQA.Selenium.IJavaScriptExecutor)d).ExecuteScript(
+                        "const l = document.getElementById('line'); return l.value.slice(l.selectionStart, l.selectionEnd)"
+                    ),
+                    "gravel"
+                )
+            );
+            k.Find(By.CssSelector("li.said.unread .said-away")).Click();
+            k.Until(_ => Chips(k).Count == 0 && k.Find(By.Id("line")).GetAttribute("value") == "");
+            Assert.StartsWith("Borlotti beans with white rice", k.Text("h1"), StringComparison.Ordinal);
         });
     }
 
@@ -163,8 +185,12 @@ public sealed partial class SurfaceTests
             }
 
             k.Settle();
-            k.Select("rice-pot", 2);
+            k.Select("rice-pot", "wide-pot");
             k.Until(_ => k.Text("ol").Contains("Rice on, in the Wide white pot", StringComparison.Ordinal));
+            k.Select("rice-pot", "in_the_liquor");
+            k.Until(_ => k.Text("ol").Contains("Pulses back on the rice", StringComparison.Ordinal));
+            k.Select("rice-pot", "after_draining");
+            k.Until(_ => k.Text("ol").Contains("Drain the pulses", StringComparison.Ordinal));
         });
     }
 

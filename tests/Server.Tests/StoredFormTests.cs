@@ -50,7 +50,18 @@ public class StoredFormTests
         Assert.Contains(started.Steps.Values.SelectMany(s => s), s => s.Facts.Minutes > 0);
         Assert.NotNull(new CookReader(PulseCatalogue.Shipped, new FieldFaults()).Read(started.Cook));
         // What counts as right is asked of the dish since form 2.
-        Same("start-0", started.Json(), 2, "meltingIsWelcome");
+        Same("start-0", started.Json(), 3, "meltingIsWelcome");
+    }
+
+    [Fact]
+    public void What_had_brought_salt_in_form_2_is_a_list_since_form_3()
+    {
+        var start = JsonNode.Parse(File("start-0"))!.AsObject();
+        start["form"] = 2;
+        start.Remove("meltingIsWelcome");
+        start["steps"]!.AsObject().First().Value![0]!["facts"]!["salty"] = "ham hock, stock cube";
+        var step = StartedCook.Read(start.ToJsonString()).Steps.Values.SelectMany(s => s).Single(s => s.Facts.Salty is not null);
+        Assert.Equal(["ham hock", "stock cube"], step.Facts.Salty);
     }
 
     [Theory]

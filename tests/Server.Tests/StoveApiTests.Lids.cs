@@ -75,6 +75,12 @@ public sealed partial class StoveApiTests
         Assert.All(answers, a => Assert.NotNull(a.SoftLaterMinutes));
         state = await Told(state, Entry(state, "chose") with { What = "look_and_lock", State = "look" });
         Assert.Equal("look_and_lock", state.Course);
+        // A tap at the look brings the lock to the front before the answer to it is there: its gate stands on it by then.
+        state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Waits.Look is not null);
+        Assert.Equal(
+            "cooker.vent_unchecked",
+            state.Moments.Single(m => m.State == "waiting" && m.Deeds.Any(d => d.Do == "lock")).Blocked?.Code
+        );
         state = await Walk(state, until: s => s.Moments.First(m => m.Id == s.NowId).Deeds.Any(d => d.Do == "lock"));
         Assert.Contains(state.Told, t => t.Entry.Kind == "felt");
         // They turn out soft: the lid may stay off.

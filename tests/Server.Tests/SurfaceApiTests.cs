@@ -69,7 +69,7 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.DoesNotContain(raw.Hands.Tasks, t => t.Id == "blanch");
         Assert.Contains(blanched.Hands.Tasks, t => t.Id == "blanch");
         Assert.True(blanched.MeasureOut.Extras.Single().Blanched);
-        Assert.Contains(blanched.Steps, s => s.Facts.Name == "Ham hock, blanched");
+        Assert.Contains(blanched.Steps, s => s.Facts is { Name: "Ham hock", Blanched: true });
         Assert.True(blanched.MeasureOut.Salt.AddGrams >= raw.MeasureOut.Salt.AddGrams + 3);
         Assert.Equal(
             0.7,
@@ -144,8 +144,8 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
             Style = "saucy",
         };
         var plan = await Get<PlanDto>("/api/plans", dish);
-        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "soak").Facts.Name);
-        Assert.Equal("140 g pinto beans", plan.Steps.Single(s => s.Kind == "light").Facts.Name);
+        Assert.Equal([new PartDto(140, "pinto beans")], plan.Steps.Single(s => s.Kind == "soak").Facts.Others);
+        Assert.Equal([new PartDto(140, "pinto beans")], plan.Steps.Single(s => s.Kind == "light").Facts.Others);
         var three = await Get<PlanDto>(
             "/api/plans",
             KettleServer.Dish() with

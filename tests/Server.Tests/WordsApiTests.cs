@@ -1,6 +1,9 @@
 using System.Net.Http.Json;
 using BrightKettle.Core.Words;
+using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
 using BrightKettle.Server.Words;
+using Microsoft.Extensions.DependencyInjection;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;
@@ -48,6 +51,96 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
             (400, "words.too_long", "line"),
             await (await Post("/api/line", new LineRequest(new string('x', 500), KettleServer.Dish()))).Problem()
         );
+    }
+
+    /// <summary>A way in which pulses leave their liquid is of the dish that is named now, and of an open pot; what cannot be had stands as
+    /// not read, and the plan is there.</summary>
+    [Theory]
+    [InlineData("in_the_liquor", "chickpeas in the pressure cooker", "in_the_pot", null)]
+    [InlineData("in_the_liquor", "brown lentils and green lentils with basmati, saucy", "in_the_pot", null)]
+    [InlineData("in_the_liquor", "at eight", "in_the_liquor", null)]
+    [InlineData("in_the_pot", "green lentils with basmati, rice in the bean liquor", "in_the_liquor", null)]
+    [InlineData(
+        "in_the_pot",
+        "green lentils with basmati in the pressure cooker, rice in the bean liquor",
+        "in_the_pot",
+        "in the bean liquor"
+    )]
+    public async Task The_rice_leaves_the_pot_only_where_that_can_be_done(string join, string line, string then, string? left)
+    {
+        var dish = KettleServer.Dish() with
+        {
+            PulseId = "lentil_green",
+            Soak = "none",
+            Style = "dry",
+            VesselId = "wide-pot",
+            RiceJoin = join,
+        };
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, dish));
+        Assert.Equal(then, answer.Dish.RiceJoin ?? "in_the_pot");
+        Assert.Equal(left is null ? Array.Empty<string>() : [left], answer.NotUnderstood);
+        var plan = await Post("/api/plans", answer.Dish);
+        Assert.True(plan.IsSuccessStatusCode, await plan.Content.ReadAsStringAsync(Cancel));
+    }
+
+    /// <summary>Each piece stands where it was typed, with what it was read as; what was not read has no meaning.</summary>
+    [Fact]
+    public async Task A_line_is_told_piece_by_piece()
+    {
+        const string line = "for 4 + 2 kids, friday, in the pressure cooker: 300g chickpeas with snorkels, no onion, rice beside";
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()));
+        Assert.All(answer.Parts, p => Assert.Equal(p.Text, line.Substring(p.Start, p.Length)));
+        Assert.Equal(
+            [
+                "for 4",
+                "2 little ones",
+                "on Fri 27 Nov",
+                "in the Steam drum",
+                "Chickpeas, 300 g",
+                null,
+                "no Onion",
+                "the rice in its own pot",
+            ],
+            answer.Parts.Select(p => p.Means)
+        );
+        Assert.Equal(["snorkels"], answer.NotUnderstood);
+    }
+
+    [Fact]
+    public async Task A_piece_that_was_taken_for_a_slip_says_what_it_was_taken_for()
+    {
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest("chikpeas and rice for 4", KettleServer.Dish()));
+        Assert.Equal("chickpea", answer.Dish.PulseId);
+        Assert.Equal(["Chickpeas", "white rice", "for 4"], answer.Parts.Select(p => p.Means));
+        Assert.Empty(answer.NotUnderstood);
+    }
+
+    [Fact]
+    public async Task A_fifth_pulse_stands_as_not_read()
+    {
+        var answer = await Get<LineAnswerDto>(
+            "/api/line",
+            new LineRequest("kidney beans, pinto beans, navy beans, chickpeas and adzuki, soup", KettleServer.Dish())
+        );
+        Assert.Equal(3, answer.Dish.Others!.Count);
+        Assert.Equal(answer.NotUnderstood, answer.Parts.Where(p => p.Means is null).Select(p => p.Text));
+        Assert.Single(answer.NotUnderstood);
+    }
+
+    /// <summary>A dish whose rice is cooked beside is still a dish on one burner: only who asks for it in words is told that it cannot be.</summary>
+    [Theory]
+    [InlineData("rajma chawal", false)]
+    [InlineData("rajma chawal, rice in its own pot", true)]
+    public async Task On_one_burner_the_rice_of_a_named_dish_comes_into_the_pot(string line, bool beside)
+    {
+        using var scope = server.Services.CreateScope();
+        var dishes = scope.ServiceProvider.GetRequiredService<DishRequestReader>();
+        var kitchen = await dishes.KitchenAsync(Cancel);
+        var wish = scope.ServiceProvider.GetRequiredService<DishLine>().Read(line);
+        bool Beside(KitchenState k) =>
+            new LineMapper(dishes.Catalogue, k, dishes.Now).Map(wish, KettleServer.Dish(), line).Dish.RiceVesselId is not null;
+        Assert.True(Beside(kitchen));
+        Assert.Equal(beside, Beside(kitchen with { Burners = [kitchen.Burners[0]] }));
     }
 
     [Theory]

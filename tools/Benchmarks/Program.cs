@@ -6,7 +6,8 @@ using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using BrightKettle.Benchmarks;
 
 // In its own process: BenchmarkDotNet's usual way restores a project of its own, which needs a network.
-var job = Job.Default.WithToolchain(InProcessEmitToolchain.Instance).WithWarmupCount(2).WithIterationCount(8);
+// Warm until the runtime has compiled all of it at full strength, as in a server that has planned a few dinners.
+var job = Job.Default.WithToolchain(InProcessEmitToolchain.Instance).WithWarmupCount(12).WithIterationCount(8);
 var config = ManualConfig
     .Create(DefaultConfig.Instance)
     .AddJob(job)

@@ -121,6 +121,42 @@ internal static class Dinners
         ];
     }
 
+    /// <summary>Drawn by lot: any pulse, rice or none, amounts, style and age of the bag, by nobody's choice; the same each time.</summary>
+    public static IEnumerable<Dinner> ByLot(PulseCatalogue catalogue, int count)
+    {
+        var lot = new Random(20261129);
+        for (var i = 0; i < count; i++)
+        {
+            var rice = lot.Next(4) == 0 ? null : catalogue.Rices[lot.Next(catalogue.Rices.Count)];
+            yield return new(
+                catalogue.Pulses[lot.Next(catalogue.Pulses.Count)],
+                rice,
+                (Style)lot.Next(4),
+                (10 * lot.Next(9, 51), rice is null ? 0 : 10 * lot.Next(12, 41)),
+                Years: lot.Next(5) < 3 ? 0 : lot.Next(1, 7)
+            );
+        }
+    }
+
+    /// <summary>Two of a kind in a pot, drawn by lot: the mixed pots that people cook are mostly such, lentils with lentils, beans with
+    /// beans.</summary>
+    public static IEnumerable<Dinner> PairsByLot(PulseCatalogue catalogue, int count)
+    {
+        var lot = new Random(20261130);
+        var kinds = catalogue.Pulses.GroupBy(p => p.Kind).Where(g => g.Count() > 1).Select(g => g.ToList()).ToList();
+        for (var i = 0; i < count; i++)
+        {
+            var kind = kinds[lot.Next(kinds.Count)];
+            var first = kind[lot.Next(kind.Count)];
+            var others = kind.Where(p => p != first).ToList();
+            var rice = lot.Next(2) == 0 ? null : catalogue.FindRice(Rices[lot.Next(Rices.Length - 1)]!);
+            var second = others[lot.Next(others.Count)];
+            // As a dish is read: the one that takes longest leads.
+            var (slow, quick) = first.SimmerMinutes(soaked: true) > second.SimmerMinutes(soaked: true) ? (first, second) : (second, first);
+            yield return new(slow, rice, (Style)lot.Next(4), (10 * lot.Next(9, 31), rice is null ? 0 : 10 * lot.Next(12, 41)), quick);
+        }
+    }
+
     private static readonly Burner Front = new("front", "front", Power.FromWatts(1500), Power.FromWatts(120));
     private static readonly Burner Back = new("back", "back", Power.FromWatts(1500), Power.FromWatts(100));
 

@@ -28,7 +28,7 @@ List<Cell> Planned(IEnumerable<Dinner> dinners)
     return cells;
 }
 
-var strangers = Planned(Dinners.OfStrangers(catalogue));
+var strangers = Planned(Dinners.OfStrangers(catalogue).Concat(Dinners.ByLot(catalogue, 20)).Concat(Dinners.PairsByLot(catalogue, 20)));
 foreach (var line in Report.Strangers(strangers))
 {
     Console.WriteLine(line);

@@ -16,7 +16,15 @@ internal sealed record Cell(Dinner Dinner, WayOffer Offer)
 
     /// <summary>The way, as developers name it.</summary>
     public string Way =>
-        $"{Method}{(Offer.Method == Core.Planning.Method.Cooked ? "" : $", {Soak}")}{(Offer.RiceVesselId is null ? "" : Offer.RiceVesselId == RiceBowl.Id ? ", rice in a bowl above" : ", rice beside")}";
+        $"{Method}{(Offer.Method == Core.Planning.Method.Cooked ? "" : $", {Soak}")}{Join}{(Offer.RiceVesselId is null ? "" : Offer.RiceVesselId == RiceBowl.Id ? ", rice in a bowl above" : ", rice beside")}";
+
+    private string Join =>
+        Offer.RiceJoin switch
+        {
+            RiceJoin.AfterDraining => ", drained before the rice",
+            RiceJoin.InTheLiquor => ", rice in their liquor",
+            _ => "",
+        };
 
     private string Method =>
         Offer.Method switch
@@ -129,7 +137,7 @@ internal static class Report
         var theirs = strangers.GroupBy(c => c.Dinner).Select(Advised).ToList();
         text.AppendLine().AppendLine("## As strangers wish").AppendLine();
         text.AppendLine(
-            $"Other pulses, rices and amounts, old bags, two pulses in a pot, salads: **{theirs.Count(c => c?.Chance >= Sure)} of {theirs.Count} reach {Sure}, {theirs.Count(c => c?.Chance >= Sure && c.LateMinutes <= Late)} of these within {Late} minutes of the hour in nine pots of ten.**"
+            $"Other pulses, rices and amounts, old bags, two pulses in a pot, salads, and the last twenty drawn by lot: **{theirs.Count(c => c?.Chance >= Sure)} of {theirs.Count} reach {Sure}, {theirs.Count(c => c?.Chance >= Sure && c.LateMinutes <= Late)} of these within {Late} minutes of the hour in nine pots of ten.**"
         );
         text.AppendLine()
             .AppendLine("| dinner | best way | chance | one in ten later than | ways at 0.85 |")

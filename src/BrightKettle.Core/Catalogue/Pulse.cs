@@ -46,6 +46,9 @@ public sealed record Pulse
 
     public required Span SimmerUnsoakedMinutes { get; init; }
 
+    /// <summary>The usual minutes at a simmer, of a bag that was soaked as is usual for it, or was not.</summary>
+    public double SimmerMinutes(bool soaked) => (soaked ? SimmerSoakedMinutes : SimmerUnsoakedMinutes).Middle;
+
     /// <summary>Minutes held at an electric cooker's high, from a cold start, opened after natural release.</summary>
     public required Span PressureSoakedMinutes { get; init; }
 

@@ -6,7 +6,7 @@ public readonly record struct VesselLevel(double Celsius, double LiquorMillilitr
 
 /// <summary>One look at a simulated pot. Heights in cm.</summary>
 /// <param name="Seconds">Since the cook starts.</param>
-/// <param name="Shown">The vessel that holds the first of the ingredients that are in one.</param>
+/// <param name="Shown">The vessel that holds the first of the ingredients that are in one; bowls beside are not shown.</param>
 /// <param name="Doneness">One per ingredient.</param>
 /// <param name="BedCentimetres">Height of each ingredient's layer in that vessel, one per ingredient; 0 for one that is elsewhere.</param>
 public sealed record PotSample(double Seconds, VesselLevel Shown, IReadOnlyList<double> Doneness, IReadOnlyList<double> BedCentimetres)

@@ -21,6 +21,7 @@ public readonly record struct SeedState(int Vessel, double Hydration, double Swe
 /// <param name="EnergyJoules">Drawn from its heat so far.</param>
 /// <param name="ThickenedGrams">Starch stirred in and pulses crushed.</param>
 /// <param name="SolidsGrams">All that binds its liquor.</param>
+/// <param name="BrokenWaterGrams">Held by seeds that have broken up, and part of what runs.</param>
 public readonly record struct VesselState(
     double Celsius,
     double LiquorGrams,
@@ -29,5 +30,6 @@ public readonly record struct VesselState(
     double CrustJoules,
     double EnergyJoules,
     double ThickenedGrams,
-    double SolidsGrams
+    double SolidsGrams,
+    double BrokenWaterGrams
 );

@@ -45,6 +45,15 @@ public static class StepIds
     /// <summary>Back at the boil after the house was empty: it waits hot.</summary>
     public const string BackHot = "back_hot";
 
+    /// <summary>Par-cooked pulses are drained, for the rice to have fresh water.</summary>
+    public const string Drained = "drained";
+
+    /// <summary>Cooked pulses are lifted out of their liquor, in which the rice is cooked.</summary>
+    public const string Lifted = "lifted";
+
+    /// <summary>They go back on the rice.</summary>
+    public const string PutBack = "put_back";
+
     /// <summary>The liquor is measured and set.</summary>
     public const string SetLiquor = "measure";
 

@@ -35,7 +35,7 @@ public static class ThicknessOf
     private static Thickness? Of(VesselState vessel, double factor) =>
         vessel.LiquorGrams <= 1
             ? null
-            : (factor * vessel.SolidsGrams / (vessel.SolidsGrams + vessel.LiquorGrams)) switch
+            : (factor * vessel.SolidsGrams / (vessel.SolidsGrams + vessel.LiquorGrams + vessel.BrokenWaterGrams)) switch
             {
                 < CoatsFrom => Thickness.Runny,
                 < ThickFrom => Thickness.CoatsASpoon,

@@ -23,7 +23,7 @@ public static class RiceBowl
         ArgumentNullException.ThrowIfNull(cooker);
         return new(
             Id,
-            "rice bowl",
+            Id,
             Length.FromCentimetres(cooker.Diameter.Centimetres * WidthShare),
             Volume.FromMillilitres(cooker.Brim.Millilitres * BrimShare)
         );
@@ -32,6 +32,6 @@ public static class RiceBowl
     public static Vessel Out(Vessel bowl)
     {
         ArgumentNullException.ThrowIfNull(bowl);
-        return bowl with { Id = OutId, Name = "rice bowl, lifted out" };
+        return bowl with { Id = OutId, Name = OutId };
     }
 }

@@ -65,6 +65,19 @@ public enum SaltSchool
     AtTheTable,
 }
 
+/// <summary>How the rice comes to the pulses, in one pot.</summary>
+public enum RiceJoin
+{
+    /// <summary>Into their liquor, or they into its water: the slower one starts.</summary>
+    InThePot,
+
+    /// <summary>They are simmered part of the way and drained; rice and fresh boiling water go in together.</summary>
+    AfterDraining,
+
+    /// <summary>They are cooked through and lifted out; the rice is cooked in their liquor, and they go back on it for its rest.</summary>
+    InTheLiquor,
+}
+
 /// <summary>A further pulse of a dish.</summary>
 public sealed record OtherPulse(Pulse Pulse, Mass Dry)
 {
@@ -116,6 +129,19 @@ public sealed record Dish(
     /// <summary>A second pot in which the rice is cooked by itself, or <see cref="RiceBowl"/> above the pulses under pressure; null when
     /// it joins the pulses.</summary>
     public CookVessel? RiceApart { get; init; }
+
+    /// <summary>How the rice comes to the pulses where it has no pot of its own.</summary>
+    public RiceJoin RiceJoin { get; init; }
+
+    /// <summary>Its rice is cooked already and dried: it is stirred in at the end, and drinks.</summary>
+    public bool StirsRiceIn => Rice is { SimmerMinutes.Low: <= 0 } && RiceApart is null && RiceJoin == RiceJoin.InThePot;
+
+    /// <summary>Covered off the heat before the table, minutes; what is only stirred in stands as long as its packet allows. 0 without
+    /// rice.</summary>
+    public double RiceRestMinutes =>
+        Rice is null ? 0
+        : StirsRiceIn ? Rice.RestMinutes.High
+        : Rice.RestMinutes.Typical;
 
     /// <summary>A burner of the kitchen beside <see cref="Burner"/>; null where there is none.</summary>
     public Burner? OtherBurner { get; init; }

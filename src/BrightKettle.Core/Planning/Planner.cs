@@ -45,10 +45,15 @@ public sealed class Planner(Simulator simulator)
         // A fast bag would stand lukewarm. A fast pot decides, the same for a plan that is compared as for one that is opened; what more
         // pots find after all is answered likewise. What is ready is kept hot, and the hour stands; where that does not come out well,
         // the join comes with the look and the table moves.
-        var best = Judged(dish with { WaitsHot = true }, pots, rough);
-        if (Comes(best) < SureShare && Judged(dish with { JoinMoves = true }, pots, rough) is var moves && Comes(moves) > Comes(best))
+        var hot = dish with { WaitsHot = true };
+        var best = Judged(hot, Solve(hot, solved.Way), pots, rough);
+        foreach (var other in new[] { hot, dish with { JoinMoves = true } })
         {
-            best = moves;
+            // Another state to wait for, and another time for the join, are sought only where it takes them.
+            if (Comes(best) < SureShare && Judged(other, pots, rough) is var tried && Comes(tried) > Comes(best))
+            {
+                best = tried;
+            }
         }
 
         return Comes(best) > 0 ? best : asked ?? Judged(dish, solved, pots, rough);
@@ -78,7 +83,7 @@ public sealed class Planner(Simulator simulator)
     private bool Parks(SolvedWay solved)
     {
         var trace = new CookTrace(solved.Cook);
-        return new[] { solved.Run, simulator.Run(solved.Cook, PotTraits.AtPaceShare(solved.Cook, FastShare)) }.Any(run =>
+        return new[] { solved.Run, simulator.Run(solved.Cook, PotTraits.AtPaceShare(solved.Cook, FastShare), RunOptions.Search) }.Any(run =>
             run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned * CoolsFaster).Any(f => f.Blocks)
         );
     }
@@ -127,10 +132,12 @@ public sealed class Planner(Simulator simulator)
     }
 
     /// <summary>The way's numbers, with the salt that it wants and, where the rice has a pot of its own, that pot.</summary>
-    private SolvedWay Solve(Dish dish)
+    /// <param name="known">Of the same dish, where only what is ready waits otherwise; null to begin from nothing.</param>
+    private SolvedWay Solve(Dish dish, Way? known = null)
     {
         var inPot = InPot(dish);
-        var solved = new WaySolver(simulator, inPot).Solve();
+        var solver = new WaySolver(simulator, inPot);
+        var solved = known is null ? solver.Solve() : solver.WaitingAgain(known);
         if (solved.Fault is not null)
         {
             return solved;

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Stages;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -120,7 +121,7 @@ internal sealed class RiceApart(Simulator simulator)
             new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle) { StepId = StepIds.RiceBoils },
             new CookAction.Cover(Trigger.Next, Lid.Sealed),
             new CookAction.Heat(
-                new Trigger(Delay: Duration.FromMinutes(minutes), Look: off is { } done ? Way.RiceLook(dish, done) : null),
+                new Trigger(Delay: Duration.FromMinutes(minutes), Look: off is { } done ? SealAndSteam.RiceLook(dish, done) : null),
                 Flame.Off
             )
             {

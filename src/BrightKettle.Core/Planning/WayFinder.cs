@@ -18,6 +18,9 @@ public sealed record WayOffer(Method Method, SoakChoice Soak, string? CookerId, 
 
     /// <summary>The rice's own pot, or its bowl above the pulses; null when it joins them.</summary>
     public string? RiceVesselId { get; init; }
+
+    /// <summary>How the rice comes to the pulses where it has no pot of its own.</summary>
+    public RiceJoin RiceJoin { get; init; }
 }
 
 /// <summary>All ways that this kitchen has, side by side: what works by the hour and, with the reason, what does not.</summary>
@@ -49,7 +52,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     private static IEnumerable<Dish> Wishes(Dish asked)
     {
-        var dish = asked with { RiceApart = null };
+        var dish = asked with { RiceApart = null, RiceJoin = RiceJoin.InThePot };
         var useful = dish.Pulse.SoakHours.High > 0;
         foreach (var soak in Soaks.Where(s => useful || s == SoakChoice.None))
         {
@@ -90,6 +93,11 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
             }
         }
 
+        foreach (var drained in Drained(dish))
+        {
+            yield return drained;
+        }
+
         yield return dish with
         {
             Method = Method.Cooked,
@@ -97,6 +105,24 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
             Soak = SoakChoice.None,
         };
     }
+
+    /// <summary>Pulses that leave their liquor for the rice, where it is eaten without a spoon: one way each, dry from the bag for quick
+    /// pulses and soaked for slow ones.</summary>
+    private static IEnumerable<Dish> Drained(Dish dish) =>
+        dish is { Rice: null } or { OtherPulses.Count: > 0 } or { Style: Style.Saucy or Style.Soup }
+            ? []
+            : new[] { RiceJoin.AfterDraining, RiceJoin.InTheLiquor }.Select(join =>
+                dish with
+                {
+                    Method = Method.OpenPot,
+                    Cooker = null,
+                    Soak = dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? SoakChoice.Overnight : SoakChoice.None,
+                    RiceJoin = join,
+                }
+            );
+
+    /// <summary>A pulse that is simmered longer than this is soaked before.</summary>
+    private const double QuickMinutes = 80;
 
     /// <summary>The same with the rice in a pot of its own, where there is one that takes it and a burner for it.</summary>
     /// <param name="asked">The pot that was asked for; the smallest that takes it where none was.</param>
@@ -118,6 +144,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
         var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, rough: true))
         {
             RiceVesselId = dish.RiceApart?.Vessel.Id,
+            RiceJoin = dish.RiceJoin,
         };
         return offer.Plan is { } plan
             ? offer with

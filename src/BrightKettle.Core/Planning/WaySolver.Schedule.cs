@@ -70,7 +70,11 @@ internal sealed partial class WaySolver
             {
                 SlowOnLow =
                     way.SlowOnLow
-                    || (there > LowFrom * slow && SecondsUntil(way with { SlowOnLow = true }, SlowShare) is [{ } onLow] && onLow <= there),
+                    || (
+                        there > LowFrom * slow
+                        && SecondsUntil(way with { SlowOnLow = true }, SlowShareInCrock) is [{ } onLow]
+                        && onLow <= there
+                    ),
             };
         }
 

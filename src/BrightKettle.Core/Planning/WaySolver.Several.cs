@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Safety;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning;
@@ -10,30 +11,73 @@ internal sealed partial class WaySolver
     /// wanted.</summary>
     private SolvedWay SolveSeveral(Way way)
     {
-        var joining = dish.OtherPulses.Where(o => Way.JoinsLater(dish, o)).ToList();
-        if (joining.Count == 0)
-        {
-            return SolveWaiting(way);
-        }
-
+        var joining = dish.OtherPulses.Where(o => Way.MayJoinLater(dish, o)).ToList();
         SolvedWay? best = null;
-        var bestServed = -1;
-        foreach (var (state, lead) in Leads(joining))
+        var (bestServed, least) = (-1, 0);
+        foreach (var candidate in Staggers(way, joining))
         {
-            var tried = SolveWaiting(way with { OtherWait = state, OtherLead = Duration.FromMinutes(Math.Ceiling(lead)) });
-            var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
-            if (served > bestServed || best is null)
-            {
-                (best, bestServed) = (tried, served);
-            }
-
             if (bestServed == Bags.Length)
             {
                 break;
             }
+
+            var tried = SolveWaiting(candidate);
+            var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
+            if (served >= least || best is null)
+            {
+                (best, bestServed) = (tried, served);
+                // All in one pot from the start is the least work: what asks for more must serve more than one bag more.
+                least = bestServed + (candidate.OtherWait is null ? 2 : 1);
+            }
         }
 
         return best ?? SolveWaiting(way);
+    }
+
+    /// <summary>The slowest is found soft and waits for the others; else all are in from the start, and the last to be far enough
+    /// decides; else the others go in while the slowest is still on its way. With a lectin in them all boil hard at once, if that
+    /// will do.</summary>
+    private IEnumerable<Way> Staggers(Way way, List<OtherPulse> joining)
+    {
+        var together = (dish.Rice is null ? [Alone] : Waits).Reverse().Select(w => way with { Wait = w });
+        if (joining.Count == 0)
+        {
+            return together;
+        }
+
+        var leads = Leads(joining).Select(l => (l.State, Lead: Duration.FromMinutes(Math.Ceiling(l.Minutes)))).ToList();
+        var waits = leads.Select(l => way with { OtherWait = l.State, OtherLead = l.Lead });
+        var earlier = Waits
+            .Where(w => w != way.Wait)
+            .SelectMany(w => leads.Select(l => way with { Wait = w, OtherWait = l.State, OtherLead = l.Lead }));
+        return joining.Exists(o => o.Pulse.BoilsFirst)
+            ? together.Concat(waits).Concat(Lifted(way)).Concat(earlier)
+            : waits.Concat(together).Concat(Lifted(way)).Concat(earlier);
+    }
+
+    /// <summary>Of the longest that cooked food may stand lukewarm, what a slow bag in the pot beside may take.</summary>
+    private const double InBowlShare = 0.8;
+
+    /// <summary>One is cooked through and lifted out, and the other cooks in its liquor.</summary>
+    private IEnumerable<Way> Lifted(Way way)
+    {
+        Way Lift(bool atOnce, double seconds) =>
+            way with
+            {
+                Wait = Alone,
+                LiftsFirst = true,
+                LiftsAtOnce = atOnce,
+                OtherWait = FeltState.Soft,
+                OtherLead = Duration.FromMinutes(Math.Ceiling(seconds / 60)),
+            };
+        return
+            dish is { Rice: null, OtherPulses: [var other] }
+            && Way.MayJoinLater(dish, other)
+            && SecondsAlone(other, FeltState.Soft) is { } seconds
+            // A bowl of beans does not stand lukewarm for longer, even where the second bag is the slowest of twenty.
+            && seconds <= InBowlShare * HoldGate.LongestPlanned.TotalSeconds
+            ? [Lift(false, seconds), Lift(true, seconds)]
+            : [];
     }
 
     /// <summary>Ways in which the quicker pulses may go in: to a state that is looked for, or, with rice to come, some minutes before it

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -19,29 +20,14 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     private const double FastShare = 0.9;
 
+    /// <summary>The same in a slow cooker, where looks are far apart and soft pulses wait on warm without harm: an early hour costs
+    /// nothing, a late one an hour.</summary>
+    private const double SlowShareInCrock = 0.03;
+
     private const int MostTries = 16;
 
     /// <summary>Water under pressure over the dry weight: what they drink and enough to stay covered.</summary>
     private const double PressureWaterShare = 2.2;
-
-    /// <summary>The least water to begin with, over the dry weight: what pulses drink until they are tender (effects 2: 1.1 to 1.3
-    /// g/g).</summary>
-    private const double LeastWaterShare = 1.2;
-
-    /// <summary>The least where nobody looks before the join, over the dry weight of the pulse that leads: so that a slow bag is still
-    /// covered then.</summary>
-    private const double LeastUnwatchedWaterShare = 1.5;
-
-    /// <summary>The least water for rice that goes in first, over its dry weight: what it drinks until the pulses join.</summary>
-    private const double LeastRiceWaterShare = 1.3;
-
-    /// <summary>Liquor that rice which goes in first still has when the pulses join it, over its dry weight.</summary>
-    private const double WetAtJoinShare = 0.15;
-
-    private const int WaterTries = 5;
-
-    /// <summary>So many times the water for a pot that ran dry on it.</summary>
-    private const double MoreWhenDry = 1.4;
 
     /// <summary>J/g, for a first guess at the water that a hard boil takes.</summary>
     private const double HeatOfSteam = 2257;
@@ -72,9 +58,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private const double SoftMargin = 4;
 
     private static readonly FeltState[] Waits = [FeltState.ChalkyMiddle, FeltState.NearlyASpeck, FeltState.BiteNoChalk, FeltState.Soft];
-
-    /// <summary>Shares of bags on which states to wait for are compared.</summary>
-    private static readonly double[] Bags = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
 
     private readonly RunOptions _search = StepsOf(dish);
 
@@ -114,6 +97,18 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         )
         {
             return Best(null, new Way(JoinOrder.PulseFirst, dish.ServeAt), Waits.Reverse());
+        }
+
+        if (dish is { StirsRiceIn: true, Method: Method.OpenPot or Method.Cooked, OtherPulses.Count: 0 })
+        {
+            return SolveWaiting(new Way(JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+        }
+
+        if (dish.Rice is not null && dish.RiceJoin != RiceJoin.InThePot)
+        {
+            // Cooked through before their liquor is wanted, or dry seed that may not leave the boil before.
+            var soft = dish.RiceJoin == RiceJoin.InTheLiquor || (AtRisk && dish.Soak == SoakChoice.None);
+            return Best(null, new Way(JoinOrder.PulseFirst, dish.ServeAt), soft ? [FeltState.Soft] : Waits);
         }
 
         if (dish.Method is Method.Pressure or Method.SlowCooker)
@@ -197,25 +192,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>Somebody is there whenever the look says yes.</summary>
     private bool JoinsMayMove => dish.Method is Method.OpenPot or Method.Pressure && dish.Away.Count == 0;
 
-    /// <summary>How many of a few bags, from slow to fast, come out as wanted, all pulses of the dish.</summary>
-    private int BagsServed(Way way)
-    {
-        var cook = way.Build(dish);
-        return RunAt(cook, _search, Bags)
-            .Count(run =>
-                run.StalledAt is null
-                && cook.Starts + Duration.FromSeconds(run.EndSeconds) <= dish.ServeAt + Way.RiceWaits
-                && PulseAtTable(run) >= _wanted.Low
-                && PulseAtTable(run) <= _wanted.High
-                && dish.OtherPulses.All(o =>
-                    run.Final[cook.IndexOf(o.Id)].Doneness is var done
-                    && dish.Targets.Window(o.Pulse) is var window
-                    && done >= window.Low
-                    && done <= window.High
-                )
-            );
-    }
-
     private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, StepIds.Join)).Doneness[0];
 
     public static int IndexOf(Cook cook, string mark)
@@ -273,7 +249,10 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             }
 
             way = held;
-            if (SecondsUntil(way, SlowShare, 0.5, FastShare) is not [{ } slow, { } middle, { } fast])
+            if (
+                SecondsUntil(way, dish.Method == Method.SlowCooker ? SlowShareInCrock : SlowShare, 0.5, FastShare)
+                is not [{ } slow, { } middle, { } fast]
+            )
             {
                 var cook = way.Build(dish);
                 var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
@@ -298,6 +277,20 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         }
 
         return Round(settled!);
+    }
+
+    /// <summary>A way that is known, where only what is ready waits otherwise: when to light and when to look stands.</summary>
+    public SolvedWay WaitingAgain(Way known)
+    {
+        if (known.Wait is null)
+        {
+            return Solve();
+        }
+
+        // What the look at the rice accepts follows from the minutes.
+        var way = known with { RiceOff = null };
+        var settled = SolveLiquorAndMinutes(way with { Water = FirstWater(way) });
+        return settled.Fault is null ? Round(settled) : settled;
     }
 
     /// <summary>Seconds from the flame until a pot with each of these bags is found far enough, by looks so close together that nothing
@@ -331,119 +324,6 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <summary>One cook with bags of several speeds, side by side.</summary>
     private PotRun[] RunAt(Cook cook, RunOptions options, params double[] paceShares) =>
         simulator.RunMany([.. paceShares.Select(share => new PotJob(cook, PotTraits.AtPaceShare(cook, share)))], options);
-
-    /// <summary>Water for the start: what the dish needs at the join, and never so little that a slow bag falls dry.</summary>
-    private Mass FirstWater(Way way)
-    {
-        var water = way.Water;
-        for (var i = 0; i < WaterTries; i++)
-        {
-            var tried = way with { Water = water };
-            var cook = tried.Build(dish);
-            var runs = RunAt(cook, _search, 0.5, SlowShare);
-            var at = IndexOf(cook, way.Order == JoinOrder.PulseAlone ? StepIds.Finish : StepIds.SetLiquor);
-            if (
-                runs[0].Done[at] is not { } middle
-                || runs[1].Done[at] is not { } slowest
-                || runs.Any(r => r.DrySeconds > 0 && r.Done[at]!.Value.LiquorBefore <= 0)
-            )
-            {
-                // It ran dry on the way, which says nothing of how much is missing.
-                water *= MoreWhenDry;
-                continue;
-            }
-
-            var wanted = way.Order == JoinOrder.PulseAlone ? dish.WantedLiquorGrams : way.JoinLiquor.Grams;
-            // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
-            var covered =
-                slowest.LiquorBefore
-                - ((slowest.OverBedBefore - 0.5) * (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).AreaSquareCentimetres);
-            var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
-            water = Mass.Max(dish.PulsesDry * LeastWaterShare, water + Mass.FromGrams(missing));
-            if (Math.Abs(missing) < 10)
-            {
-                break;
-            }
-        }
-
-        return water;
-    }
-
-    /// <summary>Adjusts liquor, last minutes and clock until the rice is tender, the liquor as wanted and the table on time.</summary>
-    /// <param name="slack">How many times the usual misses are let pass.</param>
-    private SolvedWay SolveLiquorAndMinutes(Way way, double slack = 1)
-    {
-        for (var i = 0; i < 14; i++)
-        {
-            var cook = way.Build(dish);
-            var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
-            if (run.StalledAt is { } stalled)
-            {
-                return new(
-                    way,
-                    cook,
-                    run,
-                    run.BoilsAt.Count == 0 || cook.Actions[stalled].Trigger.After == PotEvent.Boils
-                        ? PlanRefusal.NeverBoils
-                        : PlanRefusal.NeverTender
-                );
-            }
-
-            var late = cook.Starts + Duration.FromSeconds(run.EndSeconds) - dish.ServeAt;
-            var liquor = dish.Rice is null ? 0 : dish.WantedLiquorGrams - run.FinalLiquor;
-            var riceMiss = dish.Rice is null ? 0 : RiceAtOff(dish) - run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1];
-            if (Math.Abs(late.TotalSeconds) < 5 * slack && Math.Abs(liquor) < 3 * slack && Math.Abs(riceMiss) < 0.7 * slack)
-            {
-                return new(way, cook, run, null);
-            }
-
-            way = Shift(way, -late);
-            if (dish.Rice is { } rice)
-            {
-                // A grain short of water is not mended by minutes, so minutes wait until the liquor is about right.
-                var perMinute = Doneness.Tender * dish.RiceRateFactor / (rice.SimmerMinutes.Typical + rice.RestMinutes.Typical);
-                way = way with
-                {
-                    JoinLiquor = Mass.Max(Mass.Zero, way.JoinLiquor + Mass.FromGrams(liquor)),
-                    LastMinutes = Math.Max(0, way.LastMinutes + (Math.Abs(liquor) < 60 ? 0.8 * riceMiss / perMinute : 0)),
-                };
-                way = way with
-                {
-                    Water = way.Order switch
-                    {
-                        JoinOrder.Together => way.JoinLiquor,
-                        JoinOrder.RiceFirst => Mass.Max(
-                            Mass.Max(
-                                dish.RiceDry * LeastRiceWaterShare,
-                                way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + RiceDrinksBeforeJoin(run, cook)
-                            ),
-                            // It must not lie dry over the flame before the pulses come.
-                            way.Water
-                                + (dish.RiceDry * WetAtJoinShare)
-                                - LiquorBeforeJoin(run, cook)
-                        ),
-                        _ when way.Wait is null => Mass.Max(
-                            dish.PulseDry * LeastUnwatchedWaterShare,
-                            way.Water + way.JoinLiquor - LiquorBeforeJoin(run, cook)
-                        ),
-                        _ => way.Water,
-                    },
-                };
-            }
-        }
-
-        // Not settled to the last gram: round figures follow anyway, and the forecast shows what they give.
-        var final = way.Build(dish);
-        return new(way, final, simulator.Run(final, PotTraits.Reference(final), _search), null);
-    }
-
-    private static Mass LiquorBeforeJoin(PotRun run, Cook cook) => Mass.FromGrams(run.At(IndexOf(cook, StepIds.SetLiquor)).LiquorBefore);
-
-    private static Mass RiceDrinksBeforeJoin(PotRun run, Cook cook)
-    {
-        var at = IndexOf(cook, StepIds.SetLiquor);
-        return at < 0 ? Mass.Zero : Mass.FromGrams(run.At(IndexOf(cook, StepIds.Light)).LiquorAfter - run.At(at).LiquorBefore);
-    }
 
     /// <summary>All of a way earlier or later.</summary>
     public static Way Shift(Way way, Duration by) =>
@@ -501,6 +381,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private PotRun Run(Way way, double paceShare)
     {
         var cook = way.Build(dish);
+        // Only where one pulse waits for another can they stand for so long that they cool.
+        var trace = way.OtherWait is null ? null : new CookTrace(cook);
         return simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare), _search);
     }
 

@@ -71,7 +71,9 @@ public static class FlameGate
 
     private static bool Throughout(Instant from, Instant to, Func<Instant, bool> attended)
     {
-        for (var at = from; at < to; at += Step)
+        // By the clock's own steps, so that pots that differ by seconds ask for the same moments.
+        var step = Step.TotalSeconds;
+        for (var at = Instant.FromUnixTimeSeconds((long)(Math.Ceiling(from.ToUnixTimeSeconds() / step) * step)); at < to; at += Step)
         {
             if (!attended(at))
             {
@@ -79,7 +81,7 @@ public static class FlameGate
             }
         }
 
-        return attended(to);
+        return attended(from) && attended(to);
     }
 
     private static Instant At(Cook cook, double seconds) => cook.Starts + Duration.FromSeconds(Math.Round(seconds));

@@ -25,11 +25,16 @@ public static class Gates
         return Sorted([.. OfActions(trace, house, run), .. run is null ? [] : OfRun(trace, house, run)]);
     }
 
-    /// <summary>What the gates find in one pot of a cook.</summary>
+    /// <summary>What the gates find in one pot of a cook. What is the same in all pots is found once.</summary>
     public static Func<PotRun, IReadOnlyList<GateFinding>> InOnePot(Cook cook, GateHouse house)
     {
         var trace = new CookTrace(cook);
-        return run => Judge(trace, house, run);
+        var everywhere = OfEveryPot(trace);
+        // Whether anybody is there is asked for the same minutes in every pot.
+        var (attended, known) = (house.Attended, new Dictionary<Instant, bool>());
+        bool Attended(Instant at) => known.TryGetValue(at, out var there) ? there : known[at] = attended!(at);
+        var remembering = attended is null ? house : house with { Attended = Attended };
+        return run => Sorted([.. OfOnePot(trace, house, run, seen: null), .. everywhere, .. OfRun(trace, remembering, run)]);
     }
 
     /// <summary>What the reference pot shows, and what blocks in more than one pot in twenty.</summary>
@@ -45,7 +50,10 @@ public static class Gates
         ArgumentNullException.ThrowIfNull(pots);
         var found = judge(reference).ToList();
         bool IsKnown(GateFinding f) => found.Exists(k => k.Blocks && Subject(k) == Subject(f));
-        var often = pots.SelectMany(pot => judge(pot).Where(f => f.Blocks).DistinctBy(Subject))
+        // Most pots have nothing that blocks, which costs next to nothing.
+        var often = pots.Select(judge)
+            .Where(one => one.Any(f => f.Blocks))
+            .SelectMany(one => one.Where(f => f.Blocks).DistinctBy(Subject))
             .GroupBy(Subject)
             .Where(same => same.Count() > Often * pots.Count)
             .Select(same => same.First())
@@ -63,12 +71,17 @@ public static class Gates
         GateHouse house,
         PotRun? run,
         IReadOnlyList<Observation>? seen = null
-    ) =>
+    ) => [.. OfOnePot(trace, house, run, seen), .. OfEveryPot(trace)];
+
+    /// <summary>What the actions say, with a run's times and temperatures where there is one.</summary>
+    private static IEnumerable<GateFinding> OfOnePot(CookTrace trace, GateHouse house, PotRun? run, IReadOnlyList<Observation>? seen) =>
+        [.. LectinGate.Judge(trace, house.Cautious, run, seen), .. SoakGate.Judge(trace, house.RoomCelsius, run)];
+
+    /// <summary>What the actions say whatever the pot.</summary>
+    private static IReadOnlyList<GateFinding> OfEveryPot(CookTrace trace) =>
         [
-            .. LectinGate.Judge(trace, house.Cautious, run, seen),
             .. CyanogenGate.Judge(trace),
             .. PressureGate.Judge(trace),
-            .. SoakGate.Judge(trace, house.RoomCelsius, run),
             .. FrozenMeatGate.Judge(trace),
             .. SodaGate.Judge(trace),
             .. SealGate.Judge(trace),
@@ -78,7 +91,8 @@ public static class Gates
     internal static IEnumerable<GateFinding> OfRun(CookTrace trace, GateHouse house, PotRun run) =>
         [.. FlameGate.Judge(trace, run, house), .. HoldGate.Judge(trace, run, house.Lukewarm)];
 
-    private static IReadOnlyList<GateFinding> Sorted(IEnumerable<GateFinding> found) => [.. found.OrderByDescending(f => f.Blocks)];
+    private static List<GateFinding> Sorted(List<GateFinding> found) =>
+        found.Count < 2 ? found : [.. found.OrderByDescending(f => f.Blocks)];
 
     /// <summary>What stands in the way of this action now, by what was seen at the stove; null when it may go on.</summary>
     /// <param name="action">Index of the action that is about to be done.</param>

@@ -15,24 +15,15 @@ public static class SoakGate
         ArgumentNullException.ThrowIfNull(trace);
         var cook = trace.Cook;
         var found = new List<GateFinding>();
-        for (var i = 0; i < cook.Actions.Count; i++)
+        // What stood until now is judged by where it stood.
+        foreach (var (i, id, before) in trace.StandsNoMore)
         {
-            foreach (var id in cook.Ingredients.Select(x => x.Id))
+            // A bowl that is chilled at once is a soak in the fridge.
+            var since = before.Chilled ?? before.Soaked!.Value;
+            var limit = before.Chilled is null ? SoakLimit.OnCounter(Temperature.FromCelsius(roomCelsius)) : SoakLimit.InFridge;
+            if (SoakedBefore(cook, id) + Between(cook, since, i, run) > limit && !found.Exists(f => f.IngredientId == id))
             {
-                // Out of the water, or into the fridge: what stood until now is judged by where it stood.
-                var (before, after) = (trace.BowlBefore(i, id), trace.BowlAfter(i, id));
-                if (before is not { Wet: true, Soaked: { } soaked } || (after.Wet && after.Chilled == before.Chilled))
-                {
-                    continue;
-                }
-
-                // A bowl that is chilled at once is a soak in the fridge.
-                var since = before.Chilled ?? soaked;
-                var limit = before.Chilled is null ? SoakLimit.OnCounter(Temperature.FromCelsius(roomCelsius)) : SoakLimit.InFridge;
-                if (SoakedBefore(cook, id) + Between(cook, since, i, run) > limit && !found.Exists(f => f.IngredientId == id))
-                {
-                    found.Add(new(TooLong, id, i, true));
-                }
+                found.Add(new(TooLong, id, i, true));
             }
         }
 

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
+using BrightKettle.Core.Kitchen;
 
 namespace BrightKettle.Core.Stove;
 
@@ -13,9 +14,10 @@ public sealed record Conditions(string VesselId, Lid Lid, Flame Flame, bool Lock
         var cook = evening.Cook with { Actions = [.. evening.ActionsDone().Select(d => d.Action)] };
         var trace = new CookTrace(cook);
         var last = cook.Actions.Count - 1;
-        // The slowest pulse leads where several stand in different pots.
+        // The slowest pulse leads where several stand in different pots. A bowl stands on no burner: nothing is done to it.
+        bool Pot(int place) => place >= 0 && cook.Kitchen[place].Vessel.Id is not (PulseBowl.Id or RiceBowl.OutId);
         int Where<T>()
-            where T : Ingredient => cook.Ingredients.OfType<T>().Select(i => trace.PlaceAfter(last, i.Id)).FirstOrDefault(p => p >= 0, -1);
+            where T : Ingredient => cook.Ingredients.OfType<T>().Select(i => trace.PlaceAfter(last, i.Id)).FirstOrDefault(Pot, -1);
         var (pulses, rice) = (Where<PulseIngredient>(), Where<RiceIngredient>());
         var main = Math.Max(pulses >= 0 ? pulses : rice, 0);
         var stands = trace.After(last, main);

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Words.Lines;
 
 namespace BrightKettle.Core.Words;
 
@@ -18,7 +19,22 @@ public sealed class CatalogueNames
     public CatalogueNames(PulseCatalogue catalogue)
     {
         ArgumentNullException.ThrowIfNull(catalogue);
-        // The plain words come last, so that a full name is never shadowed.
+        // Households' names first, as in a line: of a name that means several they know the likeliest; those that mean something only beside another name are too short for running text.
+        foreach (var spoken in PulseCatalogue.ReadList<SpokenName>("spoken-names.json").Where(n => !n.Beside))
+        {
+            var id = spoken.Ids[0];
+            var said = spoken.Kind switch
+            {
+                "pulse" => catalogue.FindPulse(id)?.Said,
+                "rice" => catalogue.FindRice(id)?.Said,
+                _ => catalogue.FindExtra(id)?.Name,
+            };
+            if (said is not null)
+            {
+                Learn(spoken.Kind, id, said, [spoken.Name]);
+            }
+        }
+
         foreach (var p in catalogue.Pulses)
         {
             Learn("pulse", p.Id, p.Said, [p.Name, p.Said, .. p.Aliases]);
@@ -33,65 +49,7 @@ public sealed class CatalogueNames
         {
             Learn("extra", x.Id, x.Name, [x.Name, .. x.Aliases]);
         }
-
-        foreach (var (word, id) in Plain)
-        {
-            if (catalogue.FindPulse(id) is { } pulse)
-            {
-                Learn("pulse", id, pulse.Said, [word]);
-            }
-            else if (catalogue.FindRice(id) is { } rice)
-            {
-                Learn("rice", id, rice.Said, [word]);
-            }
-            else if (catalogue.FindExtra(id) is { } extra)
-            {
-                Learn("extra", id, extra.Name, [word]);
-            }
-        }
     }
-
-    /// <summary>What a bare word most often means.</summary>
-    private static readonly (string Word, string Id)[] Plain =
-    [
-        ("lentils", "lentil_brown"),
-        ("red lentils", "lentil_red_split"),
-        ("green lentils", "lentil_green"),
-        ("kidney beans", "kidney_red"),
-        ("black beans", "black"),
-        ("white beans", "cannellini"),
-        ("rice", "long_white"),
-        ("white rice", "long_white"),
-        ("brown rice", "brown_long"),
-        ("basmati", "basmati_unsoaked"),
-        ("basmati rice", "basmati_unsoaked"),
-        ("tomato", "tomato_tin"),
-        ("tomatoes", "tomato_tin"),
-        ("onion", "onion"),
-        ("bay", "leaf"),
-        ("bay leaf", "leaf"),
-        ("bay leaves", "leaf"),
-        ("thyme", "leaf"),
-        ("chilli", "whole_chilli"),
-        ("chili", "whole_chilli"),
-        ("coconut", "coconut_milk"),
-        ("stock", "stock"),
-        ("spinach", "greens"),
-        ("greens", "greens"),
-        ("carrot", "root"),
-        ("carrots", "root"),
-        ("potato", "root"),
-        ("potatoes", "root"),
-        ("dumplings", "dough"),
-        ("mung", "mung_whole"),
-        ("borlotti", "borlotti"),
-        ("lemon", "citrus_juice"),
-        ("lime", "citrus_juice"),
-        ("cinnamon", "whole_spice"),
-        ("cardamom", "whole_spice"),
-        ("cloves", "whole_spice"),
-        ("tamarind", "tamarind"),
-    ];
 
     /// <summary>Small words of a text, as names are compared: no accents, no marks.</summary>
     public static IReadOnlyList<string> WordsOf(string text)

@@ -10,6 +10,8 @@ namespace BrightKettle.Core.Words;
 /// <param name="FromNow">The table so long from now.</param>
 /// <param name="Pulses">In the order in which they were said, with the amount of each where one was.</param>
 /// <param name="Extras">The same for what goes in beside them.</param>
+/// <param name="RiceBeside">In a pot of its own, by the words or by the dish that is named.</param>
+/// <param name="SaysBeside">By the words.</param>
 /// <param name="WithoutIds">Extras and pulses that are not wanted.</param>
 /// <param name="Parts">What was read and what was not, where it stands.</param>
 public sealed record DishWish(
@@ -23,6 +25,8 @@ public sealed record DishWish(
     (string Id, SaidAmount? Amount)? Rice,
     bool NoRice,
     bool RiceBeside,
+    bool SaysBeside,
+    RiceJoin? RiceJoin,
     Style? Style,
     PulseTarget? PulseTarget,
     RiceTarget? RiceTarget,
@@ -57,7 +61,26 @@ public sealed class DishLine(PulseCatalogue catalogue)
         var dish = parts.OfType<LinePart.Dish>().FirstOrDefault();
         string? Said(string of) => parts.OfType<LinePart.Said>().LastOrDefault(s => s.Of == of)?.Means;
         // "Split pea dal", "mung beans": the word of a kind behind a name says nothing new.
-        named.RemoveAll(n => n is { Kind: "pulse", Ids.Count: > 1, Amount: null, Without: false } && Follows(named, n));
+        foreach (var kind in named.Where(n => n is { Kind: "pulse", Ids.Count: > 1, Without: false } && Before(named, n) >= 0).ToList())
+        {
+            var at = Before(named, kind);
+            var whole = named[at];
+            named[at] = whole with { Amount = whole.Amount ?? kind.Amount, Length = kind.Start + kind.Length - whole.Start };
+            named.Remove(kind);
+        }
+
+        // "Dhal of red lentils" names one thing twice.
+        foreach (var kind in named.Where(n => n is { Kind: "pulse", Ids.Count: > 1, Amount: null, Without: false }).ToList())
+        {
+            var of = named.FindIndex(n => n is { Kind: "pulse", Without: false } && n != kind && IsOf(line, kind, n));
+            if (of >= 0)
+            {
+                var whole = named[of];
+                named[of] = whole with { Start = kind.Start, Length = whole.Start + whole.Length - kind.Start };
+                named.Remove(kind);
+            }
+        }
+
         var pulses = Of(named, "pulse");
         // A dish says its pulse, unless the line names one itself.
         var all = pulses.Count == 0 && dish is not null ? [(dish.Pulses[0], null)] : pulses;
@@ -65,6 +88,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
         var noRice = Said("rice") == "none";
         var extras = Of(named, "extra");
         var kids = parts.OfType<LinePart.People>().Where(p => p.Little).Sum(p => p.Count);
+        kids = kids == 0 && Said("little") is not null ? 1 : kids;
         var grown = parts.OfType<LinePart.People>().Where(p => !p.Little).Select(p => (int?)p.Count).FirstOrDefault();
         var tins = named.Any(n => n is { Kind: "pulse", Without: false, Amount.Unit: "tin" });
         var from = Said("from");
@@ -89,7 +113,9 @@ public sealed class DishLine(PulseCatalogue catalogue)
                         : null
                     ),
             noRice,
+            Said("rice") == "beside" || dish?.RiceJoin == "beside",
             Said("rice") == "beside",
+            Word<RiceJoin>(Said("join")) ?? Word<RiceJoin>(dish?.RiceJoin),
             Word<Style>(Said("style")) ?? Word<Style>(dish?.Style),
             Word<PulseTarget>(Said("pulse")) ?? Word<PulseTarget>(dish?.PulseTarget),
             Word<RiceTarget>(Said("rice")) ?? Word<RiceTarget>(dish?.RiceTarget),
@@ -98,7 +124,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],
             [.. named.Where(n => n.Without).Select(n => n.Ids[0]).Distinct()],
-            [.. parts.Where(p => p is not LinePart.Named n || named.Contains(n))]
+            [.. parts.Where(p => p is not LinePart.Named).Concat(named).OrderBy(p => p.Start)]
         );
     }
 
@@ -132,9 +158,17 @@ public sealed class DishLine(PulseCatalogue catalogue)
     /// <summary>Rice that was said by no name.</summary>
     private const string PlainRice = "long_white";
 
-    /// <summary>Whether it stands right behind a pulse that has one meaning.</summary>
-    private static bool Follows(List<LinePart.Named> named, LinePart.Named kind) =>
-        named.Exists(n => n is { Kind: "pulse", Ids.Count: 1, Without: false } && kind.Start - (n.Start + n.Length) is >= 0 and <= 1);
+    private static bool IsOf(string line, LinePart.Named kind, LinePart.Named pulse)
+    {
+        var end = kind.Start + kind.Length;
+        return pulse.Start > end
+            && pulse.Start <= line.Length
+            && line[end..pulse.Start].Trim().ToLowerInvariant() is "of" or "de" or "di" or "aus" or "made of" or "made from";
+    }
+
+    /// <summary>The pulse with one meaning that it stands right behind; -1 for none.</summary>
+    private static int Before(List<LinePart.Named> named, LinePart.Named kind) =>
+        named.FindIndex(n => n is { Kind: "pulse", Ids.Count: 1, Without: false } && kind.Start - (n.Start + n.Length) is >= 0 and <= 1);
 
     private static List<(string Id, SaidAmount? Amount)> Of(List<LinePart.Named> named, string kind)
     {

@@ -38,7 +38,14 @@ public sealed record Notes(string? Title, int? People, IReadOnlyList<NoteAmount>
 
     /// <summary>The step in which the pulses are cooked.</summary>
     public NoteStep? Cooking =>
-        Steps.FirstOrDefault(s => s.Act is NoteAct.Pressure or NoteAct.Whistles or NoteAct.Slow)
-        ?? Steps.FirstOrDefault(s => s.Act is NoteAct.Simmer && s.Minutes is not null)
-        ?? Steps.FirstOrDefault(s => s.Act is NoteAct.Boil && s.Minutes is not null);
+        Steps.FirstOrDefault(s =>
+            s.Act is NoteAct.Pressure or NoteAct.Whistles or NoteAct.Slow && (s.Minutes is not null || s.Whistles is not null)
+        )
+        ?? Steps.FirstOrDefault(s => s.Act is NoteAct.Pressure or NoteAct.Whistles or NoteAct.Slow)
+        ?? BeforeRice.FirstOrDefault(s => s.Act is NoteAct.Simmer && s.Minutes is not null)
+        ?? BeforeRice.FirstOrDefault(s => s.Act is NoteAct.Boil && s.Minutes is not null)
+        ?? Steps.FirstOrDefault(s => s.Act is NoteAct.Simmer && s.Minutes is not null);
+
+    /// <summary>What comes with the rice is the rice's.</summary>
+    private IEnumerable<NoteStep> BeforeRice => Steps.TakeWhile(s => s.Act != NoteAct.RiceIn);
 }

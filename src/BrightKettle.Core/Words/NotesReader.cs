@@ -23,19 +23,23 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
             .Split('\n')
             .SelectMany(Pieces)
             .SelectMany(Sentences)
-            .Select(l => Bullet().Replace(l.Trim(), string.Empty))
+            .Select(l => Tins().Replace(Bullet().Replace(l.Trim(), string.Empty), "$1 $2"))
+            .SelectMany(Amounts)
             .Where(l => l.Length > 1)
             .Take(MostLines)
             .ToList();
         var amounts = lines.Where(IsAmount).ToList();
-        var title = lines.FirstOrDefault(l =>
-            !IsAmount(l) && l.Length < 70 && ActOf(l) == NoteAct.Other && People(l) is null && !Heading().IsMatch(l)
-        );
+        var title = Title(lines);
         return Of(
             title,
             lines.Select(People).FirstOrDefault(p => p is not null),
             amounts,
-            lines.Where(l => !IsAmount(l) && l != title && !Heading().IsMatch(l) && (People(l) is null || ActOf(l) != NoteAct.Other)),
+            // What was soaked before it is weighed is an amount and a step.
+            lines.Where(l =>
+                l != title
+                && !Heading().IsMatch(l)
+                && (IsAmount(l) ? ActOf(l) == NoteAct.Soak : People(l) is null || ActOf(l) != NoteAct.Other)
+            ),
             cupMillilitres
         );
     }
@@ -61,7 +65,7 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
             // Named without an amount, in a step or in the title: known, and its amount is asked.
             if (
                 amounts.TrueForAll(a => a.Kind != kind)
-                && all.Prepend(title ?? string.Empty).SelectMany(l => names.In(l)).FirstOrDefault(n => n.Kind == kind) is { } named
+                && all.Append(title ?? string.Empty).SelectMany(l => names.In(l)).FirstOrDefault(n => n.Kind == kind) is { } named
             )
             {
                 amounts.Add(new(named.Name, kind, named.Id, named.Name, AmountBefore(all, named)));
@@ -77,6 +81,16 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
                     .Select(w => Amount(w.Match.Value, cupMillilitres) with { Line = w.Line })
                     .Take(1)
             );
+        }
+
+        // "Chickpeas, no soak" is a name that says what no step does.
+        if (
+            title is not null
+            && ActOf(title) == NoteAct.Unsoaked
+            && told.TrueForAll(s => s.Act is not (NoteAct.Soak or NoteAct.QuickSoak or NoteAct.Unsoaked))
+        )
+        {
+            told.Insert(0, new(title, NoteAct.Unsoaked, null, null));
         }
 
         return new(title, people, amounts, told);
@@ -99,13 +113,40 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
         yield return rest;
     }
 
+    /// <summary>The first line, where it is short and what comes next is no more of it: a name is no step, even of a dish in the slow
+    /// cooker.</summary>
+    private static string? Title(List<string> lines) =>
+        lines is [var first, var second, ..]
+        && first.Length < 70
+        && !IsAmount(first)
+        && !Heading().IsMatch(first)
+        && Minutes(first) is null
+        && Numbers.At(first, out _) is null
+        && (IsAmount(second) || People(second) is not null || Heading().IsMatch(second))
+            ? first
+            : lines.FirstOrDefault(l =>
+                !IsAmount(l) && l.Length < 70 && ActOf(l) == NoteAct.Other && People(l) is null && !Heading().IsMatch(l)
+            );
+
+    /// <summary>Two amounts on one line.</summary>
+    private static IEnumerable<string> Amounts(string line)
+    {
+        var parts = NextAmount().Split(line);
+        return parts.Length > 1 && parts.All(IsAmount) ? parts : [line];
+    }
+
     private static bool IsAmount(string line) =>
-        (Numbers.At(line, out var rest) is not null && UnitOf(rest.TrimStart()) is not null && ActOf(line) == NoteAct.Other)
-        || BareAmount().IsMatch(line);
+        (
+            Numbers.At(line, out var rest) is not null
+            && UnitOf(rest.TrimStart()) is not null
+            && ActOf(line) is NoteAct.Other or NoteAct.Soak
+            && Minutes(line[..Math.Min(line.Length, MinutesWithin)]) is null
+        ) || BareAmount().IsMatch(line);
 
     private static int? People(string line) =>
         Serves().Match(line) is { Success: true } match
-        && Numbers.At(match.Groups[1].Value + match.Groups[2].Value, out _) is { Low: >= 1 and <= 40 and var people }
+        && Numbers.At(match.Groups[1].Value + match.Groups[2].Value + match.Groups[3].Value, out _)
+            is { Low: >= 1 and <= 40 and var people }
             ? (int)people
             : null;
 
@@ -121,6 +162,8 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
             : names.In(line) is [var other, ..] ? other
             : null;
         var middle = number is { } n ? (n.Low + n.High) / 2 : (double?)null;
+        // Stock or water is liquid all the same.
+        thing = OrWater().IsMatch(of) ? null : thing;
         var cooked = Cooked().IsMatch(line) || unit?.Measure.Id == "tin";
         if (thing is null)
         {
@@ -191,24 +234,32 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
 
     private static NoteStep Step(string line)
     {
-        var span = Span().Match(line);
-        (double Low, double High)? minutes = null;
-        if (span.Success && Numbers.At(span.Groups["n"].Value, out _) is { } number)
-        {
-            var hours = span.Groups["unit"].Value.StartsWith("h", StringComparison.OrdinalIgnoreCase) ? 60 : 1;
-            minutes = (number.Low * hours, number.High * hours);
-        }
-        else if (Overnight().IsMatch(line))
-        {
-            minutes = (480, 720);
-        }
-
+        var minutes = Minutes(line) ?? (Overnight().IsMatch(line) ? (480, 720) : null);
         var whistles =
             Whistles().Match(line) is { Success: true } w && Numbers.At(w.Groups["n"].Value, out _) is { High: <= 20 and var count }
                 ? (int)count
                 : (int?)null;
         return new(line, ActOf(line), minutes, whistles);
     }
+
+    private static (double Low, double High)? Minutes(string line)
+    {
+        var span = Span().Match(line);
+        if (!span.Success || Numbers.At(span.Groups["n"].Value, out _) is not { } number)
+        {
+            return null;
+        }
+
+        var hours = span.Groups["unit"].Value is [var u, ..] && char.ToLowerInvariant(u) != 'm' ? 60 : 1;
+        var more =
+            span.Groups["half"].Success ? 30
+            : span.Groups["quarter"].Success ? 15
+            : 0;
+        return ((number.Low * hours) + more, (number.High * hours) + more);
+    }
+
+    /// <summary>Letters at the head of a line in which a time makes it a step and no amount.</summary>
+    private const int MinutesWithin = 12;
 
     private static NoteAct ActOf(string line)
     {
@@ -241,12 +292,12 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
     [GeneratedRegex(@"^(?:[-*•·–]|\d+[.)]\s)\s*")]
     private static partial Regex Bullet();
 
-    [GeneratedRegex(@"(?<=[.;!])\s+(?=[A-Z])|;\s+")]
+    [GeneratedRegex(@"(?<=[.;!])\s+(?=[A-Z])|(?<=\p{L}{4}[.!])\s+(?=\p{L})|;\s+")]
     private static partial Regex SentenceEnd();
 
     /// <summary>Where one act follows another within a sentence.</summary>
     [GeneratedRegex(
-        @",?\s*\b(?:and\s+)?then\s+|(?:,\s*(?:and\s+)?|\s+and\s+)(?=(?:soak|drain|boil|bring|simmer|cook|pressure|slow|add|stir\s+in|rest|quick|natural|leave)\b)",
+        @",?\s*\b(?:and\s+)?then\s+|(?:,\s*(?:and\s+)?|\s+(?:and|y|et|e|und)\s+)(?=(?:soak|drain|boil|bring|simmer|cook|pressure|slow|add|stir\s+in|rest|quick|natural|leave|scolare|cuocere|cocer|escurrir|laisser|porter)\b)",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex NextAct();
@@ -262,7 +313,7 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
 
     /// <summary>"For 40 minutes" is not forty people: a bare "for" wants people behind it, or nothing.</summary>
     [GeneratedRegex(
-        @"(?:\b(?:serves|feeds|servings?:?)\s+(\w+)\b|\bfor\s+(\w+)(?:\s+(?:people|persons|eaters|plates|guests)\b|\s*$))",
+        @"(?:\b(?:serves|feeds|servings?:?)\s+(\w+)\b|\bfor\s+(\w+)(?:\s+(?:people|persons|eaters|plates|guests)\b|\s*$)|\b(?:pour|para|für|per)\s+(\d+)\s+pers)",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Serves();
@@ -270,40 +321,57 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
     [GeneratedRegex(@"(?<n>\d+(?:[.,]\d+)?)\s*(?<unit>kg|g|grams?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex GramsIn();
 
-    [GeneratedRegex(@"\bwater\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:water|agua|água|eau|wasser|acqua|su)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Water();
 
     [GeneratedRegex(
-        @"(?:\d[\d.,/ ]*|\b(?:a|an|one|two|three|four|five|six|half a)\s+)\s*(?:l|litres?|liters?|ml|cups?|pints?|quarts?)\s+(?:of\s+)?(?:\w+\s+)?water\b",
+        @"(?:\d[\d.,/ ]*|\b(?:a|an|one|two|three|four|five|six|half a)\s+)\s*(?:l|litres?|liters?|litros?|litri|ml|cups?|pints?|quarts?)\s+(?:of\s+|de\s+|di\s+|d.)?(?:\w+\s+)?(?:water|agua|água|eau|wasser|acqua)\b",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex WaterIn();
 
-    [GeneratedRegex(@"\bsalt\b", RegexOptions.IgnoreCase)]
+    /// <summary>"2 x 400g tins" are two tins.</summary>
+    [GeneratedRegex(@"^(\d+)\s*[x×]\s*\d+\s*(?:g|oz|ml)\s+(tins?|cans?)\b", RegexOptions.IgnoreCase)]
+    private static partial Regex Tins();
+
+    [GeneratedRegex(@"\bor\s+water\b|\bwater\s+or\b", RegexOptions.IgnoreCase)]
+    private static partial Regex OrWater();
+
+    /// <summary>Where a second amount begins.</summary>
+    [GeneratedRegex(@"\s*(?:,|;|\+|\band\b|&)\s*(?=(?:\d|½|¼|¾|a\s+cup|half\s+a)[^,;]*)", RegexOptions.IgnoreCase)]
+    private static partial Regex NextAmount();
+
+    [GeneratedRegex(@"\b(?:salt|sal|sel|salz|sale)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Salt();
 
     [GeneratedRegex(@"\b(?:tinned|canned|cooked|tins?|cans?)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Cooked();
 
     [GeneratedRegex(
-        @"(?<n>(?:\d[\d.,/½¼¾ ]*|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half an|twenty|thirty|forty)(?:\s*(?:to|-|–|or)\s*(?:\d[\d.,/½¼¾ ]*|\w+))?)\s*(?<unit>h|hrs?|hours?|min|mins|minutes?)\b",
+        @"(?<n>(?:\d[\d.,/½¼¾ ]*|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|half an|twenty|thirty|forty)(?:\s*(?:to|-|–|or)\s*(?:\d[\d.,/½¼¾ ]*|\w+))?)\s*(?<unit>h|hrs?|hours?|horas?|heures?|stunden?|or[ae]|min|mins|minutes?|minutos|minuten|minuti)\b(?:\s+(?:and|y|et|e|und)\s+(?:(?<half>(?:a\s+)?half|media|demie|mezza|meia)|(?<quarter>a\s+quarter|cuarto|quart))\b)?",
         RegexOptions.IgnoreCase
     )]
     private static partial Regex Span();
 
-    [GeneratedRegex(@"\bovernight\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bovernight\b|\bnotte\b|\bnoche\b|\bnuit\b|\bnacht\b|\bnoite\b", RegexOptions.IgnoreCase)]
     private static partial Regex Overnight();
 
     [GeneratedRegex(@"(?<n>\d+|one|two|three|four|five|six|seven|eight)\s+whistles?\b", RegexOptions.IgnoreCase)]
     private static partial Regex Whistles();
 
-    [GeneratedRegex(@"\b(?:no|without)\s+soak|\bunsoaked\b|\bdo\s+not\s+soak", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(?:no|without)\s+soak|\bunsoaked\b|\bdo\s+not\s+soak|\bdon.?t\s+soak|\bsin\s+remoj|\bsans\s+tremp|\bohne\s+einweich|\bsenza\s+ammollo",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Unsoaked();
 
-    [GeneratedRegex(@"\bquick[- ]?soak", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\b(?:quick|hot|fast)[- ]?soak", RegexOptions.IgnoreCase)]
     private static partial Regex QuickSoak();
 
-    [GeneratedRegex(@"\bsoak", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\bsoak|\bremoj|\btremp|\beinweich|\beingeweicht|\ba\s+bagno\b|\bammoll|\bde\s+molho\b|\bdemolh",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Soak();
 
     [GeneratedRegex(@"\bpressure\b|\binstant\s+pressure\b", RegexOptions.IgnoreCase)]
@@ -312,16 +380,22 @@ public sealed partial class NotesReader(CatalogueNames names, PulseCatalogue cat
     [GeneratedRegex(@"\bslow[- ]?cook", RegexOptions.IgnoreCase)]
     private static partial Regex SlowCook();
 
-    [GeneratedRegex(@"\b(?:add|stir\s+in|tip\s+in|put\s+in|in\s+with)\b[^.]*\brice\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\b(?:add|stir\s+in|tip\s+in|put\s+in|in\s+with)\b[^.]*\brice\b|\bcook\s+(?:the\s+)?rice\s+in\b|\b(?:a\u00F1ad|ech|agreg|ajout|zugeb|aggiung)\w*[^.]*\b(?:arroz|riz|reis|riso)\b",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex RiceIn();
 
-    [GeneratedRegex(@"^\s*drain\b|\bdrain\s+(?:and|the|them)\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"^\s*(?:drain|escurr|egoutt|\u00E9goutt|abgie|scol)|\bdrain\s+(?:and|the|them)\b", RegexOptions.IgnoreCase)]
     private static partial Regex Drain();
 
-    [GeneratedRegex(@"\bsimmer|\bcook\b|\bbubble\b", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(
+        @"\bsimmer|\bcook\b|\bbubble\b|^\s*heat\b|\bcocer|\bcocin|\bfuego\b|\bmijot|\bcuire\b|\bk\u00F6chel|\bgaren\b|\bcuocere\b|\bfuoco\b|\bcozinh|\bpişir",
+        RegexOptions.IgnoreCase
+    )]
     private static partial Regex Simmer();
 
-    [GeneratedRegex(@"\bboil", RegexOptions.IgnoreCase)]
+    [GeneratedRegex(@"\bboil|\bherv|\bébullition|\bkochen|\baufkoch|\bboll|\bferv|\bkaynat", RegexOptions.IgnoreCase)]
     private static partial Regex Boil();
 
     [GeneratedRegex(@"\brest\b|\bstand\b|\boff\s+the\s+heat\b", RegexOptions.IgnoreCase)]

@@ -28,7 +28,8 @@ public sealed record DishForm(
     IReadOnlyList<OtherPulseForm>? Others = null,
     string? CookedFrom = null,
     string? PulseTarget = null,
-    string? RiceTarget = null
+    string? RiceTarget = null,
+    string? RiceJoin = null
 );
 
 public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null);

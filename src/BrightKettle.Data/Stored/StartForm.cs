@@ -22,8 +22,12 @@ public sealed record StepFactsForm(
     string? Name = null,
     int? Pieces = null,
     int? Count = null,
-    string? Salty = null
+    IReadOnlyList<string>? Salty = null,
+    IReadOnlyList<PartForm>? Others = null,
+    bool? Blanched = null
 );
+
+public sealed record PartForm(double Grams, string Name);
 
 /// <summary>What an event of starting carries: the cook as it was taken to the stove, and how its plan words it.</summary>
 /// <param name="PlannedAt">The now of the plan.</param>
@@ -44,12 +48,30 @@ public sealed record StartForm(
     IReadOnlyList<string> Cautions
 )
 {
-    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged, WithoutMelting];
+    private static readonly Func<JsonObject, JsonObject>[] Lifts = [StoredJson.Unchanged, WithoutMelting, SaltyInAList];
 
     /// <summary>Form 2 no longer says whether melting is welcome: the dish knows what it wants.</summary>
     private static JsonObject WithoutMelting(JsonObject start)
     {
         start.Remove("meltingIsWelcome");
+        return start;
+    }
+
+    /// <summary>Form 3 lists what has brought salt; before, its names stood in one text.</summary>
+    private static JsonObject SaltyInAList(JsonObject start)
+    {
+        var facts = (start["steps"] as JsonObject ?? [])
+            .SelectMany(moment => moment.Value as JsonArray ?? [])
+            .Select(step => step?["facts"])
+            .OfType<JsonObject>();
+        foreach (var f in facts)
+        {
+            if (f["salty"] is JsonValue salty)
+            {
+                f["salty"] = new JsonArray([.. salty.GetValue<string>().Split(", ").Select(name => (JsonNode?)JsonValue.Create(name))]);
+            }
+        }
+
         return start;
     }
 

@@ -19,7 +19,7 @@ public static class CookWriter
             cook.Starts.ToDateTimeOffset(),
             cook.Seed,
             new(
-                kitchen.Vessel.Name,
+                VesselNames.Of(kitchen.Vessel),
                 kitchen.Vessel.Diameter.Centimetres,
                 kitchen.Vessel.Brim.Millilitres,
                 kitchen.Burner.Most.Watts,
@@ -170,7 +170,7 @@ public static class CookWriter
     private static OtherVesselDocument Other(CookVessel v) =>
         new(
             v.Vessel.Id,
-            v.Vessel.Name,
+            VesselNames.Of(v.Vessel),
             v.Vessel.Diameter.Centimetres,
             v.Vessel.Brim.Millilitres,
             v.Burner.Most.Watts,

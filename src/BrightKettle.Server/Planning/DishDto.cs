@@ -19,6 +19,7 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="Method">open_pot, pressure, slow_cooker or cooked (from a tin, the fridge or the freezer).</param>
 /// <param name="CookerId">For pressure and slow_cooker: which.</param>
 /// <param name="RiceVesselId">A pot of its own for the rice, or bowl_above under pressure; null when it joins the pulses.</param>
+/// <param name="RiceJoin">in_the_pot, after_draining or in_the_liquor, where the rice has no pot of its own; null: in_the_pot.</param>
 /// <param name="Away">When nobody is at home.</param>
 /// <param name="Salt">in_the_soak, at_the_start, with_the_rice or at_the_table; null: as the household does.</param>
 /// <param name="KeepsSoakWater">Null: as the household does.</param>
@@ -52,7 +53,8 @@ public sealed record DishDto(
     IReadOnlyList<OtherPulseDto>? Others = null,
     [property: OneOf(typeof(CookedFrom))] string? CookedFrom = null,
     [property: OneOf(typeof(PulseTarget))] string? PulseTarget = null,
-    [property: OneOf(typeof(RiceTarget))] string? RiceTarget = null
+    [property: OneOf(typeof(RiceTarget))] string? RiceTarget = null,
+    [property: OneOf(typeof(RiceJoin))] string? RiceJoin = null
 );
 
 /// <summary>A further pulse in the same pot.</summary>
@@ -78,6 +80,7 @@ public sealed record AwayDto(string FromLocal, string ToLocal);
 /// <param name="PulseId">Another pulse than was asked for; null otherwise.</param>
 /// <param name="Title">Why not, in short; null for a way that works.</param>
 /// <param name="RiceVesselId">Where the rice is cooked, as in a dish.</param>
+/// <param name="RiceJoin">How it comes to the pulses, as in a dish.</param>
 public sealed record WayDto(
     [property: OneOf(typeof(Method))] string Method,
     [property: OneOf(typeof(SoakChoice))] string Soak,
@@ -96,7 +99,8 @@ public sealed record WayDto(
     string? Detail,
     IReadOnlyList<AlternativeDto> Alternatives,
     string? RiceVesselId,
-    string CookedFrom
+    string CookedFrom,
+    [property: OneOf(typeof(RiceJoin))] string RiceJoin
 );
 
 /// <summary>What one compares ways by.</summary>

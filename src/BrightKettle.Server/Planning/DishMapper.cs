@@ -47,6 +47,15 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             rice is null || dto.RiceVesselId is null
                 ? null
                 : RiceApart(dto.RiceVesselId, vessel, method == Method.Pressure ? cooker : null, burner, checks);
+        var join =
+            rice is null || apart is not null || dto.RiceJoin is null
+                ? RiceJoin.InThePot
+                : ClosedSet.Read<RiceJoin>(dto.RiceJoin, "riceJoin", checks);
+        if (join != RiceJoin.InThePot && (method != Method.OpenPot || dto.Others is { Count: > 0 }))
+        {
+            checks.Add("dish.rice_join", "riceJoin");
+        }
+
         var away = Away(dto.Away, checks);
         var pull = Pull(dto.Pull ?? new(), "pull", checks);
         // The hour itself is serveAtLocal: a pulled table would say it twice.
@@ -67,7 +76,12 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         );
         var others = Others(dto, pulse, people, rice is not null, checks);
         // Several pulses share the usual amount.
-        var (lead, leadGrams, joining) = Slowest(pulse, dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams, others);
+        var (lead, leadGrams, joining) = Slowest(
+            pulse,
+            dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams,
+            others,
+            soak != SoakChoice.None
+        );
         var riceGrams = rice is null
             ? 0
             : Grams(dto.Rice, rice.Id, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
@@ -96,6 +110,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 OtherPulses = joining,
                 Extras = extras,
                 RiceApart = apart,
+                RiceJoin = join,
                 Away = away,
                 Pull = pull,
                 // The little ones' portion comes out before the salt, so the salt waits.
@@ -136,7 +151,8 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return new(pull.Table, pull.Light, pull.Join, pull.Seal, pull.FlameOff);
     }
 
-    private const int MostOthers = 3;
+    /// <summary>Further pulses of a dish.</summary>
+    public const int MostOthers = 3;
 
     private List<OtherPulse> Others(DishDto dto, Pulse first, int people, bool withRice, FieldFaults checks)
     {
@@ -173,10 +189,15 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     }
 
     /// <summary>The one that takes longest leads; the others join it.</summary>
-    private static (Pulse Lead, double Grams, IReadOnlyList<OtherPulse> Joining) Slowest(Pulse first, double grams, List<OtherPulse> others)
+    private static (Pulse Lead, double Grams, IReadOnlyList<OtherPulse> Joining) Slowest(
+        Pulse first,
+        double grams,
+        List<OtherPulse> others,
+        bool soaked
+    )
     {
         var all = others.Prepend(new OtherPulse(first, Mass.FromGrams(grams))).ToList();
-        var lead = all.MaxBy(o => o.Pulse.SimmerUnsoakedMinutes.Middle)!;
+        var lead = all.MaxBy(o => o.Pulse.SimmerMinutes(soaked))!;
         return (lead.Pulse, lead.Dry.Grams, [.. all.Where(o => o != lead)]);
     }
 

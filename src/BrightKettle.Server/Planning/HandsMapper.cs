@@ -2,6 +2,7 @@ using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
 using BrightKettle.Core.Safety;
+using BrightKettle.Server.Answers;
 
 namespace BrightKettle.Server.Planning;
 
@@ -54,9 +55,9 @@ public static class HandsMapper
         [
             .. Enumerable
                 .Range(0, kitchen.VesselCount)
-                .Where(v => kitchen[v].Vessel.Id is not (RiceBowl.Id or RiceBowl.OutId))
+                .Where(v => kitchen[v].Vessel.Id is not (RiceBowl.Id or RiceBowl.OutId or PulseBowl.Id))
                 .Select(v => new LaneDto(
-                    kitchen[v].Vessel.Name,
+                    VesselNames.Of(kitchen[v].Vessel),
                     kitchen[v].Vessel.Cooker is { Stovetop: false } ? null : kitchen[v].Burner.Name,
                     [
                         .. flames

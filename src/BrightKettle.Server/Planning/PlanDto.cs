@@ -21,6 +21,8 @@ public sealed record StepDto(
 /// <summary>Figures of a step; null where they do not belong to it.</summary>
 /// <param name="Count">Whistles after which it is done.</param>
 /// <param name="Salty">What has brought salt before: the little ones' portion is not without.</param>
+/// <param name="Others">Further pulses that share the step.</param>
+/// <param name="Blanched">Of what is named: a piece that was blanched before.</param>
 public sealed record StepFactsDto(
     double? Grams = null,
     double? Millilitres = null,
@@ -36,8 +38,13 @@ public sealed record StepFactsDto(
     string? Name = null,
     int? Pieces = null,
     int? Count = null,
-    string? Salty = null
+    IReadOnlyList<string>? Salty = null,
+    IReadOnlyList<PartDto>? Others = null,
+    bool? Blanched = null
 );
+
+/// <summary>Something with its weight, in a sentence.</summary>
+public sealed record PartDto(double Grams, string Name);
 
 /// <summary>The moment of the join.</summary>
 public sealed record JoinDto(
@@ -74,7 +81,7 @@ public sealed record MeasureOutDto(
     double? RiceWaterMillilitres,
     int LittleOnes,
     double LittleGramsEach,
-    string? LittleSalty
+    IReadOnlyList<string>? LittleSalty
 );
 
 /// <summary>A further pulse.</summary>
@@ -133,7 +140,7 @@ public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyLis
 /// <param name="WithLooks">0 to 1: share of pots in which all is tender together, with the looks that the plan asks for.</param>
 /// <param name="ByClock">The same by the clock alone.</param>
 /// <param name="Base">clean, crust or scorched: what the reference pot's base is like at the table.</param>
-/// <param name="Sauce">Null for a dish that is to be dry or moist.</param>
+/// <param name="Sauce">Null for a dish that is to be dry or moist, and where rice cooks in it.</param>
 public sealed record PlanDto(
     string Title,
     string PulseName,

@@ -13,8 +13,10 @@ namespace BrightKettle.Server.Planning;
 /// <summary>From a plan of the core to what a page shows.</summary>
 public static class PlanMapper
 {
+    /// <summary>Where rice cooks in it nobody knows: what a grain gives is not followed.</summary>
     private static SauceDto? Sauce(Plan plan) =>
-        plan.Dish.Style is Style.Saucy or Style.Soup && plan.Forecast.Vessels is [{ Thickness: { } hot, OnThePlate: { } plate }, ..]
+        plan.Dish is { Style: Style.Saucy or Style.Soup } and ({ Rice: null } or { RiceApart: not null })
+        && plan.Forecast.Vessels is [{ Thickness: { } hot, OnThePlate: { } plate }, ..]
             ? new(ClosedSet.Word(hot), ClosedSet.Word(plate))
             : null;
 
@@ -122,7 +124,7 @@ public static class PlanMapper
                 )),
             ],
             Salt(plan),
-            dish.RiceApart?.Vessel.Name,
+            dish.RiceApart is { } apart ? VesselNames.Of(apart.Vessel) : null,
             dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,
             dish.LittleOnes,
             Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10,
@@ -149,9 +151,9 @@ public static class PlanMapper
     private const double LittleShare = 0.5;
 
     /// <summary>What keeps the little ones' portion from being without salt; null for nothing, or for no little ones.</summary>
-    internal static string? LittleSalty(Plan plan) =>
+    internal static IReadOnlyList<string>? LittleSalty(Plan plan) =>
         plan.Dish.LittleOnes > 0 && SaltedBefore.In(new CookTrace(plan.Cook)) is { Count: > 0 } salty
-            ? string.Join(", ", salty.Select(id => Name(plan, id).ToLowerInvariant()))
+            ? [.. salty.Select(id => Name(plan, id).ToLowerInvariant())]
             : null;
 
     private static SaltDto Salt(Plan plan)

@@ -48,7 +48,7 @@ public static class PlanSteps
                 new(
                     Grams: plan.Dish.PulseDry.Grams,
                     Millilitres: Cold(plan, ((CookAction.Soak)action).Water),
-                    Name: Others(plan, o => plan.Trace.BowlAtEnd(o.Id).Soaked is not null),
+                    Others: Others(plan, o => plan.Trace.BowlAtEnd(o.Id).Soaked is not null),
                     Place: next is CookAction.Chill ? "fridge" : "counter"
                 )
             ),
@@ -78,7 +78,7 @@ public static class PlanSteps
                     Grams: plan.Order == JoinOrder.RiceFirst ? plan.Dish.RiceDry.Grams : Math.Round(plan.OnTheScale()),
                     Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
                     OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
-                    Name: Others(plan, o => plan.Trace.PlaceBefore(m.Action, o.Id) >= 0),
+                    Others: Others(plan, o => plan.Trace.PlaceBefore(m.Action, o.Id) >= 0),
                     Ingredient: plan.Order switch
                     {
                         JoinOrder.RiceFirst => "rice",
@@ -108,7 +108,7 @@ public static class PlanSteps
             ),
             StepIds.Opened => Make("opened", m, new()),
             StepIds.SlowStarts => Make("slow_starts", m, new(Place: ClosedSet.Word(((CookAction.Heat)action).Flame))),
-            StepIds.BackInPot => Make("move", m, new(Place: plan.Dish.Vessel.Name)),
+            StepIds.BackInPot => Make("move", m, new(Place: VesselNames.Of(plan.Dish.Vessel))),
             StepIds.Boils => Make(
                 "boil",
                 m,
@@ -127,7 +127,8 @@ public static class PlanSteps
                     OverBedCentimetres: Math.Round(plan.Join.OverBedCentimetres, 1),
                     AddMillilitres: Math.Round(plan.Join.AddedMillilitres.Reference / 10) * 10,
                     Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null,
-                    Ingredient: plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice"
+                    Ingredient: plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice",
+                    Place: plan.Dish.StirsRiceIn ? "off" : null
                 )
             ),
             StepIds.Seal => Make(
@@ -139,7 +140,7 @@ public static class PlanSteps
                 "heat_off",
                 m,
                 new(
-                    Minutes: plan.Dish.Rice!.RestMinutes.Typical,
+                    Minutes: plan.Dish.RiceRestMinutes,
                     EveryMinutes: action.Trigger.Look?.Again.TotalMinutes,
                     AddMillilitres: action.Trigger.Look?.NotYet is { Sprinkle.Grams: > 0 and var grams }
                         ? Math.Round(grams / 10) * 10
@@ -156,13 +157,14 @@ public static class PlanSteps
                 m,
                 new(
                     EveryMinutes: action.Trigger.Look!.Again.TotalMinutes,
-                    Felt: ClosedSet.Word(Doneness.Felt(action.Trigger.Look.Doneness, null))
+                    Felt: ClosedSet.Word(Doneness.Felt(action.Trigger.Look.Doneness, null)),
+                    Place: plan.DrainsAtLook ? "drained" : null
                 )
             ),
             StepIds.Salt when plan.Dish.RiceApart is { } own && action.In == own.Vessel.Id => Make(
                 "salt",
                 m,
-                new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Name: own.Vessel.Name)
+                new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Name: VesselNames.Of(own.Vessel))
             ),
             StepIds.Salt => Make(
                 "salt",
@@ -181,7 +183,7 @@ public static class PlanSteps
                 new(
                     Grams: plan.Dish.RiceDry.Grams,
                     Millilitres: Cold(plan, plan.Cook.Actions.Take(m.Action).OfType<CookAction.AddWater>().Last().Water),
-                    Place: plan.Dish.RiceApart!.Vessel.Name
+                    Place: VesselNames.Of(plan.Dish.RiceApart!.Vessel)
                 )
             ),
             StepIds.RiceBowl => Make(
@@ -190,6 +192,9 @@ public static class PlanSteps
                 new(Grams: plan.Dish.RiceDry.Grams, Millilitres: Cold(plan, ((CookAction.AddWater)action).Water))
             ),
             StepIds.RiceOut => Make("rice_out", m, new()),
+            StepIds.Drained => Make("drained", m, new()),
+            StepIds.Lifted => Make("lifted", m, Lifting(plan)),
+            StepIds.PutBack => Make("put_back", m, Lifting(plan)),
             StepIds.RiceRested when plan.Dish.RiceApart is { Above: true } => Make("rice_covered", m, new()),
             StepIds.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].Trigger.Delay?.TotalMinutes)),
             StepIds.RiceOff => Make("rice_off", m, new(Minutes: next?.Trigger.Delay?.TotalMinutes)),
@@ -214,14 +219,16 @@ public static class PlanSteps
         );
     }
 
-    /// <summary>Further pulses that share a step, as 150 g pinto beans; null where none does.</summary>
-    private static string? Others(Plan plan, Func<OtherPulse, bool> which)
+    /// <summary>Further pulses that share a step; null where none does.</summary>
+    private static List<PartDto>? Others(Plan plan, Func<OtherPulse, bool> which)
     {
-        var names = plan
-            .Dish.OtherPulses.Where(which)
-            .Select(o => FormattableString.Invariant($"{plan.OnTheScale(o.Id):0} g {o.Pulse.Said.ToLowerInvariant()}"))
-            .ToList();
-        return names.Count == 0 ? null : string.Join(" and ", names);
+        List<PartDto> parts =
+        [
+            .. plan
+                .Dish.OtherPulses.Where(which)
+                .Select(o => new PartDto(Math.Round(plan.OnTheScale(o.Id)), o.Pulse.Said.ToLowerInvariant())),
+        ];
+        return parts.Count == 0 ? null : parts;
     }
 
     /// <summary>The looks start before the reference pot is ready, so the step stands at the first look.</summary>
@@ -238,8 +245,9 @@ public static class PlanSteps
                 EveryMinutes: action.Trigger.Look!.Again.TotalMinutes,
                 Felt: LookedFor(plan, action.Trigger.Look),
                 Place: plan.Dish.Method == Method.SlowCooker ? "crock"
+                    : LiftsAtOnce(plan) ? "lifted"
                     : JoinsAtOnce(plan) ? "at_once"
-                    : plan.DrainsAtLook ? "drained"
+                    : plan.DrainsAtLook && LiftedFor(plan) is null ? "drained"
                     : action.Flame == Flame.Warm && plan.Dish.Method != Method.SlowCooker
                         ? (plan.Forecast.Find(StepIds.OffToGo) is null ? "hot" : "until_gone")
                     : null
@@ -254,9 +262,21 @@ public static class PlanSteps
         : plan.Waits is { } state ? ClosedSet.Word(state)
         : null;
 
+    /// <summary>The pulse that cooks in the liquor of the one that is lifted out; null where that is rice.</summary>
+    private static string? LiftedFor(Plan plan) =>
+        plan.Cook.Actions.FirstOrDefault(a => a.StepId == StepIds.OtherIn) is CookAction.Add add
+            ? plan.Dish.OtherPulses.First(o => o.Id == add.IngredientId).Pulse.Said.ToLowerInvariant()
+            : null;
+
+    private static StepFactsDto Lifting(Plan plan) => LiftedFor(plan) is { } name ? new(Name: name, Place: "pulses") : new();
+
+    private static bool LiftsAtOnce(Plan plan) =>
+        LiftedFor(plan) is not null && plan.Cook.Actions.Any(a => a is { StepId: StepIds.Lifted, Trigger.NotBefore: null });
+
     /// <summary>The rice goes in with the look that says yes, and does not wait for an hour.</summary>
     private static bool JoinsAtOnce(Plan plan) =>
-        plan.Cook.Actions.OfType<CookAction.SetLiquor>().Any(a => a.StepId == StepIds.SetLiquor && a.Trigger.NotBefore is null);
+        plan.Cook.Actions.FirstOrDefault(a => a.StepId is StepIds.Drained or StepIds.Lifted or StepIds.Reheat or StepIds.SetLiquor)
+            is { Trigger.NotBefore: null };
 
     private static StepDto Extra(Plan plan, MomentForecast m, string id, string kind)
     {
@@ -266,7 +286,8 @@ public static class PlanSteps
             m,
             new(
                 Grams: Math.Round(extra.Amount.Grams),
-                Name: extra.Blanched ? $"{extra.Extra.Name}, blanched" : extra.Extra.Name,
+                Name: extra.Extra.Name,
+                Blanched: extra.Blanched ? true : null,
                 Pieces: extra.Pieces > 0 ? extra.Pieces : null
             )
         );

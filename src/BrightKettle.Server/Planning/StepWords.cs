@@ -24,7 +24,7 @@ public static class StepWords
                     ["ingredient"] = f.Ingredient,
                     ["place"] = f.Place,
                     ["drained"] = f.Drained == true ? "yes" : "no",
-                    ["name"] = f.Name,
+                    ["name"] = Name(f),
                     ["count"] = f.Count,
                     ["pulse"] = Small(plan.PulseName),
                     ["rinse"] = plan.MeasureOut.RiceRinse,
@@ -33,6 +33,15 @@ public static class StepWords
             )
         );
     }
+
+    /// <summary>What a step names: further pulses with their weights, or one thing.</summary>
+    private static string? Name(StepFactsDto f) =>
+        f.Others is { Count: > 0 } others ? Joined([.. others.Select(o => Said.StepPart(o.Grams, o.Name))])
+        : f.Name is { } name ? Said.MeasureExtraWhat(name, f.Blanched == true ? "yes" : "no")
+        : null;
+
+    private static string Joined(IReadOnlyList<string> parts) =>
+        parts.Count == 1 ? parts[0] : Said.ListAnd(string.Join(", ", parts.SkipLast(1)), parts[^1]);
 
     private static string Small(string name) => char.ToLowerInvariant(name[0]) + name[1..];
 }

@@ -36,7 +36,8 @@ public static class WayMapper
             why?.Detail,
             way.Refusal is { } refused ? Alternatives(refused, dish) : [],
             way.RiceVesselId,
-            ClosedSet.Word(dish.CookedFrom)
+            ClosedSet.Word(dish.CookedFrom),
+            ClosedSet.Word(way.RiceJoin)
         );
     }
 

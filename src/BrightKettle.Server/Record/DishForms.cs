@@ -33,7 +33,8 @@ public static class DishForms
             d.Others?.Select(o => new OtherPulseForm(o.PulseId, Store(o.Amount))).ToList(),
             d.CookedFrom,
             d.PulseTarget,
-            d.RiceTarget
+            d.RiceTarget,
+            d.RiceJoin
         );
     }
 
@@ -64,7 +65,8 @@ public static class DishForms
             d.Others?.Select(o => new OtherPulseDto(o.PulseId, Read(o.Amount))).ToList(),
             d.CookedFrom,
             d.PulseTarget,
-            d.RiceTarget
+            d.RiceTarget,
+            d.RiceJoin
         );
     }
 

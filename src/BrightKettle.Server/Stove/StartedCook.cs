@@ -117,7 +117,9 @@ public sealed record StartedCook(
                 f.Name,
                 f.Pieces,
                 f.Count,
-                f.Salty
+                f.Salty,
+                f.Others?.Select(o => new PartForm(o.Grams, o.Name)).ToList(),
+                f.Blanched
             )
         );
     }
@@ -145,7 +147,9 @@ public sealed record StartedCook(
                 f.Name,
                 f.Pieces,
                 f.Count,
-                f.Salty
+                f.Salty,
+                f.Others?.Select(o => new PartDto(o.Grams, o.Name)).ToList(),
+                f.Blanched
             )
         );
     }

@@ -19,6 +19,9 @@ public static class StoveGates
         return block.Name is null ? text : Said.BlockStillIn(block.Name, block.Left, block.Pieces, text);
     }
 
+    /// <summary>Its gate is told before the moment leads: a tap, of which the answer is still under way, may bring it to the front.</summary>
+    public static bool StandsFromFarOff(CookAction action) => action is CookAction.Serve or CookAction.Pressurise;
+
     /// <summary>What stands in the way of a moment; null when it may be done.</summary>
     public static BlockDto? Before(EveningState evening, Moment moment, Instant now, KitchenState kitchen)
     {

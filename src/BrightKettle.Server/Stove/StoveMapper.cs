@@ -13,7 +13,7 @@ using NodaTime;
 namespace BrightKettle.Server.Stove;
 
 /// <summary>From a standing of the core to what the page shows. Rounds and names; computes nothing.</summary>
-public static class StoveMapper
+public static partial class StoveMapper
 {
     /// <summary>What rings may be put off by so much.</summary>
     private static readonly Duration Snooze = Duration.FromMinutes(3);
@@ -132,14 +132,14 @@ public static class StoveMapper
                 .Select(v => new VisitDto(
                     v.Code,
                     v.VesselId,
-                    evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel.Name,
+                    VesselNames.Of(evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel),
                     v.At.ToDateTimeOffset(),
                     v.IngredientId
                 )),
             .. halves.Select(e => new VisitDto(
                 "second_half",
                 evening.Cook.Kitchen.Vessel.Id,
-                evening.Cook.Kitchen.Vessel.Name,
+                VesselNames.Of(evening.Cook.Kitchen.Vessel),
                 e.OccurredAt.AddMinutes(e.Count ?? 0),
                 e.Ingredient,
                 PulseCatalogue.Shipped.FindExtra(e.Ingredient ?? string.Empty)?.Name,
@@ -160,7 +160,7 @@ public static class StoveMapper
                     (v, i) =>
                         new StoveVesselDto(
                             v.Vessel.Id,
-                            v.Vessel.Name,
+                            VesselNames.Of(v.Vessel),
                             i,
                             v.Vessel.Cooker is { UnderPressure: true },
                             v.Vessel.Cooker is null or { Stovetop: true } && kitchen.IsGas(dish.BurnerId),
@@ -193,7 +193,7 @@ public static class StoveMapper
                 new(
                     moment.Id,
                     moment.Lane,
-                    vessel >= 0 ? evening.Cook.Kitchen[vessel].Vessel.Name : null,
+                    vessel >= 0 ? VesselNames.Of(evening.Cook.Kitchen[vessel].Vessel) : null,
                     vessel,
                     ClosedSet.Word(status.State),
                     main,
@@ -208,7 +208,7 @@ public static class StoveMapper
                     && moment.Actions.OfType<CookAction.SetLiquor>().FirstOrDefault(a => a.StepId == StepIds.SetLiquor) is { } measure
                         ? Join(ahead, measure, due)
                         : null,
-                    leads || (waiting && moment.Actions.Any(a => a is CookAction.Serve))
+                    leads || (waiting && moment.Actions.Any(StoveGates.StandsFromFarOff))
                         ? StoveGates.Before(evening, moment, ahead.Now, kitchen)
                         : null,
                     waiting && due is not null && (leads || due.At - ahead.Now < Soon) ? PutOffOf(ahead, moment, forecaster) : null
@@ -327,74 +327,6 @@ public static class StoveMapper
 
     private static double Round(double millilitres) => Math.Round(millilitres / 10) * 10;
 
-    private static DeedDto? Deed(CookAction action, Cook cook)
-    {
-        DeedDto Make(
-            string name,
-            string? ingredient = null,
-            double? millilitres = null,
-            double? grams = null,
-            string? flame = null,
-            string? lid = null,
-            string? to = null,
-            double? celsius = null,
-            int? pieces = null
-        ) => new(name, ingredient is null ? null : Name(cook, ingredient), millilitres, grams, flame, lid, to, celsius, pieces);
-        double Cold(Mass water, double celsius) =>
-            Math.Round(Volume.OfWater(water, Temperature.FromCelsius(celsius)).Millilitres / 10) * 10;
-        return action switch
-        {
-            CookAction.Soak a => Make("soak", a.IngredientId, Cold(a.Water, 20), cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry.Grams),
-            CookAction.Drain { IngredientId: { } id } => Make("drain", id),
-            CookAction.Drain => Make("drain_pot"),
-            CookAction.Chill a => Make("chill", a.IngredientId),
-            CookAction.Rinse a => Make("rinse", a.IngredientId),
-            CookAction.Add a => Make(
-                "add",
-                a.IngredientId,
-                grams: Math.Round(
-                    (
-                        cook.Ingredients[cook.IndexOf(a.IngredientId)] is PulseIngredient p
-                            ? p.OnTheScale
-                            : cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry
-                    ).Grams,
-                    1
-                ),
-                pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null
-            ),
-            CookAction.TakeOut a => Make(
-                "take_out",
-                a.IngredientId,
-                pieces: cook.Ingredients[cook.IndexOf(a.IngredientId)] is ExtraIngredient { Pieces: > 0 } x ? x.Pieces : null
-            ),
-            CookAction.AddWater a => Make("water", millilitres: Cold(a.Water, a.Temperature.Celsius), celsius: a.Temperature.Celsius),
-            CookAction.AddSalt a => Make("salt", grams: Math.Round(a.Salt.Grams)),
-            CookAction.SetLiquor a => Make("measure", millilitres: Round(Millilitres(a.Liquor.Grams))),
-            CookAction.Heat { Net: not null } => Make("flame", flame: "medium"),
-            CookAction.Heat a => Make("flame", flame: ClosedSet.Word(a.Flame)),
-            CookAction.Cover a => Make("lid", lid: ClosedSet.Word(a.Lid)),
-            CookAction.Pressurise => Make("lock"),
-            CookAction.Release { Kind: ReleaseKind.Quick } => Make("release"),
-            CookAction.Release => Make("leave_alone"),
-            CookAction.Transfer a => Make("move", to: cook.Kitchen.IndexOf(a.To) is var v && v >= 0 ? cook.Kitchen[v].Vessel.Name : a.To),
-            CookAction.Stir => Make("stir"),
-            CookAction.Mash a => Make("mash", a.IngredientId),
-            CookAction.Serve => Make("serve"),
-            _ => null,
-        };
-    }
-
-    private static string Name(Cook cook, string id) =>
-        cook.Ingredients[cook.IndexOf(id)] switch
-        {
-            PulseIngredient p => p.Pulse.Said,
-            RiceIngredient r => r.Rice.Said,
-            ExtraIngredient x => x.Extra.Name,
-            var other => other.Id,
-        };
-
-    private static string Kind(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] is RiceIngredient ? "rice" : "pulse";
-
     private static PotNowDto? Pot(EveningForecast ahead)
     {
         var pot = Conditions.Of(ahead.Evening);
@@ -463,8 +395,8 @@ public static class StoveMapper
             Say("bag", pulse.Pulse.Said, ahead.Traits.Paces[pulse.Id], pulse.Pace.Spread, pulse.Pace.Median);
         }
 
-        Say("steam", ahead.Evening.Cook.Kitchen.Vessel.Name, ahead.Traits.Evaporation, ahead.Prior.Evaporation.Spread);
-        Say("heat", ahead.Evening.Cook.Kitchen.Vessel.Name, ahead.Traits.BurnerPower, ahead.Prior.BurnerPower.Spread);
+        Say("steam", VesselNames.Of(ahead.Evening.Cook.Kitchen.Vessel), ahead.Traits.Evaporation, ahead.Prior.Evaporation.Spread);
+        Say("heat", VesselNames.Of(ahead.Evening.Cook.Kitchen.Vessel), ahead.Traits.BurnerPower, ahead.Prior.BurnerPower.Spread);
         return list;
     }
 

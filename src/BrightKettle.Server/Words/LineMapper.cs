@@ -36,7 +36,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             dish = dish with { LittleOnes = Math.Min(10, little) };
         }
 
-        dish = Pulses(wish, dish, left, understood);
+        dish = Pulses(wish, dish, left, understood, line);
         dish = Rice(wish, dish, understood);
         // A porridge is eaten with a spoon.
         if ((wish.Style ?? (wish.RiceTarget == RiceTarget.Porridge ? Style.Soup : null)) is { } style)
@@ -67,9 +67,16 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             understood.Add(Said.LineSoak(ClosedSet.Word(soak)));
         }
 
-        dish = Method(wish, dish, understood);
+        dish = Method(wish, dish, left, understood, line);
+        dish = RiceJoins(wish, dish, left, understood, line);
         dish = Extras(wish, dish, understood);
-        return new(Time(wish, dish, understood), understood, left, Choices(wish, line));
+        return new(
+            Time(wish, dish, understood),
+            understood,
+            left,
+            Choices(wish, line),
+            new LineParts(catalogue, kitchen, now).Of(wish, left, _misspelt?.Said, line)
+        );
     }
 
     /// <summary>A split that falls apart, or beans without rice, are eaten with their liquid, unless they are for a salad.</summary>
@@ -80,7 +87,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 
     /// <summary>The pulses by their names; failing that, one by a slip of spelling among the words that are left. Of several, the one
     /// that takes longest leads.</summary>
-    private DishDto Pulses(DishWish wish, DishDto dish, List<string> left, List<string> understood)
+    private DishDto Pulses(DishWish wish, DishDto dish, List<string> left, List<string> understood, string line)
     {
         var said = wish.Pulses.Select(p => (Pulse: catalogue.FindPulse(p.Id)!, p.Amount)).ToList();
         if (said.Count == 0 && Misspelt(left) is { } meant)
@@ -95,8 +102,11 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         var (lead, amount) = said.MaxBy(p => p.Pulse.SimmerUnsoakedMinutes.Middle);
-        var others = said.Where(p => p.Pulse.Id != lead.Id).Take(3).ToList();
-        understood.Add(string.Join(" and ", said.Take(4).Select(p => p.Pulse.Said)));
+        var others = said.Where(p => p.Pulse.Id != lead.Id).Take(DishMapper.MostOthers).ToList();
+        // One more than a pot of this kitchen is planned for is not read, and said so.
+        var more = said.Where(p => p.Pulse.Id != lead.Id).Skip(DishMapper.MostOthers).Select(p => p.Pulse.Id).ToHashSet();
+        left.AddRange(Texts(wish, line, p => p is LinePart.Named n && more.Contains(n.Ids[0])));
+        understood.Add(string.Join(" and ", others.Select(o => o.Pulse.Said).Prepend(lead.Said)));
         return dish with
         {
             PulseId = lead.Id,
@@ -105,6 +115,9 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             Others = [.. others.Select(o => new OtherPulseDto(o.Pulse.Id, Amount(o.Amount)))],
         };
     }
+
+    /// <summary>What a word that nothing reads was taken for.</summary>
+    private Pulse? _misspelt;
 
     private Pulse? Misspelt(List<string> left)
     {
@@ -116,7 +129,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             )
             {
                 left.Remove(word);
-                return catalogue.FindPulse(found.Id);
+                return _misspelt = catalogue.FindPulse(found.Id);
             }
         }
 
@@ -137,13 +150,35 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             dish = dish with { RiceId = rice.Id, Rice = Amount(rice.Amount) };
         }
 
-        return wish.RiceBeside && dish.RiceId is not null
+        // What a dish's name says gives way to a kitchen that cannot; what was asked for in so many words is refused with its reason.
+        return wish.RiceBeside && dish.RiceId is not null && (wish.SaysBeside || kitchen.Burners.Count > 1)
             ? dish with
             {
-                RiceVesselId = kitchen.Vessels.FirstOrDefault(v => v.Cooker is null && v.Id != dish.VesselId)?.Id,
+                RiceVesselId = kitchen.Vessels.Where(v => v.Cooker is null && v.Id != dish.VesselId).MaxBy(v => v.Brim.Millilitres)?.Id,
             }
             : dish;
     }
+
+    /// <summary>How the rice comes to the pulses: of the dish that is named now, and only where pulses can leave their liquid for it.</summary>
+    private static DishDto RiceJoins(DishWish wish, DishDto dish, List<string> left, List<string> understood, string line)
+    {
+        var openPot = ClosedSet.Word(Core.Planning.Method.OpenPot);
+        // A way that was asked for brings its pot along, unless another was named.
+        var method = wish is { RiceJoin: not null, Method: null } ? openPot : dish.Method;
+        var fits = dish is { RiceId: not null, RiceVesselId: null, Others: null or { Count: 0 } } && method == openPot;
+        if (wish.RiceJoin is { } join && fits)
+        {
+            understood.Add(Said.LineRiceJoin(ClosedSet.Word(join)));
+            return dish with { RiceJoin = ClosedSet.Word(join), Method = openPot, CookerId = null };
+        }
+
+        left.AddRange(Texts(wish, line, p => p is LinePart.Said { Of: "join" }));
+        return fits && wish.Pulses.Count == 0 ? dish : dish with { RiceJoin = null };
+    }
+
+    /// <summary>Pieces of a line as they were typed.</summary>
+    private static IEnumerable<string> Texts(DishWish wish, string line, Func<LinePart, bool> which) =>
+        wish.Parts.Where(which).Select(p => LineParts.Text(p, line));
 
     private DishDto Extras(DishWish wish, DishDto dish, List<string> understood)
     {
@@ -215,7 +250,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             {
                 list.Add(
                     new(
-                        line.Substring(part.Start, Math.Min(part.Length, line.Length - part.Start)),
+                        LineParts.Text(part, line),
                         ids[0],
                         catalogue.FindPulse(ids[0])!.Said,
                         [.. ids.Skip(1).Select(id => new LineOtherDto(id, catalogue.FindPulse(id)!.Said))]
@@ -233,7 +268,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     private static string Soaks(Pulse pulse, DishWish wish, DishDto dish) =>
         wish.Soak is null && pulse.SoakHours.Low < OftenSoaked ? ClosedSet.Word(SoakChoice.None) : dish.Soak;
 
-    private DishDto Method(DishWish wish, DishDto dish, List<string> understood)
+    private DishDto Method(DishWish wish, DishDto dish, List<string> left, List<string> understood, string line)
     {
         switch (wish.Method)
         {
@@ -256,6 +291,8 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 understood.Add(Said.LineOpenPot());
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = null };
             default:
+                // A cooker that this kitchen has not.
+                left.AddRange(Texts(wish, line, p => p is LinePart.Said { Of: "method" }));
                 return dish;
         }
     }

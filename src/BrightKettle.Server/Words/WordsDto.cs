@@ -20,12 +20,21 @@ public sealed record LineRequest(string Line, DishDto Dish);
 /// <param name="Understood">What was read, in words.</param>
 /// <param name="NotUnderstood">Words that mean nothing here.</param>
 /// <param name="Choices">Names that may mean another pulse too.</param>
+/// <param name="Parts">The line piece by piece, in its order: what each was read as.</param>
 public sealed record LineAnswerDto(
     DishDto Dish,
     IReadOnlyList<string> Understood,
     IReadOnlyList<string> NotUnderstood,
-    IReadOnlyList<LineChoiceDto> Choices
+    IReadOnlyList<LineChoiceDto> Choices,
+    IReadOnlyList<LinePartDto> Parts
 );
+
+/// <summary>A piece of a line.</summary>
+/// <param name="Start">Where it stands, from 0.</param>
+/// <param name="Length">Letters that it takes.</param>
+/// <param name="Text">As it was typed.</param>
+/// <param name="Means">What it was read as; null where it means nothing here.</param>
+public sealed record LinePartDto(int Start, int Length, string Text, string? Means);
 
 /// <summary>A name that means several.</summary>
 /// <param name="Text">As it was typed.</param>

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
@@ -181,6 +182,34 @@ public class ActionListTests
         Assert.True(With(400) > With(160));
         Assert.True(With(0, 1) > With(0));
         Assert.Null(ThicknessOf.Of(default));
+    }
+
+    /// <summary>Water over dry, at the end: effects has thick dal at 2.8 to 3.6, pouring at 4.5 to 6, soup at 6 to 8.5.</summary>
+    [Theory]
+    [InlineData("lentil_red_split", 3.2, Thickness.Thick, Thickness.Stands)]
+    [InlineData("lentil_red_split", 5.2, Thickness.CoatsASpoon, Thickness.Thick)]
+    [InlineData("lentil_red_split", 8, Thickness.CoatsASpoon, Thickness.CoatsASpoon)]
+    [InlineData("mung_split_hulled", 3.2, Thickness.Thick, Thickness.Stands)]
+    [InlineData("mung_split_hulled", 5.2, Thickness.CoatsASpoon, Thickness.Thick)]
+    public void A_dal_runs_as_its_water_says(string id, double waterOverDry, Thickness hot, Thickness plate)
+    {
+        var run = Cook(
+                Kitchens.Pot(),
+                [Pulse(id, 200)],
+                [
+                    Add("p"),
+                    Water(200 * (waterOverDry + 0.3)),
+                    Lid(Core.Cooking.Lid.On),
+                    Heat(Flame.Full),
+                    Heat(Flame.Lowest, Boils()),
+                    Serve(After(150)),
+                ]
+            )
+            .Run();
+        // Nothing of it is whole any more.
+        Assert.True(run.Final[0].Doneness >= TargetWindows.Of(Kitchens.Pulse(id), PulseTarget.Melted).Low, $"{run.Final[0].Doneness}");
+        Assert.InRange((run.FinalLiquor + (200 * run.Final[0].Uptake)) / 200, waterOverDry - 0.4, waterOverDry + 0.4);
+        Assert.Equal((hot, plate), (ThicknessOf.Of(run.Vessels[0]), ThicknessOf.OnThePlate(run.Vessels[0])));
     }
 
     [Fact]

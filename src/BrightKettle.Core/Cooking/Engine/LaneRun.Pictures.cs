@@ -42,7 +42,11 @@ internal sealed partial class LaneRun
         }
 
         _lastSample = _pot.Now;
-        var shown = Math.Max(0, Enumerable.Range(0, _script.Ingredients.Length).Select(_pot.PlaceOf).FirstOrDefault(v => v >= 0, 0));
+        // What stands in a bowl beside is coming back to the pot that is drawn.
+        var shown = Enumerable
+            .Range(0, _script.Ingredients.Length)
+            .Select(_pot.PlaceOf)
+            .FirstOrDefault(v => v >= 0 && _script.Vessels[v].Vessel.Id != PulseBowl.Id, 0);
         var beds = new double[_script.Ingredients.Length];
         var doneness = new double[_script.Ingredients.Length];
         for (var i = 0; i < beds.Length; i++)

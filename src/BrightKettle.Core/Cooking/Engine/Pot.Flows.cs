@@ -204,39 +204,47 @@ internal sealed partial class Pot
     private double Given(int i) =>
         _g.Of(i, Layout.Dry, _lane) * _g.Of(i, Layout.Solids, _lane) * Math.Min(WaterStep<OneLane>.MostGiven, _g.Of(i, Layout.Soft, _lane));
 
-    /// <summary>All that binds a vessel's liquor, g: what is dissolved in it, what is left of seeds that break up, and what extras bring.
-    /// The last two stay where the seeds and extras are.</summary>
-    private double Binding(int vessel)
+    /// <summary>All that binds a vessel's liquor, g: what is dissolved in it, what is left of seeds that break up, and what extras bring
+    /// (the last two stay where the seeds and extras are); and the water that broken seeds held.</summary>
+    private (double Solids, double Water) Binding(int vessel)
     {
-        var solids = Solids(vessel);
+        var (solids, water) = (Solids(vessel), 0.0);
         for (var i = 0; i < _bowls.Length; i++)
         {
-            solids += PlaceOf(i) == vessel ? Binds(i) : 0;
+            if (PlaceOf(i) != vessel)
+            {
+                continue;
+            }
+
+            double dry = _g.Of(i, Layout.Dry, _lane);
+            switch (_script.Ingredients[i])
+            {
+                case PulseIngredient p:
+                    var broken = Broken(i, p.Pulse);
+                    solids += BrokenBinds * dry * broken;
+                    water += broken * (_g.OfWide(i, Layout.Wet, _lane) + _g.OfWide(i, Layout.Swollen, _lane));
+                    break;
+                case ExtraIngredient { Extra: { Binds: > 0 } extra }:
+                    var way = extra.CookedWater - extra.BoundWater;
+                    var cooked = way == 0 ? 1 : ((_g.OfWide(i, Layout.Wet, _lane) / dry) - extra.BoundWater) / way;
+                    solids += dry * extra.Binds * Math.Clamp(cooked, 0, 1);
+                    break;
+            }
         }
 
-        return solids;
+        return (solids, water);
     }
 
-    private double Binds(int i)
+    /// <summary>From creamy on seeds break up, until nothing but skins is left of them: 0 to 1.</summary>
+    private double Broken(int i, Pulse pulse)
     {
-        double dry = _g.Of(i, Layout.Dry, _lane);
-        switch (_script.Ingredients[i])
-        {
-            case PulseIngredient p:
-                // From creamy on they break up, until nothing but skins is left of them.
-                var (creamy, melted) = (
-                    TargetWindows.Of(p.Pulse, PulseTarget.Creamy).Low,
-                    TargetWindows.Of(p.Pulse, PulseTarget.Melted).Low
-                );
-                return NotSkin * dry * Math.Clamp((Doneness(i) - creamy) / Math.Max(1, melted - creamy), 0, 1);
-            case ExtraIngredient { Extra: { Binds: > 0 } extra }:
-                var way = extra.CookedWater - extra.BoundWater;
-                var cooked = way == 0 ? 1 : ((_g.OfWide(i, Layout.Wet, _lane) / dry) - extra.BoundWater) / way;
-                return dry * extra.Binds * Math.Clamp(cooked, 0, 1);
-            default:
-                return 0;
-        }
+        var (creamy, melted) = (TargetWindows.Of(pulse, PulseTarget.Creamy).Low, TargetWindows.Of(pulse, PulseTarget.Melted).Low);
+        return Math.Clamp((Doneness(i) - creamy) / Math.Max(1, melted - creamy), 0, 1);
     }
+
+    /// <summary>Of a seed that has broken up, what binds like starch: with it dal of 3.2 times its water is thick, of 5 it pours, of 8 it is a
+    /// soup (effects; confidence D).</summary>
+    private const double BrokenBinds = 0.36;
 
     /// <summary>Of a seed that is crushed or falls apart, what binds the liquor (confidence D).</summary>
     private const double NotSkin = 0.6;

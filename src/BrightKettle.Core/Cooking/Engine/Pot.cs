@@ -154,6 +154,9 @@ internal sealed partial class Pot
     /// <summary>Doneness that rice gains from drinking to the upper end of its usual uptake.</summary>
     private const double UsualGain = 8;
 
+    /// <summary>Of a grain's own time past tender, after which what it has drunk is fully felt: four or five minutes (confidence D).</summary>
+    private const double FeltWithin = 0.25;
+
     /// <summary>The same for each g/g beyond it: 0.2 more is wet, 0.4 mushy.</summary>
     private const double WetGain = 90;
 
@@ -169,8 +172,8 @@ internal sealed partial class Pot
         var over =
             (_g.OfWide(ingredient, Layout.Wet, _lane) / _g.Of(ingredient, Layout.Dry, _lane))
             - (_g.Of(ingredient, Layout.Ceil, _lane) * _g.Of(ingredient, Layout.WetFactor, _lane));
-        // It is felt as the grain gets tender, not at one blow.
-        var felt = Math.Min(1, (soft - 1) * 20);
+        // It is felt over some minutes as the grain gets tender, not at one blow.
+        var felt = Math.Min(1, (soft - 1) / FeltWithin);
         return Cooking.Doneness.Tender + (felt * ((UsualGain * Math.Clamp(over / usual, 0, 1)) + (WetGain * Math.Max(0, over - usual))));
     }
 
@@ -187,8 +190,10 @@ internal sealed partial class Pot
         );
     }
 
-    public VesselState State(int vessel) =>
-        new(
+    public VesselState State(int vessel)
+    {
+        var (solids, water) = Binding(vessel);
+        return new(
             Celsius(vessel),
             Liquor(vessel),
             _g.VesselWide(vessel, Layout.Salt, _lane),
@@ -196,8 +201,10 @@ internal sealed partial class Pot
             _g.Vessel(vessel, Layout.DryEnergy, _lane) / _script.Vessels[vessel].Vessel.AreaSquareCentimetres,
             _g.Vessel(vessel, Layout.Energy, _lane),
             _g.Vessel(vessel, Layout.Thick, _lane),
-            Binding(vessel)
+            solids,
+            water
         );
+    }
 
     /// <summary>Water that was poured in from outside, g.</summary>
     public double WaterAdded => -_g.Wide(Layout.Tap, _lane);

@@ -18,6 +18,7 @@ public sealed class CookTrace
     private readonly VesselTrace[][] _vessels;
     private readonly int[][] _places;
     private readonly BowlTrace[][] _bowls;
+    private readonly int[] _vesselOf;
 
     private readonly IReadOnlyList<Instant?> _doneAt;
 
@@ -29,6 +30,7 @@ public sealed class CookTrace
         ArgumentNullException.ThrowIfNull(cook);
         _cook = cook;
         _doneAt = doneAt ?? [];
+        _vesselOf = [.. cook.Actions.Select(cook.VesselOf)];
         _vessels = new VesselTrace[cook.Actions.Count + 1][];
         _places = new int[cook.Actions.Count + 1][];
         _vessels[0] = [.. Enumerable.Repeat(new VesselTrace(), cook.Kitchen.VesselCount)];
@@ -70,7 +72,7 @@ public sealed class CookTrace
 
     public int PlaceBefore(int action, string ingredientId) => _cook.IndexOf(ingredientId) is >= 0 and var i ? _places[action][i] : Outside;
 
-    public int VesselOf(int action) => _cook.VesselOf(_cook.Actions[action]);
+    public int VesselOf(int action) => _vesselOf[action];
 
     /// <summary>Actions that are done to a vessel; bowls are apart.</summary>
     public IEnumerable<int> In(int vessel) =>
@@ -80,10 +82,22 @@ public sealed class CookTrace
     public BowlTrace BowlBefore(int action, string ingredientId) =>
         _cook.IndexOf(ingredientId) is >= 0 and var i ? _bowls[action][i] : default;
 
-    /// <inheritdoc cref="BowlBefore"/>
+    /// <summary>Actions by which a bowl stops standing as it stood, in water: out of it, or into the fridge.</summary>
+    /// <returns>The action, the ingredient and its bowl just before.</returns>
+    public IReadOnlyList<(int Action, string IngredientId, BowlTrace Before)> StandsNoMore =>
+        field ??= [
+            .. from action in Enumerable.Range(0, _cook.Actions.Count)
+            from i in Enumerable.Range(0, _cook.Ingredients.Count)
+            let before = _bowls[action][i]
+            let after = _bowls[action + 1][i]
+            where before is { Wet: true, Soaked: not null } && !(after.Wet && after.Chilled == before.Chilled)
+            select (action, _cook.Ingredients[i].Id, before),
+        ];
+
     /// <summary>How its bowl was left.</summary>
     public BowlTrace BowlAtEnd(string ingredientId) => BowlBefore(_cook.Actions.Count, ingredientId);
 
+    /// <inheritdoc cref="BowlBefore"/>
     public BowlTrace BowlAfter(int action, string ingredientId) => BowlBefore(action + 1, ingredientId);
 
     /// <summary>Actions that are done to the vessel in which an ingredient is, or that bring it there or take it away; bowls are apart.</summary>

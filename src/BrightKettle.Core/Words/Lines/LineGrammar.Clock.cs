@@ -80,7 +80,33 @@ internal sealed partial class LineGrammar
             return default;
         }
 
+        // Ten past seven, twenty to eight.
+        if (
+            Number(t, at) is (var past and (5 or 10 or 20 or 25), 1)
+            && Is(t, at + 1, "past", "to")
+            && Number(t, at + 2) is (var of and >= 1 and <= 12, 1)
+        )
+        {
+            var (evening, more) = Half(t, at + 3, (int)of);
+            return (new LocalTime(evening % 24, 0).PlusMinutes((long)(Is(t, at + 1, "to") ? -past : past)), 3 + more);
+        }
+
         var token = t[at].ToStringValue();
+        // 1930, where nothing is counted by it.
+        if (
+            t[at].Kind == LineToken.Number
+            && token.Length == 4
+            && int.TryParse(token, out var four)
+            && four / 100 is >= 6 and < 24
+            && four % 100 < 60
+            && four % 5 == 0
+            && !Counts(t, at + 1)
+            && !Is(t, at + 1, "of", "de", "x")
+        )
+        {
+            return (new LocalTime(four / 100, four % 100), 1);
+        }
+
         if (t[at].Kind == LineToken.Number && token.Split(':', '.', ',') is [{ Length: <= 2 } h, { Length: 2 } m])
         {
             var (hours, minutes) = (int.Parse(h, null), int.Parse(m, null));
@@ -88,6 +114,7 @@ internal sealed partial class LineGrammar
             if (hours < 24 && minutes < 60 && !unit && (token.Contains(':', StringComparison.Ordinal) || led || minutes % 5 == 0))
             {
                 var (evening, more) = Half(t, at + 1, hours, token.Contains(':', StringComparison.Ordinal) && h.Length == 2);
+                more += Is(t, at + 1 + more, "h", "hs", "hrs", "uhr", "baje") ? 1 : 0;
                 return (new LocalTime(evening % 24, minutes), 1 + more);
             }
 
@@ -102,19 +129,25 @@ internal sealed partial class LineGrammar
 
         var whole = (int)said;
         // 13h, 20h30, 19 Uhr, 7 pm, seven o'clock.
-        if (Is(t, at + 1, "h", "uhr", "hs", "hrs"))
+        if (Is(t, at + 1, "h", "uhr", "hs", "hrs", "baje"))
         {
             var minutes =
                 at + 2 < t.Count && t[at + 2].Kind == LineToken.Number && int.TryParse(t[at + 2].ToStringValue(), out var m2) && m2 < 60
                     ? m2
                     : -1;
-            var hour = whole < 12 && Is(t, at + 1, "h", "uhr") && whole <= 8 ? whole + 12 : whole;
+            var hour = whole < 12 && Is(t, at + 1, "h", "uhr", "baje") && whole <= 8 ? whole + 12 : whole;
             return (new LocalTime(hour % 24, Math.Max(0, minutes)), minutes >= 0 ? 3 : 2);
         }
 
         if (Is(t, at + 1, "ish"))
         {
             return (new LocalTime((whole is >= 1 and < 12 ? whole + 12 : whole) % 24, 0), 2);
+        }
+
+        // A las dos y media, sept heures et quart, alle otto e mezza.
+        if (led && Further(t, at + 1) is var (minutesOn, tokens) && tokens > 0)
+        {
+            return (new LocalTime((whole is >= 1 and < 12 ? whole + 12 : whole) % 24, 0).PlusMinutes(minutesOn), 1 + tokens);
         }
 
         var (at2, pm) = Half(t, at + 1, whole);
@@ -126,17 +159,28 @@ internal sealed partial class LineGrammar
             : default;
     }
 
-    /// <summary>Whether what follows makes a number an amount or people.</summary>
+    /// <summary>The half or the quarter behind an hour.</summary>
+    private static (int Minutes, int Tokens) Further(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Is(t, at, "y", "et", "e") && Is(t, at + 1, "media", "demie", "mezza", "mezzo", "meia") ? (30, 2)
+        : Is(t, at, "heures", "heure", "h") && Is(t, at + 1, "et") && Is(t, at + 2, "demie") ? (30, 3)
+        : Is(t, at, "y", "et", "e") && Is(t, at + 1, "cuarto", "quart") ? (15, 2)
+        : Is(t, at, "e") && Is(t, at + 1, "un") && Is(t, at + 2, "quarto") ? (15, 3)
+        : Is(t, at, "menos") && Is(t, at + 1, "cuarto") ? (-15, 2)
+        : Is(t, at, "moins") && Is(t, at + 1, "le") && Is(t, at + 2, "quart") ? (-15, 3)
+        : (0, 0);
+
+    /// <summary>Whether what follows makes a number an amount or people; nobody counts beans.</summary>
     private bool Counts(IReadOnlyList<Token<LineToken>> t, int at) =>
         vocabulary.Units.At(t, at) is not null
         || vocabulary.People.At(t, at) is not null
         || vocabulary.Kids.At(t, at) is not null
-        || Name(t, at) is not null;
+        || Name(t, at) is ({ Kind: "extra" }, _);
 
     /// <summary>The hour with am, pm or o'clock behind it; a bare hour up to eleven is an evening's.</summary>
-    private static (int Hour, int Tokens) Half(IReadOnlyList<Token<LineToken>> t, int at, int hour, bool asShown = false)
+    private (int Hour, int Tokens) Half(IReadOnlyList<Token<LineToken>> t, int at, int hour, bool asShown = false)
     {
-        if (Is(t, at, "am") || (Is(t, at, "a") && Is(t, at + 1, "m")))
+        // "6 am Sonntag" is a day, not a morning.
+        if ((Is(t, at, "am") && vocabulary.Weekdays.At(t, at + 1) is null) || (Is(t, at, "a") && Is(t, at + 1, "m")))
         {
             return (hour % 12, 1);
         }
@@ -167,18 +211,14 @@ internal sealed partial class LineGrammar
     /// <summary>in two hours, in an hour and a half, in 90 minutes, dans 2 heures, en dos horas.</summary>
     private Found Relative(IReadOnlyList<Token<LineToken>> t, int at)
     {
-        if (!Is(t, at, "in", "dans", "en", "within", "tra", "em"))
-        {
-            return default;
-        }
-
-        var (value, length) = Number(t, at + 1);
+        var led = Is(t, at, "in", "dans", "en", "within", "tra", "fra", "em") ? 1 : 0;
+        var (value, length) = Number(t, at + led);
         if (length == 0)
         {
             return default;
         }
 
-        var next = at + 1 + length;
+        var next = at + led + length;
         while (Is(t, next, "a", "an", "of"))
         {
             next++;
@@ -210,6 +250,12 @@ internal sealed partial class LineGrammar
         next++;
         var half = hours && Is(t, next, "and") && Is(t, next + 1, "a") && Is(t, next + 2, "half");
         var span = Duration.FromMinutes((value * (hours ? 60 : 1)) + (half ? 30 : 0));
-        return span > Duration.FromDays(3) ? default : new((s, l) => new LinePart.FromNow(s, l, span), next + (half ? 3 : 0) - at);
+        next += half ? 3 : 0;
+        // Two hours from now; "40 minutes" alone may be anything.
+        var from =
+            Is(t, next, "from") && Is(t, next + 1, "now") ? 2
+            : Is(t, next, "hence", "icinde", "sonra") ? 1
+            : 0;
+        return led + from == 0 || span > Duration.FromDays(3) ? default : new((s, l) => new LinePart.FromNow(s, l, span), next + from - at);
     }
 }

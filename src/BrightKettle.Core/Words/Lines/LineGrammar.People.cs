@@ -10,7 +10,13 @@ internal sealed partial class LineGrammar
     {
         var led =
             Is(t, at, "for", "para", "pour", "fur", "per", "feeds", "serves", "serving", "we", "somos", "seremos", "sommes")
-            || (Is(t, at, "there"));
+            || Is(t, at, "there", "feed", "feeding", "crowd", "party", "table", "mesa");
+        // For me, just us two.
+        if (Is(t, at, "for", "para", "pour", "fur", "per") && Alone(t, at + 1) is > 0 and var alone)
+        {
+            return new((s, l) => new LinePart.People(s, l, 1, false), 1 + alone);
+        }
+
         var next = at;
         while (
             led
@@ -40,6 +46,13 @@ internal sealed partial class LineGrammar
                 "sommes",
                 "of",
                 "us",
+                "a",
+                "crowd",
+                "party",
+                "feed",
+                "feeding",
+                "table",
+                "mesa",
                 "about"
             )
         )
@@ -48,11 +61,14 @@ internal sealed partial class LineGrammar
         }
 
         var (count, length) = Number(t, next);
+        // A mean of a range counts the guest who may come.
+        count = length > 1 ? Math.Ceiling(count) : count;
         if (length == 0 || count is < 1 or > 40 || count != Math.Floor(count))
         {
             return default;
         }
 
+        var article = length == 1 && Is(t, next, "a", "an", "un", "una", "une", "ein", "eine", "um", "uma");
         next += length;
         if (vocabulary.Kids.At(t, next) is var (_, kids))
         {
@@ -67,10 +83,33 @@ internal sealed partial class LineGrammar
         // "For six" is people; "for six o'clock", "for 6 pm" and "for 300 g" are not.
         return
             led
-            && !Is(t, next, "pm", "am", "o", "h", "uhr", "oclock", "hours", "hour", "ish")
+            && !article
+            && !Is(t, next, "pm", "o", "h", "uhr", "oclock", "hours", "hour", "ish")
+            && !(Is(t, next, "am") && vocabulary.Weekdays.At(t, next + 1) is null)
             && vocabulary.Units.At(t, next) is null
             && (Name(t, next) is null || t[next - 1].Kind == LineToken.Word || count <= 12)
             ? new((s, l) => new LinePart.People(s, l, (int)count, false), next - at)
+            : default;
+    }
+
+    /// <summary>Words for one eater behind "for"; 0 for none.</summary>
+    private static int Alone(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Is(t, at, "just", "only") && Is(t, at + 1, "me", "myself") ? 2
+        : Is(t, at, "me", "myself", "mi", "moi", "mich", "mim") ? 1
+        : 0;
+
+    /// <summary>A number that stands all alone between commas: so many eat.</summary>
+    private static Found Lonely(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        bool Ends(int i) =>
+            i < 0 || i >= t.Count || (t[i].Kind == LineToken.Mark && t[i].ToStringValue() is "," or ";" or "." or "!" or "(" or ")");
+        return
+            t[at].Kind == LineToken.Number
+            && Ends(at - 1)
+            && Ends(at + 1)
+            && int.TryParse(t[at].ToStringValue(), out var count)
+            && count is >= 1 and <= 20
+            ? new((s, l) => new LinePart.People(s, l, count, false), 1)
             : default;
     }
 }

@@ -65,7 +65,18 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         if (vocabulary.Dishes.At(t, at) is var (dish, dishLength))
         {
             yield return new(
-                (s, l) => new LinePart.Dish(s, l, dish.Pulses, dish.Rice, dish.Style, dish.PulseTarget, dish.RiceTarget, dish.Extras ?? []),
+                (s, l) =>
+                    new LinePart.Dish(
+                        s,
+                        l,
+                        dish.Pulses,
+                        dish.Rice,
+                        dish.Style,
+                        dish.PulseTarget,
+                        dish.RiceTarget,
+                        dish.Extras ?? [],
+                        dish.RiceJoin
+                    ),
                 dishLength
             );
         }
@@ -73,6 +84,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         yield return Relative(t, at);
         yield return Clock(t, at);
         yield return People(t, at);
+        yield return Lonely(t, at);
         yield return Amounted(t, at);
         yield return Loose(t, at);
         yield return Word(t, at);
@@ -95,7 +107,10 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
     }
 
     private Found Word(IReadOnlyList<Token<LineToken>> t, int at) =>
-        vocabulary.Words.At(t, at) is var (means, length) && means.Split(':') is [var of, var what]
+        vocabulary.Words.At(t, at) is var (means, length)
+        && means.Split(':') is [var of, var what]
+        // "Dry chickpeas" are dry seed, whatever becomes of them.
+        && !(length == 1 && Is(t, at, Dried) && Name(t, at + 1) is ({ Kind: "pulse" }, _))
             ? new((s, l) => new LinePart.Said(s, l, of, what), length)
             : default;
 
@@ -120,9 +135,14 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
                 : new((s, l) => new LinePart.Named(s, l, name.Kind, name.Ids, null, true), next + length - at);
         }
 
-        return vocabulary.Words.At(t, next) is ({ } means, var words) && means.StartsWith("soak:", StringComparison.Ordinal)
-            ? new((s, l) => new LinePart.Said(s, l, "soak", "none"), next + words - at)
-            : default;
+        // "Not soupy" says what is not wanted, and nothing else.
+        return vocabulary.Words.At(t, next) is not ({ } means, var words) ? default
+            : means.StartsWith("soak:", StringComparison.Ordinal)
+                ? new((s, l) => new LinePart.Said(s, l, "soak", "none"), next + words - at)
+            : new(
+                (s, l) => new LinePart.Unread(s, l, string.Join(' ', t.Skip(at).Take(next + words - at).Select(x => x.ToStringValue()))),
+                next + words - at
+            );
     }
 
     /// <summary>300 g chickpeas, chickpeas 300 g, two cups of rice, half a kilo, a tin of beans, lentils.</summary>
@@ -140,7 +160,13 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             }
 
             // A tin of tomatoes is a name; a tin of beans an amount of them.
-            return Name(t, next) is var (name, words)
+            if (Name(t, next) is not var (name, words))
+            {
+                return default;
+            }
+
+            amount = Weighed(amount, name);
+            return name.Kind == "extra" || amount.Unit != "piece"
                 ? new((s, l) => new LinePart.Named(s, l, name.Kind, name.Ids, amount, false), next + words - at)
                 : default;
         }
@@ -153,15 +179,36 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         // Dry seed is what it is, not how it is eaten.
         taken += plain.Kind == "pulse" && Is(t, at + taken, Dried) ? 1 : 0;
         var from = at + taken;
-        while (from < t.Count && Is(t, from, ":", "(", "-", ",", "="))
+        // After what goes in beside, an amount behind a comma is rather the pulse's.
+        while (from < t.Count && (Is(t, from, ":", "(", "=") || (plain.Kind != "extra" && Is(t, from, "-", ","))))
         {
             from++;
         }
 
-        return Amount(t, from) is var (after, more) && more > 0 && after.Unit != "piece" && !BelongsToNext(t, from + more)
+        var (after, more) = Amount(t, from);
+        // "Basmati 300": nobody counts grains.
+        after = more > 0 && Stands(t, from + more) ? Weighed(after, plain) : after;
+        return more > 0 && after.Unit != "piece" && !BelongsToNext(t, from + more)
             ? new((s, l) => new LinePart.Named(s, l, plain.Kind, plain.Ids, after, false), from + more - at)
             : new((s, l) => new LinePart.Named(s, l, plain.Kind, plain.Ids, null, false), taken);
     }
+
+    /// <summary>A large bare number of a pulse or a rice are grams.</summary>
+    private static SaidAmount Weighed(SaidAmount amount, SpokenName name) =>
+        amount is { Unit: "piece", Value: >= LeastBareGrams and <= MostBareGrams } && name.Kind != "extra"
+            ? amount with
+            {
+                Unit = "g",
+            }
+            : amount;
+
+    private const double LeastBareGrams = 50;
+
+    private const double MostBareGrams = 3000;
+
+    /// <summary>What was said ends here: with the line, a comma or another name.</summary>
+    private bool Stands(IReadOnlyList<Token<LineToken>> t, int at) =>
+        at >= t.Count || t[at].Kind == LineToken.Mark || Is(t, at, "and", "y", "et", "und", "e", "with", "for") || Name(t, at) is not null;
 
     private static readonly string[] Dried =
     [
@@ -200,7 +247,14 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             return null;
         }
 
-        return name.Beside && !Enumerable.Range(0, t.Count).Any(i => i != at && vocabulary.Names.At(t, i) is ({ Beside: false }, _))
+        return
+            name.Beside
+            && !Enumerable
+                .Range(0, t.Count)
+                .Any(i =>
+                    (i < at || i >= at + length)
+                    && (vocabulary.Names.At(t, i) is ({ Beside: false }, _) || vocabulary.Words.At(t, i) is not null)
+                )
             ? null
             : (name, length);
     }

@@ -43,11 +43,12 @@ public abstract record LinePart(int Start, int Length)
         string? Style,
         string? PulseTarget,
         string? RiceTarget,
-        IReadOnlyList<string> Extras
+        IReadOnlyList<string> Extras,
+        string? RiceJoin
     ) : LinePart(Start, Length);
 
     /// <summary>A word with one meaning: style, soak, method, target.</summary>
-    /// <param name="Of">style, soak, method, from, pulse or rice.</param>
+    /// <param name="Of">style, soak, method, from, pulse, rice or join.</param>
     public sealed record Said(int Start, int Length, string Of, string Means) : LinePart(Start, Length);
 
     /// <summary>A word that means nothing here.</summary>

@@ -49,8 +49,8 @@ internal sealed class Phrases<T>
         {
             if (Key(tokens[i]) is not { } key)
             {
-                // A hyphen or an apostrophe within a name; other marks end it.
-                if (i > at && tokens[i].ToStringValue() is "-" or "'" or "’")
+                // A hyphen, an apostrophe or a stroke within a phrase; other marks end it.
+                if (i > at && tokens[i].ToStringValue() is "-" or "'" or "’" or "/")
                 {
                     continue;
                 }

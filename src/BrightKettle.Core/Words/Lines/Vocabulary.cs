@@ -7,7 +7,8 @@ namespace BrightKettle.Core.Words.Lines;
 /// <param name="Beside">Meant only beside another pulse or kitchen word.</param>
 internal sealed record SpokenName(string Kind, string Name, IReadOnlyList<string> Ids, bool Beside = false);
 
-/// <summary>A dish that names its pulse, its rice and how it is eaten.</summary>
+/// <summary>A dish that names its pulse, its rice and how it is cooked and eaten.</summary>
+/// <param name="RiceJoin">beside, after_draining or in_the_liquor; null where the name says nothing of it.</param>
 internal sealed record SpokenDish(
     IReadOnlyList<string> Names,
     IReadOnlyList<string> Pulses,
@@ -15,7 +16,8 @@ internal sealed record SpokenDish(
     string? Style = null,
     string? PulseTarget = null,
     string? RiceTarget = null,
-    IReadOnlyList<string>? Extras = null
+    IReadOnlyList<string>? Extras = null,
+    string? RiceJoin = null
 );
 
 /// <summary>spoken-words.json: what else is said, by its meaning.</summary>

@@ -118,8 +118,21 @@ describe('steps beside pulses and rice', () => {
       'first take out 2 little plates',
     );
     expect(stepLine(step('salt', { grams: 12, pieces: 1 }), plan).detail).toContain('the little one’s plate');
-    expect(stepLine(step('salt', { grams: 2, pieces: 2, salty: 'stock cube' }), plan).detail).toBe(
+    expect(stepLine(step('salt', { grams: 2, pieces: 2, salty: ['stock cube'] }), plan).detail).toBe(
       'the little plates are not without salt: stock cube is in it',
+    );
+    expect(
+      stepLine(step('salt', { grams: 2, pieces: 1, salty: ['ham hock', 'stock cube'] }), plan).detail,
+    ).toContain('ham hock and stock cube is in it');
+    const two = [
+      { grams: 140, name: 'pinto beans' },
+      { grams: 90, name: 'green lentils' },
+    ];
+    expect(stepLine(step('soak', { millilitres: 600, others: two }), plan).detail).toContain(
+      'and 140 g pinto beans and 90 g green lentils in a bowl of its own',
+    );
+    expect(stepLine(step('take_out', { name: 'Ham hock', blanched: true }), plan).title).toBe(
+      'Take out: ham hock, blanched',
     );
   });
   it('names the pot of the rice and its minutes', () => {

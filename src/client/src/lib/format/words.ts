@@ -58,7 +58,8 @@ export const wayName = (
   cooker: string | null,
   rice: string | null = null,
   from = 'tin',
-): string => say('way.name', { method, soak, cooker, rice, from });
+  join = 'in_the_pot',
+): string => say('way.name', { method, soak, cooker, rice, from, join });
 
 export type Line = { title: string; detail: string };
 
@@ -69,6 +70,21 @@ export type DinnerWords = Pick<Plan, 'pulseName' | 'order'> & {
 
 /** Less is not worth adding or pouring off, mL. */
 const enoughMillilitres = 20;
+
+/** Several things in one sentence. */
+export const listed = (names: readonly string[]): string | null =>
+  names.length < 2
+    ? (names[0] ?? null)
+    : within(say('list.and', { first: names.slice(0, -1).join(', '), last: names.at(-1) ?? '' }));
+
+/** What a step names: further pulses with their weights, or one thing. */
+function namedIn(step: Step): string | null {
+  const { others, name, blanched } = step.facts;
+  if (others?.length) return listed(others.map((o) => say('step.part', { grams: o.grams, name: o.name })));
+  if (!name) return null;
+  const what = blanched ? say('measure.extra.what', { name, blanched: 'yes' }) : name;
+  return step.kind === 'take_out' ? within(what) : what;
+}
 
 /** The facts that sentences of steps are made of. */
 function factsOf(step: Step, plan: DinnerWords) {
@@ -82,7 +98,7 @@ function factsOf(step: Step, plan: DinnerWords) {
     ingredient: f.ingredient,
     place: f.place,
     pieces: f.pieces,
-    salty: f.salty,
+    salty: listed(f.salty ?? []),
     count: f.count,
     pulse: within(plan.pulseName),
     order: plan.order,
@@ -95,7 +111,7 @@ function factsOf(step: Step, plan: DinnerWords) {
     drained: f.drained ? 'yes' : 'no',
     change: Math.abs(add) < enoughMillilitres ? 'none' : add > 0 ? 'add' : 'pour',
     amount: Math.abs(add),
-    name: step.kind === 'take_out' && f.name ? within(f.name) : f.name,
+    name: namedIn(step),
   };
 }
 

@@ -38,6 +38,7 @@ export class Tonight {
     others: [],
     extras: [],
     riceVesselId: null,
+    riceJoin: 'in_the_pot',
     away: [],
     salt: null,
     keepsSoakWater: null,
@@ -89,7 +90,10 @@ export class Tonight {
 
   /** Anything changed but the pull itself makes the plan a new one: old pulls would mean nothing on it. */
   change(change: Partial<Dish>) {
-    this.dish = { ...this.dish, pull: null, ...change };
+    const dish = { ...this.dish, pull: null, ...change };
+    // Pulses leave their liquid for the rice only in an open pot, and one kind of them.
+    const leaves = (dish.method ?? 'open_pot') === 'open_pot' && !dish.others?.length;
+    this.dish = leaves ? dish : { ...dish, riceJoin: 'in_the_pot' };
     this.mended = null;
     return this.ask();
   }
@@ -141,6 +145,7 @@ export class Tonight {
             method: offer.method ?? dish.method,
             cookerId: null,
             riceVesselId: offer.riceVesselId ?? null,
+            riceJoin: 'in_the_pot' as const,
             pulseTarget: offer.pulseTarget ?? dish.pulseTarget,
           }
         : {}),

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Kitchen, Plan } from '../api/client';
+import type { Dish, Kitchen, Plan } from '../api/client';
 import type { Answer } from '../api/client';
 
 const plan = vi.hoisted(() => vi.fn());
@@ -122,6 +122,18 @@ describe('tonight', () => {
     expect(tonight.dish.pull).toEqual(pull);
     await tonight.change({ people: 5 });
     expect(tonight.dish.pull).toBeNull();
+  });
+
+  it('keeps the rice in the pot where pulses cannot leave their liquid for it', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    const after = async (change: Partial<Dish>) => {
+      await tonight.change({ riceJoin: 'in_the_liquor', method: 'open_pot', others: [], ...change });
+      return tonight.dish.riceJoin;
+    };
+    expect(await after({})).toBe('in_the_liquor');
+    expect(await after({ method: 'pressure' })).toBe('in_the_pot');
+    expect(await after({ others: [{ pulseId: 'urad_whole' }] })).toBe('in_the_pot');
   });
 
   it('takes up an offer of less with the amounts as they stood', async () => {

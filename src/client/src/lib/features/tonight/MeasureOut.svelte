@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Dish, Plan } from '../../api/client';
   import { cups, grams, millilitres } from '../../format/amounts';
-  import { measureLines } from '../../format/words';
+  import { listed, measureLines } from '../../format/words';
   import { say } from '../../messages/say';
   import HowMuch from './HowMuch.svelte';
 
@@ -57,7 +57,7 @@
   {#if out.littleOnes}
     <p class="mt-2 text-[0.95rem]">
       {say('measure.little', {
-        salty: out.littleSalty ?? null,
+        salty: listed(out.littleSalty ?? []),
         count: out.littleOnes,
         grams: out.littleGramsEach,
       })}

@@ -11,6 +11,12 @@
   const away = $derived(dish.away?.[0] ?? null);
   const day = $derived(dish.serveAtLocal.slice(0, 10));
   const rested = $derived(kitchen.vessels.filter((v) => !v.cooker && v.id !== dish.vesselId));
+  /** Pulses leave their liquid for the rice only in an open pot, and one kind of them. */
+  const leaves = $derived((dish.method ?? 'open_pot') === 'open_pot' && !dish.others?.length);
+  const riceIn = (where: string) =>
+    where === 'in_the_pot' || where === 'after_draining' || where === 'in_the_liquor'
+      ? ({ riceJoin: where, riceVesselId: null } as const)
+      : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
   let leave = $derived(away?.fromLocal.slice(11) ?? '');
   let back = $derived(away?.toLocal.slice(11) ?? '');
   let unread = $state(false);
@@ -31,21 +37,28 @@
 <details>
   <summary class="cursor-pointer text-sm font-semibold">More</summary>
   <div class="mt-3 flex flex-col gap-3.5">
-    {#if dish.riceId && (rested.length || dish.method === 'pressure')}
+    {#if dish.riceId}
       <div>
         <label class="mb-1 block text-sm font-semibold" for="rice-pot">The rice</label>
         <select
           id="rice-pot"
           class="select w-full text-[0.95rem]"
-          value={dish.riceVesselId ?? ''}
-          onchange={(e) => tonight.change({ riceVesselId: e.currentTarget.value || null })}
+          value={dish.riceVesselId ?? dish.riceJoin ?? 'in_the_pot'}
+          onchange={(e) => tonight.change(riceIn(e.currentTarget.value))}
         >
-          <option value="">in with the pulses</option>
+          <option value="in_the_pot">in with the pulses</option>
+          {#if leaves}
+            <option value="after_draining">in with them once they are drained</option>
+            <option value="in_the_liquor">in their liquid; they come back after</option>
+          {/if}
           {#if dish.method === 'pressure'}<option value="bowl_above">in its own bowl, above them</option>{/if}
           {#each rested as v (v.id)}<option value={v.id}>beside, in the {v.name}</option>{/each}
         </select>
-        {#if tonight.fault('riceVesselId')}<p class="text-error mt-1 text-sm" role="alert">
-            {tonight.fault('riceVesselId')}
+        {#if tonight.fault('riceVesselId') ?? tonight.fault('riceJoin')}<p
+            class="text-error mt-1 text-sm"
+            role="alert"
+          >
+            {tonight.fault('riceVesselId') ?? tonight.fault('riceJoin')}
           </p>{/if}
       </div>
     {/if}

@@ -99,7 +99,10 @@
         <strong>{dinnersOf(plan.withLooks)}</strong>{looks
           ? ` with the looks, ${dinnersOf(plan.byClock)} by the clock alone`
           : ', by the clock'}.
-        {#if plan.sauce}{say('plan.sauce', plan.sauce)}{/if}
+        {#if plan.sauce}{say('plan.sauce', {
+            ...plan.sauce,
+            changes: plan.sauce.hot === plan.sauce.onThePlate ? 'no' : 'yes',
+          })}{/if}
         {#if plan.base === 'crust'}A crust forms on the base.{/if}
         {#if plan.base === 'scorched'}<strong class="text-error">It would scorch on the base.</strong>{/if}
       </p>

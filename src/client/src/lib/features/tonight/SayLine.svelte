@@ -1,41 +1,34 @@
 <script lang="ts">
-  import { api, type LineAnswer } from '../../api/client';
-  import type { Problem } from '../../api/problem';
-  import { say as sayText } from '../../messages/say';
-  import { onNewest } from '../../state/newest';
+  import { tick } from 'svelte';
+  import { say } from '../../messages/say';
+  import { SaidLine } from '../../state/line.svelte';
   import type { Tonight } from '../../state/tonight.svelte';
 
   type Props = { tonight: Tonight };
   let { tonight }: Props = $props();
 
-  let line = $state('');
-  let answer = $state.raw<LineAnswer | null>(null);
-  let problem = $state.raw<Problem | null>(null);
+  // svelte-ignore state_referenced_locally
+  const line = new SaidLine(tonight);
+  let input = $state<HTMLInputElement>();
 
-  async function say(event: SubmitEvent) {
-    event.preventDefault();
-    if (!line.trim()) return;
-    const said = line;
-    const told = await onNewest(
-      () => tonight.dish,
-      (dish) => api.line(said, { ...dish }),
-    );
-    problem = told.ok ? null : told.problem;
-    answer = told.ok ? told.value : null;
-    if (!told.ok) return;
-    await tonight.change(told.value.dish);
-    // Planned and read in whole, it makes room for the next; else it stays to be mended.
-    if (told.value.notUnderstood.length === 0) line = '';
+  const heard = $derived(line.answer?.parts.flatMap((p) => (p.means ? [p.means] : [])) ?? []);
+  const missed = $derived(line.answer?.notUnderstood ?? []);
+
+  /** Its words under the hand: what is typed takes their place. */
+  async function change(start: number, length: number) {
+    line.edit();
+    await tick();
+    input?.focus();
+    input?.setSelectionRange(start, start + length);
   }
 
-  /** Another pulse of the same name. */
-  async function mean(pulseId: string) {
-    await tonight.change({ pulseId });
-    answer = answer && { ...answer, choices: [] };
+  function send(event: SubmitEvent) {
+    event.preventDefault();
+    void line.plan();
   }
 </script>
 
-<form class="dish p-4" onsubmit={say}>
+<form class="dish p-4" onsubmit={send}>
   <label class="mb-1 block text-sm font-semibold" for="line">Say it in one line</label>
   <div class="join w-full">
     <input
@@ -44,28 +37,56 @@
       placeholder="for six at 7 pm: lentils, rice"
       autocomplete="off"
       maxlength="400"
-      bind:value={line}
+      bind:this={input}
+      value={line.text}
+      oninput={(e) => line.type(e.currentTarget.value)}
       aria-describedby="line-answer"
-      aria-invalid={problem ? true : undefined}
+      aria-invalid={line.problem ? true : undefined}
     />
     <button class="btn btn-primary join-item" type="submit">Plan</button>
   </div>
-  <p id="line-answer" class="text-sm" role="status">
-    {#if problem}<span class="text-error">{problem.detail}</span>
-    {:else if answer}
-      {#each answer.choices as choice (choice.text)}
-        <span class="mt-1 flex flex-wrap items-center gap-2">
-          {sayText('line.taken', { text: choice.text, name: choice.takenName })}
-          {#each choice.others as other (other.pulseId)}
-            <button type="button" class="btn btn-sm btn-outline" onclick={() => mean(other.pulseId)}
-              >{other.name}</button
-            >
-          {/each}
-        </span>
+  {#if line.answer?.parts.length}
+    <ul
+      class="mt-2 flex flex-wrap gap-1.5"
+      aria-label={line.planned ? 'Planned from the line' : 'Read so far'}
+    >
+      {#each line.answer.parts as part (part.start)}
+        <li class="said" class:unread={!part.means}>
+          <button
+            type="button"
+            class="px-2 py-1"
+            title={part.text}
+            aria-label="{part.means ?? say('line.unread', { text: part.text })}. {say('line.change', {
+              text: part.text,
+            })}"
+            onclick={() => change(part.start, part.length)}>{part.means ?? `${part.text}?`}</button
+          >
+          <button
+            type="button"
+            class="said-away px-1.5 py-1"
+            aria-label={say('line.remove', { text: part.text })}
+            onclick={() => line.remove(part.start, part.length)}>×</button
+          >
+        </li>
       {/each}
-      {#if answer.understood.length}<span class="mt-1 block">Read: {answer.understood.join(', ')}.</span>{/if}
-      {#if answer.notUnderstood.length}
-        <span class="text-error mt-1 block">Not understood: {answer.notUnderstood.join(', ')}.</span>
+    </ul>
+  {/if}
+  {#each line.answer?.choices ?? [] as choice (choice.text)}
+    <p class="mt-2 flex flex-wrap items-center gap-2 text-sm">
+      {say('line.taken', { text: choice.text, name: choice.takenName })}
+      {#each choice.others as other (other.pulseId)}
+        <button type="button" class="btn btn-sm btn-outline" onclick={() => line.mean(other.pulseId)}
+          >{other.name}</button
+        >
+      {/each}
+    </p>
+  {/each}
+  <p id="line-answer" class="text-sm" role="status">
+    {#if line.problem}<span class="text-error">{line.problem.detail}</span>
+    {:else if line.planned}
+      {#if heard.length}<span class="sr-only">{say('line.heard', { read: heard.join(', ') })}</span>{/if}
+      {#if missed.length}
+        <span class="text-error mt-1 block">{say('line.missed', { words: missed.join(', ') })}</span>
       {/if}
     {/if}
   </p>

@@ -55,7 +55,15 @@
   $effect(() => {
     const dish = { ...tonight.dish };
     const riceVesselId = dish.riceVesselId === 'bowl_above' ? null : dish.riceVesselId;
-    const key = JSON.stringify({ ...dish, riceVesselId, method: '', cookerId: '', soak: '', pull: null });
+    const key = JSON.stringify({
+      ...dish,
+      riceVesselId,
+      riceJoin: null,
+      method: '',
+      cookerId: '',
+      soak: '',
+      pull: null,
+    });
     if (!shown || key === asked) return;
     asked = key;
     void ask(dish);
@@ -66,13 +74,15 @@
     way.method === (tonight.dish.method ?? 'open_pot') &&
     way.soak === tonight.dish.soak &&
     (way.cookerId ?? null) === (tonight.dish.cookerId ?? null) &&
-    (way.riceVesselId ?? null) === (tonight.dish.riceVesselId ?? null);
+    (way.riceVesselId ?? null) === (tonight.dish.riceVesselId ?? null) &&
+    (!!way.riceVesselId || way.riceJoin === (tonight.dish.riceJoin ?? 'in_the_pot'));
 
   const asDish = (way: WayLine): Partial<Dish> => ({
     method: way.method,
     soak: way.soak,
     cookerId: way.cookerId,
     riceVesselId: way.riceVesselId,
+    riceJoin: way.riceJoin,
     ...(way.pulseId ? { pulseId: way.pulseId } : {}),
   });
 
@@ -106,7 +116,7 @@
   {/if}
   {#if ways.length}
     <ul class="mt-2">
-      {#each ways as way (way.method + way.soak + way.cookerId + way.pulseId + way.riceVesselId)}
+      {#each ways as way (way.method + way.soak + way.cookerId + way.pulseId + way.riceVesselId + way.riceJoin)}
         <WayRow
           {way}
           {kitchen}

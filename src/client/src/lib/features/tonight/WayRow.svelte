@@ -21,7 +21,7 @@
   const zone = $derived(kitchen.zone);
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const name = $derived(
-    `${way.pulseName ? `${way.pulseName} instead: ` : ''}${wayName(way.method, way.soak, way.cookerName ?? null, way.riceVesselId ?? null, way.cookedFrom)}`,
+    `${way.pulseName ? `${way.pulseName} instead: ` : ''}${wayName(way.method, way.soak, way.cookerName ?? null, way.riceVesselId ?? null, way.cookedFrom, way.riceJoin)}`,
   );
   const x = $derived(
     scaleUtc()

@@ -83,6 +83,15 @@ describe('what was told here, laid over the last state', () => {
     expect(overlay(evening([boil, over]), both).moments[0]?.state).toBe('waiting');
   });
 
+  it('asks for the vent before a lid that was opened here is locked again, and of no other pot', () => {
+    const lock = moment('0.9', 30, { deeds: [{ do: 'lock' } as StoveMoment['deeds'][number]] });
+    const down = (vesselId: string) => entry('seen', 20, { what: 'pin_down', vesselId });
+    const block = (...told: StoveEntry[]) => overlay(evening([lock]), told).moments[0]?.blocked?.code ?? null;
+    expect(block(entry('vent_clear', 19), down(lock.lane))).toBe('cooker.vent_unchecked');
+    expect(block(down(lock.lane), entry('vent_clear', 21))).toBeNull();
+    expect(block(down('another'))).toBeNull();
+  });
+
   it('counts what came out, and lets it be served when all is out', () => {
     const table = moment('0.20', 55, {
       deeds: [{ do: 'serve' } as StoveMoment['deeds'][number]],

@@ -34,10 +34,24 @@ export function overlay(state: StoveState, shown: StoveEntry[]): StoveState {
   const lifted = (code: string) =>
     (code === 'comes_out.still_in' && inside.every((i) => i.out >= i.pieces)) ||
     (code === 'cooker.vent_unchecked' && told.some((e) => e.kind === 'vent_clear'));
+  /** A lid that was opened here is locked again only after a look through its vent. */
+  const opened = told.findLast(
+    (e) => (e.kind === 'seen' && e.what === 'pin_down') || e.kind === 'vent_clear',
+  );
+  const asksVent = (m: StoveMoment) =>
+    m.state === 'waiting' &&
+    !m.blocked &&
+    opened?.kind === 'seen' &&
+    opened.vesselId === m.lane &&
+    m.deeds.some((d) => d.do === 'lock');
+  const gated = (m: StoveMoment): StoveMoment => {
+    if (m.blocked && lifted(m.blocked.code)) return { ...m, blocked: null };
+    return asksVent(m) ? { ...m, blocked: { code: 'cooker.vent_unchecked', until: null } } : m;
+  };
   const served = counted.some((m) => m.state === 'done' && m.deeds.some((d) => d.do === 'serve'));
   return {
     ...state,
-    moments: counted.map((m) => (m.blocked && lifted(m.blocked.code) ? { ...m, blocked: null } : m)),
+    moments: counted.map(gated),
     nowId: served ? null : first(counted),
     inside,
     told: [

@@ -1,13 +1,13 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Units;
 
-namespace BrightKettle.Core.Planning;
+namespace BrightKettle.Core.Planning.Stages;
 
-/// <summary>Extras, salt, and what must come out again.</summary>
-internal sealed partial record Way
+/// <summary>What stages share: extras, salt, and what must come out again.</summary>
+internal static class Seasoning
 {
     /// <summary>What goes in at this time, and at the join out with the chilli before it bursts.</summary>
-    private static void AddExtras(List<CookAction> actions, Dish dish, ExtraTime time)
+    public static void AddExtras(this List<CookAction> actions, Dish dish, ExtraTime time)
     {
         actions.AddRange(
             dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(Trigger.Next, x.Id) { StepId = StepIds.ExtraIn })
@@ -22,7 +22,7 @@ internal sealed partial record Way
 
     private static bool BurstsSoon(DishExtra x) => x is { Extra: { ComesOut: true, Id: "whole_chilli" }, Time: ExtraTime.Start };
 
-    private static void AddSalt(List<CookAction> actions, Dish dish, SaltSchool now)
+    public static void AddSalt(this List<CookAction> actions, Dish dish, SaltSchool now)
     {
         // What a brine leaves to add goes in with the rice.
         if (dish.SaltGrams > 0 && now == (dish.Salt == SaltSchool.InTheSoak ? SaltSchool.WithTheRice : dish.Salt))
@@ -32,7 +32,7 @@ internal sealed partial record Way
     }
 
     /// <summary>Leaves and sticks come out, and the dish goes to the table.</summary>
-    private static void AddServe(List<CookAction> actions, Dish dish, Trigger when)
+    public static void AddServe(this List<CookAction> actions, Dish dish, Trigger when)
     {
         foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
         {
@@ -47,5 +47,13 @@ internal sealed partial record Way
         }
 
         actions.Add(new CookAction.Serve(when) { StepId = StepIds.Table });
+    }
+
+    /// <summary>Into fresh water with what belongs in from the start.</summary>
+    public static void AddFirst(this List<CookAction> actions, Dish dish, Way way)
+    {
+        actions.AddRange(way.FromTheStart(dish).Select(o => new CookAction.Add(Trigger.Next, o.Id)));
+        actions.AddExtras(dish, ExtraTime.Start);
+        actions.AddSalt(dish, SaltSchool.AtTheStart);
     }
 }

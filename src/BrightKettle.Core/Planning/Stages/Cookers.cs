@@ -1,0 +1,73 @@
+using BrightKettle.Core.Cooking;
+
+namespace BrightKettle.Core.Planning.Stages;
+
+/// <summary>Locked, up, held, left alone; then the lid comes off.</summary>
+/// <param name="Lit">The flame burns already.</param>
+internal sealed record HoldUnderPressure(bool Lit) : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        actions.Add(new CookAction.Pressurise(Trigger.Next) { StepId = StepIds.Lock });
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = Lit ? null : StepIds.Light });
+        actions.AddRange(PressureHold.Actions(dish.Cooker!.Cooker!, dish.Burner, way.HoldMinutes, way.Whistles));
+        actions.Add(new CookAction.Release(Trigger.Next, ReleaseKind.Natural));
+        actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.PinDown), Flame.Lively) { StepId = StepIds.Opened });
+    }
+}
+
+/// <summary>In the crock with boiling water until a look finds them soft, on warm until the join; then back into the pot with all they
+/// have.</summary>
+/// <param name="FromPot">They were boiled hard and come over from the pot; else the dry seed goes in.</param>
+internal sealed record SlowCook(bool FromPot) : Stage
+{
+    /// <summary>What one vessel waits for.</summary>
+    private const string Over = "into_crock";
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        var crock = dish.Cooker!.Id;
+        if (FromPot)
+        {
+            actions.Add(new CookAction.Transfer(Trigger.Next, crock, TransferWhat.Everything) { StepId = Over });
+            actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = Over }, Lid.On) { In = crock });
+        }
+        else
+        {
+            actions.Add(new CookAction.Add(Trigger.At(way.LightAt), Way.PulseId) { In = crock });
+            var first = new List<CookAction>();
+            first.AddFirst(dish, way);
+            actions.AddRange(first.Select(a => a with { In = crock }));
+            actions.Add(new CookAction.AddWater(Trigger.Next, way.Water, FreshWater.Kettle) { In = crock });
+            actions.Add(new CookAction.Cover(Trigger.Next, Lid.On) { In = crock });
+        }
+
+        actions.Add(
+            new CookAction.Heat(Trigger.Next, way.SlowOnLow ? Flame.Low : Flame.High)
+            {
+                In = crock,
+                StepId = FromPot ? StepIds.SlowStarts : StepIds.Light,
+            }
+        );
+        actions.Add(
+            new CookAction.Heat(
+                new Trigger(NotBefore: way.FirstLook, Look: new Look(Way.PulseId, Doneness.Tender, way.LookAgain)),
+                Flame.Warm
+            )
+            {
+                In = crock,
+                StepId = StepIds.Ready,
+            }
+        );
+        // They wait on warm, hot enough to stand, and come over only when the pot is lit.
+        actions.Add(
+            new CookAction.Transfer(Trigger.At(way.JoinAt), dish.Vessel.Id, TransferWhat.Everything)
+            {
+                In = crock,
+                StepId = StepIds.BackInPot,
+            }
+        );
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off) { In = crock });
+        actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = StepIds.BackInPot }, Lid.On));
+    }
+}

@@ -1,0 +1,43 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning.Stages;
+
+/// <summary>Pulses that were drained when they were found right stand covered until the table, within the hour.</summary>
+internal sealed record ServeDrained : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        actions.AddSalt(dish, SaltSchool.WithTheRice);
+        actions.AddServe(dish, Trigger.At(way.JoinAt));
+    }
+}
+
+/// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
+internal sealed record ReheatAndServe : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        actions.Add(new CookAction.Heat(Trigger.At(way.JoinAt), Flame.Full) { StepId = StepIds.Reheat });
+        actions.AddExtras(dish, ExtraTime.Join);
+        var boils = Trigger.Once(PotEvent.Boils);
+        var last = dish.Extras.Where(x => x.Time != ExtraTime.Start).ToList();
+        if (last.Count > 0)
+        {
+            actions.Add(new CookAction.Heat(boils, Flame.Gentle));
+            actions.AddExtras(dish, ExtraTime.Late);
+            boils = Trigger.Later(Duration.FromMinutes(Math.Ceiling(last.Max(x => x.LeastMinutes))));
+        }
+
+        actions.Add(
+            dish.Style == Style.Dry
+                ? new CookAction.Drain(boils, null) { StepId = StepIds.Finish }
+                : new CookAction.SetLiquor(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { StepId = StepIds.Finish }
+        );
+        // What is poured off would take its share along.
+        actions.AddSalt(dish, SaltSchool.WithTheRice);
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off));
+        actions.AddServe(dish, Trigger.Next);
+    }
+}

@@ -1,0 +1,112 @@
+using BrightKettle.Core.Cooking;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning.Stages;
+
+/// <summary>The liquor is set and the other goes in; full flame, lid on.</summary>
+/// <param name="Joiner">What joins.</param>
+/// <param name="Set">When the liquor is set; null for the hour of the join, or the look.</param>
+internal sealed record Join(string Joiner, Trigger? Set = null) : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        actions.Add(new CookAction.SetLiquor(Set ?? way.JoinTrigger, way.JoinLiquor) { StepId = StepIds.SetLiquor });
+        actions.Add(new CookAction.Add(Trigger.Next, Joiner) { StepId = StepIds.Join });
+        if (way.WithTheRice)
+        {
+            actions.AddRange(way.Later(dish).Select(o => new CookAction.Add(Trigger.Next, o.Id) { StepId = StepIds.OtherIn }));
+        }
+
+        actions.AddExtras(dish, ExtraTime.Join);
+        actions.AddSalt(dish, SaltSchool.WithTheRice);
+        if (dish.StirsAtJoin)
+        {
+            actions.Add(new CookAction.Stir(Trigger.Next));
+        }
+
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full));
+    }
+}
+
+/// <summary>Rice that is cooked already only has to drink: at the boil it is stirred in, and the flame goes out.</summary>
+internal sealed record StirRiceIn : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        actions.Add(new CookAction.Heat(way.JoinTrigger, Flame.Full) { StepId = StepIds.Reheat });
+        actions.Add(new CookAction.SetLiquor(Trigger.Once(PotEvent.Boils), way.JoinLiquor) { StepId = StepIds.SetLiquor });
+        actions.AddExtras(dish, ExtraTime.Join);
+        actions.AddExtras(dish, ExtraTime.Late);
+        actions.AddSalt(dish, SaltSchool.WithTheRice);
+        actions.Add(new CookAction.Add(Trigger.Next, Way.RiceId) { StepId = StepIds.Join });
+        actions.Add(new CookAction.Stir(Trigger.Next));
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off) { StepId = StepIds.HeatOff });
+    }
+}
+
+/// <summary>It boils again: lowest flame, lid shut tight, until rice and pulses are found far enough.</summary>
+internal sealed record SealAndSteam : Stage
+{
+    /// <summary>A rice that is not quite there when the clock says so is tasted again after this long.</summary>
+    private static readonly Duration TasteAgain = Duration.FromMinutes(4);
+
+    /// <summary>Rice this far behind the reference when the flame should go out is given a few minutes more.</summary>
+    private const double RiceTolerance = 2;
+
+    /// <summary>What pulses still gain while the rice rests, of doneness.</summary>
+    private const double RestGain = 1;
+
+    /// <summary>Boiling water over a bed that is dry and hard, over the rice's dry weight (textures, 4: 0.1 to 0.3).</summary>
+    private const double SprinkleShare = 0.15;
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        var minutes = Duration.FromMinutes(Math.Max(0, way.LastMinutes));
+        actions.Add(
+            new CookAction.Heat(Trigger.Once(PotEvent.Boils, way.SealDelay > Duration.Zero ? way.SealDelay : null), Flame.Gentle)
+            {
+                StepId = StepIds.Seal,
+            }
+        );
+        actions.AddExtras(dish, ExtraTime.Late);
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.Sealed));
+        actions.Add(new CookAction.Heat(new Trigger(Delay: minutes, Look: LastLook(dish, way)), Flame.Off) { StepId = StepIds.HeatOff });
+    }
+
+    /// <summary>Rice and pulses are tasted before the flame goes out. Not yet: the flame goes to its lowest, where the rice waits without
+    /// harm and the pulses go on; a bed that is dry while its rice is hard gets some boiling water.</summary>
+    private static Look? LastLook(Dish dish, Way way) =>
+        way.RiceOff is not { } off
+            ? null
+            : RiceLook(dish, off) with
+            {
+                // What stands in a bowl beside was found soft before.
+                Also =
+                    dish.RiceJoin == RiceJoin.InTheLiquor
+                        ? []
+                        :
+                        [
+                            .. dish
+                                .OtherPulses.Select(o => (o.Id, o.Pulse))
+                                .Prepend((Way.PulseId, dish.Pulse))
+                                .Select(p => new LookAlso(p.Item1, dish.Targets.Window(p.Item2).Low - RestGain)),
+                        ],
+            };
+
+    /// <summary>Rice is tasted when the clock says that it is done.</summary>
+    /// <param name="off">Doneness at which its flame may go out.</param>
+    public static Look RiceLook(Dish dish, double off) =>
+        new(Way.RiceId, Math.Max(0, off - RiceTolerance), TasteAgain)
+        {
+            NotYet = new NotYet(Flame.Lowest, dish.RiceDry * SprinkleShare) { Longest = Way.RiceWaits },
+        };
+}
+
+/// <summary>Off the heat for the rice's own minutes, and to the table.</summary>
+internal sealed record RestAndServe : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
+        actions.AddServe(dish, Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes)));
+}

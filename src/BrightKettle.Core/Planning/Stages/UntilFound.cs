@@ -1,0 +1,106 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Safety;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning.Stages;
+
+/// <summary>Looks, until the pulses are found far enough; then they wait, and where the house is left they are hot when it is.</summary>
+/// <param name="AtFirstLook">Looks begin at <see cref="Way.FirstLook"/>; else at once.</param>
+/// <param name="Drained">Poured off when they are found: in their hot water they would go on softening.</param>
+internal sealed record UntilFound(bool AtFirstLook, string? Drained = null) : Stage
+{
+    /// <summary>To bring it from hot to the boil.</summary>
+    private static readonly Duration BoilsUp = Duration.FromMinutes(6);
+
+    /// <summary>What comes so soon after that boils it anyway.</summary>
+    private static readonly Duration AtOnce = Duration.FromMinutes(10);
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        if (way.Wait is not { } state)
+        {
+            return;
+        }
+
+        // What is going to stand in a bowl goes there hot.
+        var waitsOff = way.HotUntil is null && !dish.WaitsHot && !way.LiftsFirst && dish.RiceJoin != RiceJoin.InTheLiquor;
+        var when = (AtFirstLook ? new Trigger(NotBefore: way.FirstLook) : Trigger.Next) with { Look = Ripe(dish, way, state) };
+        actions.Add(new CookAction.Heat(when, waitsOff ? Flame.Off : Flame.Warm) { StepId = StepIds.Ready });
+        if (Drained is not null)
+        {
+            actions.Add(new CookAction.Drain(Trigger.Next, null) { StepId = Drained });
+        }
+
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+        if (way.HotUntil is { } leaves)
+        {
+            // At the boil it stays hot for longest.
+            actions.Add(new CookAction.Heat(Trigger.At(leaves - BoilsUp), Flame.Full) { StepId = StepIds.BoilUp });
+            actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Off) { StepId = StepIds.OffToGo });
+            if (way.JoinAt - way.BackAt > AtOnce)
+            {
+                actions.Add(new CookAction.Heat(Trigger.At(way.BackAt), Flame.Full) { StepId = StepIds.BoilUp });
+                actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Warm) { StepId = StepIds.BackHot });
+            }
+        }
+    }
+
+    /// <summary>The slowest and all that have been in the pot with it from the start are far enough.</summary>
+    private static Look Ripe(Dish dish, Way way, FeltState state) =>
+        new(Way.PulseId, way.WaitsFor(dish, state), way.LookAgain)
+        {
+            Also =
+            [
+                .. way.FromTheStart(dish)
+                    .Select(o => new LookAlso(o.Id, Math.Min(way.WaitsFor(dish, state), dish.Targets.Window(o.Pulse).Low))),
+            ],
+        };
+}
+
+/// <summary>Back to the boil with the quicker pulses, until they are far enough; then all of it waits.</summary>
+/// <param name="Drained">Poured off when they are found.</param>
+internal sealed record OthersJoin(string? Drained = null) : Stage
+{
+    /// <summary>A quick pulse changes under the hand.</summary>
+    private static readonly Duration Again = Duration.FromMinutes(4);
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        if (way.OtherWait is not { } state || way.WithTheRice)
+        {
+            return;
+        }
+
+        var joining = way.Later(dish).ToList();
+        // What is lifted out at this time goes first.
+        var when = way is { LiftsFirst: true, LiftsAtOnce: false } ? Trigger.Next : Trigger.At(way.OtherAt);
+        actions.Add(new CookAction.Add(when, joining[0].Id) { StepId = StepIds.OtherIn });
+        actions.AddRange(joining.Skip(1).Select(o => new CookAction.Add(Trigger.Next, o.Id) { StepId = StepIds.OtherIn }));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Full));
+        if (joining.Exists(o => o.Pulse.BoilsFirst))
+        {
+            actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Rolling));
+            actions.Add(
+                new CookAction.Heat(Trigger.Later(LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious)), Flame.Lively)
+            );
+        }
+        else
+        {
+            actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Lively));
+        }
+
+        if (state == FeltState.Hard)
+        {
+            return;
+        }
+
+        double Far(OtherPulse other) =>
+            state == FeltState.Soft ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(other.Pulse)) : Doneness.Anchor(state);
+        var look = new Look(joining[0].Id, Far(joining[0]), Again) { Also = [.. joining.Skip(1).Select(o => new LookAlso(o.Id, Far(o)))] };
+        actions.Add(new CookAction.Heat(new Trigger(Look: look), Flame.Off) { StepId = StepIds.OtherSoft });
+        if (Drained is not null)
+        {
+            actions.Add(new CookAction.Drain(Trigger.Next, null) { StepId = Drained });
+        }
+    }
+}

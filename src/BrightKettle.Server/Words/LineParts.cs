@@ -1,0 +1,99 @@
+using System.Globalization;
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.Lines;
+using BrightKettle.Server.Exchange;
+using BrightKettle.Server.Kitchen;
+using NodaTime;
+using Said = BrightKettle.Server.Messages.Messages;
+
+namespace BrightKettle.Server.Words;
+
+/// <summary>A line piece by piece, each with what it was read as.</summary>
+internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, Instant now)
+{
+    public static string Text(LinePart part, string line) => line.Substring(part.Start, Math.Min(part.Length, line.Length - part.Start));
+
+    /// <param name="left">Texts that nothing reads, or that were read and cannot be had: they stand as not understood.</param>
+    /// <param name="misspelt">What an unread word that is not left was taken for; null for none.</param>
+    public List<LinePartDto> Of(DishWish wish, IReadOnlyList<string> left, string? misspelt, string line)
+    {
+        var parts = new List<LinePartDto>();
+        foreach (var part in wish.Parts)
+        {
+            var text = Text(part, line);
+            var means =
+                part is LinePart.Unread unread ? (left.Contains(unread.Word) ? null : misspelt)
+                : left.Contains(text) ? null
+                : Means(part);
+            if (means is not null || part is LinePart.Unread or LinePart.Said { Of: not "idle" } || left.Contains(text))
+            {
+                parts.Add(new(part.Start, part.Length, text, means));
+            }
+        }
+
+        return parts;
+    }
+
+    private string? Means(LinePart part) =>
+        part switch
+        {
+            LinePart.People { Little: true } p => Said.LineLittle(p.Count),
+            LinePart.People p => Said.LinePeople(p.Count),
+            LinePart.Time t => Said.LineAt(Clock(t.At)),
+            LinePart.FromNow f => Said.LineAt(Clock(kitchen.Household.LocalOf(now + f.Span).TimeOfDay)),
+            LinePart.Day d => Said.LineOn(Day(Today.PlusDays(d.DaysOn))),
+            LinePart.Weekday w => Said.LineOn(Day(Today.DayOfWeek == w.On ? Today : Today.Next(w.On))),
+            LinePart.Named { Without: true } n => Said.LineWithout(Name(n)),
+            LinePart.Named { Amount: { } amount } n => Said.LineAmount(Name(n), amount.Value, amount.Unit),
+            LinePart.Named n => Name(n),
+            LinePart.Dish d => Said.LineDish(
+                d.Rice is { } rice ? catalogue.FindRice(rice)!.Said.ToLowerInvariant() : "none",
+                catalogue.FindPulse(d.Pulses[0])!.Said
+            ),
+            LinePart.Said s => Word(s),
+            // A loose amount has gone to what it belongs to.
+            LinePart.Loose { Amount: var amount } => Said.LineAmount("", amount.Value, amount.Unit).TrimStart(',', ' '),
+            _ => null,
+        };
+
+    private string? Word(LinePart.Said said) =>
+        said.Of switch
+        {
+            "style" => said.Means,
+            "soak" => Said.LineSoak(said.Means),
+            "method" => said.Means switch
+            {
+                "pressure" => Cooker(underPressure: true),
+                "slow_cooker" => Cooker(underPressure: false),
+                _ => Said.LineOpenPot(),
+            },
+            "from" => Said.LineCooked(said.Means),
+            "pulse" => Said.Say($"target.pulse.{said.Means}"),
+            "rice" when said.Means == "none" => Said.LineNoRice(),
+            "rice" when said.Means == "beside" => Said.LineBeside(),
+            "rice" => Said.LineRiceTarget(Said.Say($"target.rice.{said.Means}")),
+            "join" => Said.LineRiceJoin(said.Means),
+            "little" => Said.LineLittle(1),
+            _ => null,
+        };
+
+    /// <summary>The kitchen's own; null where it has none.</summary>
+    private string? Cooker(bool underPressure) =>
+        kitchen.Vessels.FirstOrDefault(v => v.Cooker?.UnderPressure == underPressure) is { } cooker ? Said.LineIn(cooker.Name) : null;
+
+    private LocalDate Today => kitchen.Household.LocalOf(now).Date;
+
+    private string Name(LinePart.Named named) =>
+        named.Kind switch
+        {
+            "pulse" => catalogue.FindPulse(named.Ids[0])!.Said,
+            "rice" => catalogue.FindRice(named.Ids[0])!.Said,
+            _ => catalogue.FindExtra(named.Ids[0])!.Name,
+        };
+
+    private static string Clock(LocalTime at) => at.ToString("HH:mm", CultureInfo.InvariantCulture);
+
+    private static string Day(LocalDate date) => date.ToString("ddd d MMM", CultureInfo.InvariantCulture);
+}
