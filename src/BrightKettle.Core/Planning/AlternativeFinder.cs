@@ -10,7 +10,7 @@ internal sealed class AlternativeFinder(Planner planner)
 {
     private const int Most = 3;
 
-    public IReadOnlyList<Alternative> For(Dish dish, PlanRefusal refusal, SolvedWay solved)
+    public IReadOnlyList<Alternative> For(Dish dish, PlanRefusal refusal)
     {
         IEnumerable<Alternative> found = refusal.Code switch
         {
@@ -20,7 +20,7 @@ internal sealed class AlternativeFinder(Planner planner)
                 .. Unsoaked(dish),
             ],
             PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
-            PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal, solved)],
+            PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal)],
             // What would stand lukewarm while nobody is at home is begun on coming home.
             PlanRefusal.GateBlocks when StandsWhileOut(dish, refusal) => Later(dish, null),
             PlanRefusal.GateBlocks => Soaked(dish),
@@ -140,19 +140,34 @@ internal sealed class AlternativeFinder(Planner planner)
             .Take(1)
             .Select(v => new Alternative("vessel", VesselId: v.Id));
 
+    /// <summary>Of the amount, what is tried next where something else than the amount is in the way.</summary>
+    private const double Elsewhere = 0.8;
+
+    /// <summary>A tenth of a dinner is none.</summary>
+    private const double LeastShare = 0.1;
+
     /// <summary>The largest amount in steps of a twentieth that fits this pot.</summary>
-    private IEnumerable<Alternative> Smaller(Dish dish, PlanRefusal refusal, SolvedWay solved)
+    private IEnumerable<Alternative> Smaller(Dish dish, PlanRefusal refusal)
     {
-        var share = refusal.Facts.UsableMillilitres!.Value / solved.Run.PeakMillilitres;
-        for (var scale = Math.Floor(share * 20) / 20; scale >= 0.1; scale -= 0.05)
+        var (scale, facts) = (1.0, refusal.Facts);
+        while (true)
         {
-            if (Works(dish.Scaled(scale) with { RiceDry = dish.RiceDry * scale }))
+            // What was too much says how much too much.
+            var share = facts is { UsableMillilitres: { } usable, NeededMillilitres: { } needed } ? usable / needed : Elsewhere;
+            scale = Math.Min(Math.Floor(scale * share * 20) / 20, scale - 0.05);
+            if (scale < LeastShare)
+            {
+                return [];
+            }
+
+            var tried = planner.Probe(dish.Scaled(scale) with { RiceDry = dish.RiceDry * scale });
+            if (tried.Refusal is null)
             {
                 return [new Alternative("amount", Scale: Math.Round(scale, 2))];
             }
-        }
 
-        return [];
+            facts = tried.Refusal.Facts;
+        }
     }
 
     /// <summary>Ways that nearly always come out: in the open pot, and with the rice in a pot of its own.</summary>

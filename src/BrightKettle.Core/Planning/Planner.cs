@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
@@ -20,12 +21,7 @@ public sealed class Planner(Simulator simulator)
         var tried = Try(dish, pots, rough);
         return tried.Plan is { } plan && tried.Refusal is null
             ? new PlanAnswer.Planned(plan)
-            : new PlanAnswer.Refused(
-                tried.Refusal! with
-                {
-                    Alternatives = new AlternativeFinder(this).For(dish, tried.Refusal!, tried.Solved),
-                }
-            );
+            : new PlanAnswer.Refused(tried.Refusal! with { Alternatives = new AlternativeFinder(this).For(dish, tried.Refusal!) });
     }
 
     /// <summary>A dish solved, with its plan where it could be judged, and what speaks against it.</summary>
@@ -110,6 +106,12 @@ public sealed class Planner(Simulator simulator)
     /// <summary>The same on a few pots: enough to know whether it can be offered, and how many come out as wanted.</summary>
     internal Tried Probe(Dish dish) => Try(dish, FewPots, rough: true);
 
+    private ConcurrentDictionary<(Dish, Way?), Lazy<SolvedWay>>? _solved;
+
+    /// <summary>The same planner, which remembers what it has solved: of many ways side by side, those that fail are offered the same
+    /// ones instead, which stand beside them.</summary>
+    internal Planner Remembering() => new(simulator) { _solved = [] };
+
     private const int FewPots = 32;
 
     /// <summary>A plan with some of its moments pulled elsewhere: nothing is solved again, so what it costs shows.</summary>
@@ -133,7 +135,12 @@ public sealed class Planner(Simulator simulator)
 
     /// <summary>The way's numbers, with the salt that it wants and, where the rice has a pot of its own, that pot.</summary>
     /// <param name="known">Of the same dish, where only what is ready waits otherwise; null to begin from nothing.</param>
-    private SolvedWay Solve(Dish dish, Way? known = null)
+    private SolvedWay Solve(Dish dish, Way? known = null) =>
+        _solved is null
+            ? SolveAnew(dish, known)
+            : _solved.GetOrAdd((dish, known), key => new Lazy<SolvedWay>(() => SolveAnew(key.Item1, key.Item2))).Value;
+
+    private SolvedWay SolveAnew(Dish dish, Way? known)
     {
         var inPot = InPot(dish);
         var solver = new WaySolver(simulator, inPot);
@@ -335,7 +342,9 @@ public sealed class Planner(Simulator simulator)
     {
         var steps = rough ? RunOptions.Compare : null;
         var forecast = _forecaster.Run(solved.Cook, dish.Targets, pots, picture: !rough, steps, solved.Run, JudgeOf(solved.Cook, dish));
-        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, pots, steps));
+        // By the clock alone is told beside the chance, never compared: as many pots as for an opened plan are enough.
+        var blind = rough ? Math.Min(pots, Forecaster.DefaultPots) : pots;
+        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, blind, steps));
     }
 
     private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, double blindShare)

@@ -41,12 +41,13 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
         // The longest cooks first, so that no core waits for the last of them.
         var wishes = Wishes(dish).OrderByDescending(w => w.Method == Method.SlowCooker).ToList();
         var offers = new WayOffer[wishes.Count];
+        var judge = planner.Remembering();
         SideBySide.For(wishes.Count, i =>
         {
-            offers[i] = Offer(wishes[i], null, pots);
+            offers[i] = Offer(judge, wishes[i], null, pots);
             found?.Invoke(offers[i], wishes.Count);
         });
-        var quicker = offers.Any(o => o.Method != Method.Cooked && o.Plan is not null) ? null : Quicker(dish, pots);
+        var quicker = offers.Any(o => o.Method != Method.Cooked && o.Plan is not null) ? null : Quicker(judge, dish, pots);
         return [.. offers.Concat(quicker is null ? [] : [quicker]).OrderBy(o => o.Plan is null).ThenByDescending(o => o.Plan?.ShareTender)];
     }
 
@@ -139,7 +140,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 
-    private WayOffer Offer(Dish dish, string? pulseId, int pots)
+    private static WayOffer Offer(Planner planner, Dish dish, string? pulseId, int pots)
     {
         var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, rough: true))
         {
@@ -160,14 +161,16 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     /// <summary>When nothing of the dry bag works by the hour: the slowest of the quick pulses that does, since it is the nearest in
     /// kind.</summary>
-    private WayOffer? Quicker(Dish dish, int pots) =>
+    private WayOffer? Quicker(Planner planner, Dish dish, int pots) =>
         catalogue
             .Pulses.Where(p =>
                 p.Kind is PulseKind.Lentil or PulseKind.Split && p.SimmerUnsoakedMinutes.Middle < dish.Pulse.SimmerUnsoakedMinutes.Middle
             )
             .OrderByDescending(p => p.Id == PreferredQuick)
             .ThenByDescending(p => p.SimmerUnsoakedMinutes.Middle)
-            .Select(p => Offer(dish with { Pulse = p, Method = Method.OpenPot, Cooker = null, Soak = SoakChoice.None }, p.Id, pots))
+            .Select(p =>
+                Offer(planner, dish with { Pulse = p, Method = Method.OpenPot, Cooker = null, Soak = SoakChoice.None }, p.Id, pots)
+            )
             .FirstOrDefault(o => o.Plan is not null);
 
     /// <summary>In most cupboards, and ready in a quarter of an hour.</summary>

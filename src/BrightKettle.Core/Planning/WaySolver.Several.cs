@@ -7,32 +7,58 @@ namespace BrightKettle.Core.Planning;
 /// <summary>Several pulses in one pot.</summary>
 internal sealed partial class WaySolver
 {
-    /// <summary>The slowest is soft first and waits; then the quicker ones go in, to the state from which most bags end as
-    /// wanted.</summary>
+    /// <summary>The slowest is soft first and waits; then the quicker ones go in, to the state from which most bags end as wanted. All
+    /// are sketched, and those that promise most are solved.</summary>
     private SolvedWay SolveSeveral(Way way)
     {
         var joining = dish.OtherPulses.Where(o => Way.MayJoinLater(dish, o)).ToList();
-        SolvedWay? best = null;
-        var (bestServed, least) = (-1, 0);
+        var sketched = new List<(Way Way, int Served)>();
+        var solved = new Dictionary<Way, (SolvedWay Solved, int Served)>(ReferenceEqualityComparer.Instance);
         foreach (var candidate in Staggers(way, joining))
         {
-            if (bestServed == Bags.Length)
+            var served = Served(SolveWaiting(candidate, sketch: true));
+            sketched.Add((candidate, served));
+            if (served == Bags.Length && Solved(candidate).Served == Bags.Length)
             {
                 break;
             }
+        }
 
-            var tried = SolveWaiting(candidate);
-            var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
+        foreach (var (candidate, _) in sketched.OrderByDescending(s => s.Served).Take(MostSolved))
+        {
+            Solved(candidate);
+        }
+
+        SolvedWay? best = null;
+        var least = 0;
+        foreach (var (candidate, _) in sketched.Where(s => solved.ContainsKey(s.Way)))
+        {
+            var (tried, served) = Solved(candidate);
             if (served >= least || best is null)
             {
-                (best, bestServed) = (tried, served);
                 // All in one pot from the start is the least work: what asks for more must serve more than one bag more.
-                least = bestServed + (candidate.OtherWait is null ? 2 : 1);
+                (best, least) = (tried, served + (candidate.OtherWait is null ? 2 : 1));
             }
         }
 
-        return best ?? SolveWaiting(way);
+        return best!;
+
+        int Served(SolvedWay tried) => tried.Fault is null ? BagsServed(tried.Way) : -1;
+
+        (SolvedWay Solved, int Served) Solved(Way candidate)
+        {
+            if (!solved.TryGetValue(candidate, out var known))
+            {
+                var anew = SolveWaiting(candidate);
+                solved[candidate] = known = (anew, Served(anew));
+            }
+
+            return known;
+        }
     }
+
+    /// <summary>Of the ways that were sketched, so many are solved.</summary>
+    private const int MostSolved = 4;
 
     /// <summary>The slowest is found soft and waits for the others; else all are in from the start, and the last to be far enough
     /// decides; else the others go in while the slowest is still on its way. With a lectin in them all boil hard at once, if that

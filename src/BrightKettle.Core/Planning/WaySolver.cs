@@ -208,7 +208,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     }
 
     /// <summary>A look decides: light early enough for the slow bags, let the fast ones wait off the heat.</summary>
-    private SolvedWay SolveWaiting(Way way)
+    /// <param name="sketch">Near enough to compare it with others: settled loosely, and not in round figures.</param>
+    private SolvedWay SolveWaiting(Way way, bool sketch = false)
     {
         var rice = dish.Rice;
         var settledLiquor = rice is null || way.JoinLiquor > Mass.Zero;
@@ -239,7 +240,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         SolvedWay? settled = null;
         // More water comes up more slowly and holds its heat longer: once it is known, the hold is worked out anew.
         var pressure = dish.Method == Method.Pressure;
-        var rounds = pressure ? 3 : 2;
+        var rounds = sketch
+            ? settledLiquor
+                ? 2
+                : 1
+            : pressure
+                ? 3
+                : 2;
         for (var i = 0; i < rounds; i++)
         {
             var held = pressure ? Held(way) : way;
@@ -267,7 +274,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                 continue;
             }
 
-            settled = SolveLiquorAndMinutes(way, i < rounds - 1 ? Loosely : 1);
+            settled = SolveLiquorAndMinutes(way, sketch || i < rounds - 1 ? Loosely : 1);
             if (settled.Fault is not null)
             {
                 return settled;
@@ -276,7 +283,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             way = settled.Way;
         }
 
-        return Round(settled!);
+        return sketch ? settled! : Round(settled!);
     }
 
     /// <summary>A way that is known, where only what is ready waits otherwise: when to light and when to look stands.</summary>
