@@ -104,7 +104,7 @@ internal static class Report
             "none × dry, moist, saucy and soup, 200 g with 300 g of rice or 300 g alone, dinner at seven, known since the evening before; two"
         );
         text.AppendLine(
-            "burners, three pots, an electric cooker, a slow cooker; the bag unknown (σ 0.28); a look sees the state as it is. None was chosen to"
+            "burners, three pots, an electric cooker, a slow cooker; the bag unknown (σ 0.28); each look a hand's (σ 7). None chosen to"
         );
         text.AppendLine(
                 $"fit. {pots} pots a cell, in steps of a minute. A chance is with looks; the clock's stands beside it and is not polished."

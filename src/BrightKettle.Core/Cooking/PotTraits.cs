@@ -13,6 +13,10 @@ public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, do
     /// <summary>On how far a weight lets the cooker fall with each whistle.</summary>
     public double Whistle { get; init; } = 1;
 
+    /// <summary>Whose fingers look: they feel a state up to some points off, other each time; null for a hand that feels it as it
+    /// is.</summary>
+    public Hand? Hand { get; init; }
+
     /// <summary>The reference pot: every factor in its middle.</summary>
     public static PotTraits Reference(Cook cook) => AtPaceShare(cook, 0.5);
 
@@ -63,6 +67,7 @@ public sealed record PotTraits(IReadOnlyList<double> Pace, double RiceThirst, do
                 .Select(n => new PotTraits([.. pace.Select(p => p?[n] ?? 1)], thirst[n], evaporation[n], power[n])
                 {
                     Whistle = whistle[n],
+                    Hand = new Hand(cook.Seed, n),
                 }),
         ];
     }

@@ -18,6 +18,22 @@ internal sealed class SplitMix(int seed)
         return order;
     }
 
+    /// <summary>Numbers that belong to these and to no others.</summary>
+    public static SplitMix Of(params ReadOnlySpan<int> names)
+    {
+        var mixed = new SplitMix(0);
+        foreach (var name in names)
+        {
+            mixed._state ^= unchecked((ulong)name);
+            mixed._state = mixed.Next();
+        }
+
+        return mixed;
+    }
+
+    /// <summary>One of a normal distribution with mean 0 and standard deviation 1.</summary>
+    public double Normal() => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, ((Next() >> 11) + 0.5) / (1UL << 53));
+
     private ulong Next()
     {
         var z = unchecked(_state += 0x9E3779B97F4A7C15);

@@ -11,9 +11,6 @@ namespace BrightKettle.Core.Learning;
 /// overrule the rest.</remarks>
 public sealed class ObservationLikelihood(ModelConstants constants)
 {
-    /// <summary>Standard deviation with which a hand tells doneness.</summary>
-    private const double HandSpread = 7;
-
     /// <summary>The same for what is called chalk: eyes differ more in it.</summary>
     private const double ChalkSpread = 10;
 
@@ -68,7 +65,7 @@ public sealed class ObservationLikelihood(ModelConstants constants)
     }
 
     private static double Below(double bound, double doneness) =>
-        double.IsInfinity(bound) ? (bound > 0 ? 1 : 0) : Normal.CDF(doneness, HandSpread, bound);
+        double.IsInfinity(bound) ? (bound > 0 ? 1 : 0) : Normal.CDF(doneness, Hand.Spread, bound);
 
     private double Chalky(double doneness, int chalky, int of)
     {

@@ -109,7 +109,7 @@ public sealed class Forecaster(Simulator simulator)
     private const double Unfelt = 1.05;
 
     /// <summary>Whether every ingredient is within what is wanted, and no bed scorched.</summary>
-    private bool AsWanted(Cook cook, PotRun run, Targets targets) => SpoiltBy(cook, run, targets) is null;
+    internal bool AsWanted(Cook cook, PotRun run, Targets targets) => SpoiltBy(cook, run, targets) is null;
 
     /// <summary>What somebody at the table would send this pot back for; null for nothing.</summary>
     private Spoilt? SpoiltBy(Cook cook, PotRun run, Targets targets)

@@ -342,9 +342,7 @@ public sealed class Planner(Simulator simulator)
     {
         var steps = rough ? RunOptions.Compare : null;
         var forecast = _forecaster.Run(solved.Cook, dish.Targets, pots, picture: !rough, steps, solved.Run, JudgeOf(solved.Cook, dish));
-        // By the clock alone is told beside the chance, never compared: as many pots as for an opened plan are enough.
-        var blind = rough ? Math.Min(pots, Forecaster.DefaultPots) : pots;
-        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, blind, steps));
+        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, pots, steps));
     }
 
     private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, double blindShare)

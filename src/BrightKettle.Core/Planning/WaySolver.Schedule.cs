@@ -31,7 +31,7 @@ internal sealed partial class WaySolver
             {
                 LightAt = lit,
                 FirstLook = lit + Duration.FromSeconds(fast * EarlyLook),
-                LookAgain = Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 300), 2, 5)),
+                LookAgain = Looked(way, Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 300), 2, 5))),
             };
         }
 
@@ -57,6 +57,7 @@ internal sealed partial class WaySolver
                 : Duration.FromMinutes(
                     Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10)
                 );
+        again = Looked(way, again);
         var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
         // Whoever finds them hard at the last look before the door has one more.
         due = due < wanted ? due - again : due;
@@ -87,6 +88,12 @@ internal sealed partial class WaySolver
             BackAt = dish.Away.Where(a => a.Start == leaves).Select(a => a.End + Settle).FirstOrDefault(),
         };
     }
+
+    /// <summary>What is poured off when it is found so goes no further, and is looked at twice as often.</summary>
+    private Duration Looked(Way way, Duration again) =>
+        way.DrainsAtLook(dish) || dish is { RiceJoin: RiceJoin.AfterDraining, Rice: not null }
+            ? Duration.FromMinutes(Math.Clamp(Math.Round(again.TotalMinutes / 2), 2, 5))
+            : again;
 
     /// <summary>A slow cooker may run alone, overnight or while everybody is out: it is filled and lit before, and looked into
     /// after.</summary>

@@ -18,7 +18,7 @@ internal sealed partial class WaySolver
         {
             var served = Served(SolveWaiting(candidate, sketch: true));
             sketched.Add((candidate, served));
-            if (served == Bags.Length && Solved(candidate).Served == Bags.Length)
+            if (served >= WellServed && Solved(candidate).Served >= WellServed)
             {
                 break;
             }
@@ -43,7 +43,7 @@ internal sealed partial class WaySolver
 
         return best!;
 
-        int Served(SolvedWay tried) => tried.Fault is null ? BagsServed(tried.Way) : -1;
+        int Served(SolvedWay tried) => tried.Fault is null ? PotsServed(tried.Way) : -1;
 
         (SolvedWay Solved, int Served) Solved(Way candidate)
         {

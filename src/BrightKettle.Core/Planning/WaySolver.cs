@@ -126,7 +126,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         if (dish.Rice is null)
         {
-            return SolveWaiting(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = Alone });
+            return SolveAlone();
         }
 
         if (AtRisk && dish.Soak == SoakChoice.None)
@@ -155,13 +155,28 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         );
     }
 
+    /// <summary>In an open pot without rice. What shall be firm is found so too early by a hand that is off: where it is drained at once,
+    /// just soft is looked for; in hot water it goes on, and the state is taken that serves more pots.</summary>
+    private SolvedWay SolveAlone()
+    {
+        var way = new Way(JoinOrder.PulseAlone, dish.ServeAt);
+        var soft = SolveWaiting(way with { Wait = FeltState.Soft });
+        if (Alone == FeltState.Soft || soft.Way.DrainsAtLook(dish))
+        {
+            return soft;
+        }
+
+        var firm = SolveWaiting(way with { Wait = Alone });
+        return soft.Fault is null && PotsServed(soft.Way) > PotsServed(firm.Way) ? soft : firm;
+    }
+
     /// <summary>Each state that a hand can tell is tried; the one that serves most bags wins. At a tie a look beats the clock, the hour
     /// that was asked for one that moves, and the state that was tried first the others.</summary>
     /// <param name="known">By the clock, where that may be; null where a look must be.</param>
     private SolvedWay Best(SolvedWay? known, Way way, IEnumerable<FeltState> states)
     {
         var best = dish.JoinMoves ? null : known;
-        var bestServed = best is null ? -1 : BagsServed(best.Way);
+        var bestServed = best is null ? -1 : PotsServed(best.Way);
         foreach (
             var onLook in !JoinsMayMove ? [false]
             : dish.JoinMoves ? [true]
@@ -170,13 +185,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         {
             foreach (var state in states)
             {
-                if (bestServed == Bags.Length && best!.Way.Wait is not null)
+                if (bestServed >= WellServed && best!.Way.Wait is not null)
                 {
                     break;
                 }
 
                 var tried = SolveWaiting(way with { Wait = state, JoinsOnLook = onLook });
-                var served = tried.Fault is null ? BagsServed(tried.Way) : -1;
+                var served = tried.Fault is null ? PotsServed(tried.Way) : -1;
                 if (served > bestServed || (served == bestServed && best?.Way.Wait is null))
                 {
                     (best, bestServed) = (tried, served);

@@ -14,6 +14,11 @@ namespace BrightKettle.Core.Tests.Planning;
 /// <summary>Ways are lists of stages; the two in which pulses leave their liquor for the rice.</summary>
 public sealed class StageTests
 {
+    /// <summary>So many pots that the chance is known to two or three points.</summary>
+    private const int Pots = 512;
+
+    private static Plan Judged(Dish dish) => Assert.IsType<PlanAnswer.Planned>(Plans.Plan(dish, Pots)).Plan;
+
     private static Dish Joined(RiceJoin join, string pulse, string rice, SoakChoice soak, Style style = Style.Dry) =>
         Dish(pulse, 200, rice, 250, soak, style) with
         {
@@ -28,7 +33,7 @@ public sealed class StageTests
     [InlineData("chickpea", "basmati_unsoaked", SoakChoice.Overnight)]
     public void Par_cooked_pulses_are_drained_and_both_are_right_in_fresh_water(string pulse, string rice, SoakChoice soak)
     {
-        var plan = Planned(Joined(RiceJoin.AfterDraining, pulse, rice, soak));
+        var plan = Judged(Joined(RiceJoin.AfterDraining, pulse, rice, soak));
         Assert.Null(CookRules.Check(plan.Cook));
         var run = plan.Forecast.Reference;
         var drained = run.At(WaySolver.IndexOf(plan.Cook, StepIds.Drained));
@@ -49,7 +54,7 @@ public sealed class StageTests
     [InlineData("navy", "long_white", SoakChoice.Overnight)]
     public void Rice_is_cooked_in_the_pulses_liquor_and_they_come_back_on_it(string pulse, string rice, SoakChoice soak)
     {
-        var plan = Planned(Joined(RiceJoin.InTheLiquor, pulse, rice, soak, Style.Moist));
+        var plan = Judged(Joined(RiceJoin.InTheLiquor, pulse, rice, soak, Style.Moist));
         Assert.Null(CookRules.Check(plan.Cook));
         int At(string step) => WaySolver.IndexOf(plan.Cook, step);
         var bowl = plan.Cook.Kitchen.IndexOf(PulseBowl.Id);

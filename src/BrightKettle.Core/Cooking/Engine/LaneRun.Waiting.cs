@@ -68,12 +68,14 @@ internal sealed partial class LaneRun
         }
 
         var looked = _script.LookedAt[track.Next];
-        var first = _pot.Doneness(looked) >= look.Doneness;
+        var first = Felt(looked, ref track) >= look.Doneness;
         var enough = first;
         foreach (var (also, doneness) in _script.AlsoAt[track.Next])
         {
-            enough &= _pot.Doneness(also) >= doneness;
+            enough &= Felt(also, ref track) >= doneness;
         }
+
+        track.Looked++;
 
         var waited = _pot.Now - (track.LookEnds - LookSeconds);
         if (enough || (first && look.NotYet?.Longest is { } longest && waited >= longest.TotalSeconds - 1e-3))
@@ -89,6 +91,10 @@ internal sealed partial class LaneRun
         track.LookAt += look.Again.TotalSeconds;
         return Wait(ref track, track.LookEnds, track.Next, track.LookAt);
     }
+
+    /// <summary>How far along a hand takes it to be.</summary>
+    private double Felt(int ingredient, ref Track track) =>
+        _pot.Doneness(ingredient) + (_hand?.Error(track.Next, ingredient, track.Looked) ?? 0);
 
     /// <summary>Dry and hard after that, it wants more than a sprinkling.</summary>
     private const int MostSprinkled = 2;

@@ -48,10 +48,12 @@ internal sealed partial class LaneRun
     private double _peakAt;
     private double _leakedTo;
     private int? _stalled;
+    private readonly Hand? _hand;
 
     public LaneRun(PotGroup group, int lane, Script script, PotTraits traits, RunOptions options)
     {
         (_g, _lane, _script, _cook, _options) = (group, lane, script, script.Cook, options);
+        _hand = traits.Hand;
         _step = (float)options.Step.TotalSeconds;
         _pot = new Pot(group, lane, script, traits, _step);
         _done = options.Moments ? new ActionDone?[script.Actions.Length] : [];
@@ -228,6 +230,7 @@ internal sealed partial class LaneRun
         track.Since = _pot.Now;
         (track.BoiledAt, track.DrySince) = (null, null);
         track.LookAt = double.NaN;
+        track.Looked = 0;
         track.Next = _script.NextOf(v, at);
         Do(at);
         return true;
@@ -321,6 +324,9 @@ internal sealed partial class LaneRun
         public double Due;
         public double LookAt = double.NaN;
         public double LookEnds;
+
+        /// <summary>How often it was looked at for this action.</summary>
+        public int Looked;
 
         /// <summary>How often boiling water was sprinkled over it.</summary>
         public int Sprinkled;
