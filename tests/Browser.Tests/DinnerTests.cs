@@ -28,21 +28,57 @@ public sealed class DinnerTests(ITestOutputHelper output)
 
             k.Press("Keep this dinner");
             k.Until(d => d.FindElements(By.XPath("//*[@role='status'][contains(.,'Kept as')]")).Count == 1);
-            Assert.Equal(6, k.Driver.FindElements(By.CssSelector("a[href^='/dinner/']")).Count);
 
             // An unsaved plan survives a reload; a kept one is reopened by its address.
             k.Driver.Navigate().Refresh();
             k.Until(_ => k.Text("h1").Contains("Adzuki beans with short-grain rice", StringComparison.Ordinal));
-            k.Find(By.LinkText("Lamplight chickpeas\nTomorrow, 19:00")).Click();
+            k.Find(By.LinkText("Dinners")).Click();
+            k.Until(d => d.FindElements(By.CssSelector("a[href^='/dinner/']")).Count == 6);
+            k.Find(By.LinkText("Lamplight chickpeas")).Click();
             k.Until(_ => k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
             Assert.Contains("/dinner/", k.Driver.Url, StringComparison.Ordinal);
             k.Driver.Navigate().Refresh();
             k.Until(_ => k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
+        });
+    }
 
-            k.Find(By.CssSelector("button[aria-label='Delete Lamplight chickpeas']")).Click();
-            k.Until(d => d.FindElements(By.LinkText("Lamplight chickpeas\nTomorrow, 19:00")).Count == 0);
-            k.Press("Undo");
-            k.Until(d => d.FindElements(By.LinkText("Lamplight chickpeas\nTomorrow, 19:00")).Count == 1);
+    [Fact]
+    public void Dinners_are_found_renamed_cooked_again_and_taken_away_with_the_hand_where_it_was()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            string Focused() =>
+                (string)
+                    k.Driver.ExecuteScript("return document.activeElement.getAttribute('aria-label') ?? document.activeElement.innerText")!;
+            int Shown() => k.Driver.FindElements(By.CssSelector("a[href^='/dinner/']")).Count;
+            k.Open("/dinners");
+            k.Until(_ => Shown() == 5);
+
+            // Found by another name of its pulse.
+            k.Find(By.Id("find")).SendKeys("garbanzo");
+            k.Until(_ => k.Text("[role=status]") == "One dinner found." && Shown() == 1);
+            k.Find(By.CssSelector("button[aria-label='Rename Lamplight chickpeas']")).Click();
+            k.Until(_ => Focused() == "Another title for Lamplight chickpeas");
+            k.Driver.SwitchTo().ActiveElement().SendKeys("Lantern chickpeas" + Keys.Enter);
+            k.Until(_ => k.Text("[role=status]") == "Now called Lantern chickpeas." && Focused() == "Rename Lantern chickpeas");
+            // Thought better of: nothing changes, and the hand is where it was.
+            k.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
+            k.Until(_ => Focused() == "Another title for Lantern chickpeas");
+            k.Driver.SwitchTo().ActiveElement().SendKeys("nonsense" + Keys.Escape);
+            k.Until(_ => Focused() == "Rename Lantern chickpeas");
+
+            k.Find(By.Id("find")).SendKeys(Keys.Control + "a" + Keys.Backspace);
+            k.Until(_ => Shown() == 5);
+            k.Find(By.CssSelector("button[aria-label='Remove Lantern chickpeas']")).Click();
+            k.Until(_ => Shown() == 4 && Focused() == "Undo");
+            k.Driver.SwitchTo().ActiveElement().SendKeys(Keys.Enter);
+            k.Until(_ => Shown() == 5);
+
+            // As a new dinner: the kept one stays as it is.
+            k.Find(By.CssSelector("button[aria-label='Cook again: Lantern chickpeas']")).Click();
+            k.Until(d => new Uri(d.Url).AbsolutePath == "/" && k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
+            k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Keep this dinner']")).Count == 1);
         });
     }
 
@@ -88,17 +124,26 @@ public sealed class DinnerTests(ITestOutputHelper output)
         kitchen.Run(k =>
         {
             k.Open("/");
+            // What does not work stands behind one press, with its reason and what works instead.
+            k.AllWays();
+            Assert.Contains("What does not work, and why", k.Text(".ways"), StringComparison.Ordinal);
+            k.Press("Fewer");
             k.Pick("rice", "no rice", "No rice");
             k.ChooseLabel("Saucy");
             k.Settle();
-            k.Find(By.XPath("//summary[.='All ways in this kitchen']")).Click();
-            k.Until(d => d.FindElements(By.XPath("//*[contains(.,'Cook double, freeze half')]")).Count > 0);
-            k.Find(By.XPath("//li[.//p[contains(.,'Steam drum, pressure, soaked overnight')]]//button")).Click();
+            // Side by side without a press; the one that is open is among them.
+            k.Until(d => d.FindElements(By.CssSelector(".ways[data-asking=false] input[name=way]:checked")).Count == 1);
+            Assert.InRange(k.Driver.FindElements(By.CssSelector("input[name=way]")).Count, 2, 5);
+            k.AllWays();
+            Assert.True(k.Driver.FindElements(By.CssSelector("input[name=way]")).Count > 5);
+            k.Way("Steam drum, pressure, soaked overnight");
             k.Until(_ => k.Text("ol").Contains("lock the lid", StringComparison.OrdinalIgnoreCase));
             Assert.Equal("steam-drum", k.Find(By.Id("method")).GetAttribute("value"));
             Assert.Contains("never force", k.Text("article").ToLowerInvariant(), StringComparison.Ordinal);
-            // A refused way says why.
-            k.Until(d => d.FindElements(By.XPath("//li[contains(.,'shown above')]")).Count == 1);
+            k.Until(d =>
+                d.FindElements(By.CssSelector("input[name=way]:checked")) is [var open]
+                && open.GetAttribute("aria-label")!.StartsWith("Steam drum, pressure, soaked overnight. Begins", StringComparison.Ordinal)
+            );
         });
     }
 

@@ -154,6 +154,24 @@ public sealed class Kitchen : IDisposable
             return true;
         });
 
+    /// <summary>Unfolds all ways, those that do not work too, once they are all tried.</summary>
+    public void AllWays()
+    {
+        Do(By.CssSelector("[data-all-ways][aria-expanded=false]"), b => b.Click());
+        Until(d => d.FindElements(By.CssSelector(".ways[data-asking=false]")).Count == 1);
+        Until(d => d.FindElements(By.XPath("//*[contains(text(),'Cook double, freeze half')]")).Count > 0);
+    }
+
+    /// <summary>Chooses a way by its whole name, as it stands in its row.</summary>
+    public void Way(string name) => Do(By.XPath($"//label[contains(@class,'way')][span[.='{name}']]"), l => l.Click());
+
+    /// <summary>On a phone the dish is a sheet over its answer.</summary>
+    public void OpenDish()
+    {
+        Press("Change the dish");
+        Until(d => d.FindElements(By.CssSelector("dialog[open]")).Count == 1);
+    }
+
     public void ChooseLabel(string text) => Do(By.XPath($"//label[normalize-space()='{text}']"), l => l.Click());
 
     public void Select(string id, string value)

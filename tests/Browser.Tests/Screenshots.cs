@@ -20,18 +20,22 @@ public sealed class Screenshots
         {
             void Shot(string name) => k.Picture(Path.Combine(Folder, $"{name}.png"));
 
-            k.Open("/");
-            k.Find(By.PartialLinkText("Lamplight chickpeas")).Click();
+            k.Open("/dinners");
+            k.Find(By.LinkText("Lamplight chickpeas")).Click();
             k.Until(_ => k.Driver.Url.Contains("/dinner/", StringComparison.Ordinal));
             k.Settle();
             k.Until(_ => k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
             k.Until(_ => k.Text("#measure-title + ul").Contains("300 g", StringComparison.Ordinal));
+            k.Until(d => d.FindElements(By.CssSelector(".ways[data-asking=false] input[name=way]:checked")).Count == 1);
             Shot("tonight");
             k.Driver.ExecuteScript("document.querySelector('ol').scrollIntoView(); window.scrollBy(0, -70)");
             Shot("tonight-steps");
             k.Driver.ExecuteScript("window.scrollTo(0, 0)");
             k.Find(By.CssSelector("button[aria-label='Night kitchen']")).Click();
-            k.Find(By.PartialLinkText("Green gate lentils")).Click();
+            k.Find(By.LinkText("Dinners")).Click();
+            k.Until(d => d.FindElements(By.LinkText("Green gate lentils")).Count == 1);
+            Shot("dinners");
+            k.Find(By.LinkText("Green gate lentils")).Click();
             k.Until(_ => k.Text("h1").Contains("lentils", StringComparison.Ordinal));
             k.Settle();
             k.Until(_ => k.Text("#measure-title + ul").Contains("180 g", StringComparison.Ordinal));
@@ -49,11 +53,10 @@ public sealed class Screenshots
             k.ChooseLabel("Overnight");
             k.ChooseLabel("Saucy");
             k.Settle();
-            k.Find(By.XPath("//summary[.='All ways in this kitchen']")).Click();
-            k.Until(d => d.FindElements(By.XPath("//*[contains(.,'Cook double, freeze half')]")).Count > 0);
-            k.Driver.ExecuteScript("document.querySelector('details.dish.no-print').scrollIntoView(); window.scrollBy(0, -70)");
+            k.AllWays();
+            k.Driver.ExecuteScript("document.querySelector('.ways').scrollIntoView(); window.scrollBy(0, -70)");
             Shot("ways");
-            k.Find(By.XPath("//li[.//p[contains(.,'Steam drum, pressure, soaked overnight')]]//button")).Click();
+            k.Way("Steam drum, pressure, soaked overnight");
             k.Settle();
             k.Until(_ => k.Text("ol").Contains("lock the lid", StringComparison.OrdinalIgnoreCase));
             k.Driver.ExecuteScript("window.scrollTo(0, 0)");
@@ -88,7 +91,7 @@ public sealed class Screenshots
             k.Resize(390, 844, touch: true);
             k.Driver.ExecuteScript("localStorage.clear()");
             k.Open("/");
-            k.Driver.ExecuteScript("document.querySelector('article').scrollIntoView()");
+            k.Until(d => d.FindElements(By.CssSelector("input[name=way]:checked")).Count == 1);
             Shot("tonight-phone");
             Assert.True(File.Exists(Path.Combine(Folder, "tonight-phone.png")));
         });

@@ -145,15 +145,15 @@ public sealed class StoveCardsTests
             k.Find(By.Id("line")).SendKeys("for four, tomorrow at seven: toor dal with white rice, saucy, not soaked" + Keys.Enter);
             k.Until(_ => k.Text("h1").StartsWith("Toor dal with white rice", StringComparison.Ordinal));
             k.Settle();
-            k.Find(By.XPath("//summary[contains(.,'All ways in this kitchen')]")).Click();
-            var show = By.XPath("//button[contains(.,'Show') and contains(.,'not soaked, rice in its bowl above')]");
-            k.Until(d => d.FindElements(show).Count == 1);
-            k.Driver.ExecuteScript("arguments[0].click()", k.Find(show));
+            k.AllWays();
+            k.Do(By.XPath("//label[contains(@class,'way')][span[contains(.,'not soaked, rice in its bowl above')]]"), l => l.Click());
             k.Until(d => d.FindElements(By.XPath("//*[contains(text(),'Rice into its bowl: ')]")).Count > 0);
             Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(text(),'Salt into the rice bowl: ')]")));
             Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(.,'white rice, by itself: ')]")));
-            Assert.NotEmpty(
-                k.Driver.FindElements(By.XPath("//li[contains(.,'rice in its bowl above')]//p[normalize-space()='shown above']"))
+            Assert.Contains(
+                "rice in its bowl above",
+                k.Find(By.CssSelector("input[name=way]:checked")).GetAttribute("aria-label")!,
+                StringComparison.Ordinal
             );
         });
     }

@@ -54,6 +54,67 @@ public sealed class CookApiTests : IDisposable
         Assert.Equal("chickpea", cook!.Ingredients[0].CatalogueId);
     }
 
+    private async Task<string[]> Found(string words) =>
+        [
+            .. (await _http.GetFromJsonAsync<CookPageDto>($"/api/cooks?find={Uri.EscapeDataString(words)}", Cancel))!.Dinners.Select(d =>
+                d.Title
+            ),
+        ];
+
+    [Fact]
+    public async Task Dinners_are_found_by_words_of_their_title_and_by_any_name_of_their_pulse()
+    {
+        await Save(Guid.CreateVersion7(), KettleServer.Change(KettleServer.Dish(), title: "100 % Lantern"));
+        Assert.Equal(["100 % Lantern"], await Found("lantern"));
+        Assert.Equal(["100 % Lantern"], await Found("100 %"));
+        // A sign of the database's own is a letter like any other.
+        Assert.Empty(await Found("1_0"));
+        Assert.Equal(2, (await Found("garbanzo")).Length);
+        Assert.Contains("Lamplight chickpeas", await Found("chickp"));
+        Assert.Equal(6, (await Found(" ")).Length);
+        Assert.Empty(await Found("nobody's dinner"));
+        var long_ = await _http.GetAsync($"/api/cooks?find={new string('x', 200)}", Cancel);
+        Assert.Equal(HttpStatusCode.BadRequest, long_.StatusCode);
+    }
+
+    [Fact]
+    public async Task A_dinner_is_renamed_before_and_after_it_was_started_and_an_older_title_is_a_conflict()
+    {
+        var id = Guid.CreateVersion7();
+        var saved = await Save(id);
+        Task<HttpResponseMessage> Rename(string title, long basedOn, Guid? eventId = null) =>
+            _http.PutAsJsonAsync(
+                $"/api/cooks/{id}/title",
+                new CookTitle(eventId ?? Guid.CreateVersion7(), Mark(0).OccurredAt, basedOn, title),
+                Cancel
+            );
+        var named = (await (await Rename("  Lantern night ", saved.Version)).Content.ReadFromJsonAsync<CookDto>(Cancel))!;
+        Assert.Equal("Lantern night", named.Title);
+        Assert.Equal(saved.Dish, named.Dish);
+        Assert.Equal(HttpStatusCode.Conflict, (await Rename("Too late", saved.Version)).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Rename(" ", named.Version)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (
+                await _http.PutAsJsonAsync(
+                    $"/api/cooks/{Guid.CreateVersion7()}/title",
+                    new CookTitle(Guid.CreateVersion7(), Mark(0).OccurredAt, 1, "Nobody's"),
+                    Cancel
+                )
+            ).StatusCode
+        );
+
+        (await _http.PostAsJsonAsync($"/api/stove/{id}/start", Mark(named.Version), Cancel)).EnsureSuccessStatusCode();
+        var started = (await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel))!;
+        var again = Guid.CreateVersion7();
+        (await Rename("Second lantern", started.Version, again)).EnsureSuccessStatusCode();
+        // Sent again, it changes nothing.
+        (await Rename("Second lantern", started.Version, again)).EnsureSuccessStatusCode();
+        Assert.Equal(4, Events(id));
+        Assert.Equal("Second lantern", (await _http.GetFromJsonAsync<CookDto>($"/api/cooks/{id}", Cancel))!.Title);
+        (await _http.GetAsync($"/api/stove/{id}", Cancel)).EnsureSuccessStatusCode();
+    }
+
     [Fact]
     public async Task A_dinner_reopens_after_the_server_was_started_anew()
     {

@@ -54,6 +54,14 @@ public class StoredFormTests
     }
 
     [Fact]
+    public void A_renaming_of_form_1_is_read_and_a_newer_one_is_not()
+    {
+        Assert.Equal("Lantern night", RenamedForm.Read(File("renamed-1")).Title);
+        Assert.Equal(File("renamed-1").Trim(), new RenamedForm("Lantern night").Write());
+        Assert.Throws<JsonException>(() => RenamedForm.Read("""{"form":2,"title":"Lantern night"}"""));
+    }
+
+    [Fact]
     public void What_had_brought_salt_in_form_2_is_a_list_since_form_3()
     {
         var start = JsonNode.Parse(File("start-0"))!.AsObject();

@@ -10,6 +10,9 @@ public static class CookProjection
     public const string Deleted = "deleted";
     public const string Restored = "restored";
 
+    /// <summary>Called otherwise, whether or not it was cooked already.</summary>
+    public const string Renamed = "renamed";
+
     /// <summary>Taken to the stove.</summary>
     public const string Started = "started";
 
@@ -52,6 +55,9 @@ public static class CookProjection
                 break;
             case Restored:
                 cook.Deleted = false;
+                break;
+            case Renamed:
+                cook.Title = title;
                 break;
             case Started:
                 cook.StartedAt = happened.OccurredAt;

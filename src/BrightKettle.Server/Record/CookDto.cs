@@ -10,6 +10,10 @@ public sealed record CookChange(Guid EventId, DateTimeOffset OccurredAt, string 
 /// <summary>A deletion or its undoing.</summary>
 public sealed record CookMark(Guid EventId, DateTimeOffset OccurredAt, long BasedOn);
 
+/// <summary>Another title.</summary>
+/// <param name="BasedOn">The version that the client knew.</param>
+public sealed record CookTitle(Guid EventId, DateTimeOffset OccurredAt, long BasedOn, string Title);
+
 /// <summary>A saved dinner in a list.</summary>
 public sealed record CookLineDto(
     Guid Id,
@@ -42,5 +46,5 @@ public sealed record CookDto(
 
 /// <summary>A page of kept dinners, the latest hour first.</summary>
 /// <param name="Next">To ask for the next page with; null on the last.</param>
-/// <param name="Count">Of all that are kept.</param>
+/// <param name="Count">Of all that are kept, or of those that were searched for.</param>
 public sealed record CookPageDto(IReadOnlyList<CookLineDto> Dinners, Guid? Next, int Count);

@@ -5,6 +5,7 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Data;
 using BrightKettle.Data.Events;
 using BrightKettle.Data.Records;
+using BrightKettle.Data.Stored;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Planning;
@@ -25,6 +26,7 @@ public static class CookEndpoints
         routes.MapGet("/api/cooks/{id:guid}/cook.json", Export);
         routes.MapPost("/api/cooks/{id:guid}", Save);
         routes.MapPut("/api/cooks/{id:guid}", Change);
+        routes.MapPut("/api/cooks/{id:guid}/title", Rename);
         routes.MapPost("/api/cooks/{id:guid}/deletion", Delete);
         routes.MapPost("/api/cooks/{id:guid}/restoration", Restore);
     }
@@ -35,21 +37,29 @@ public static class CookEndpoints
     /// <summary>Kept dinners, the latest hour first, a page at a time.</summary>
     /// <param name="after">The last of the page before, as that page names it; null for the first page.</param>
     /// <param name="take">1 to 200; 50 when it is not said.</param>
+    /// <param name="find">Words of the title, or of the pulse by any of its names; all when it is not said.</param>
     public static async Task<Results<Ok<CookPageDto>, ProblemHttpResult>> List(
         KettleDb db,
+        PulseCatalogue catalogue,
         CancellationToken cancel,
         Guid? after = null,
-        int take = PageLength
+        int take = PageLength,
+        string? find = null
     )
     {
         var checks = new FieldFaults();
         take = (int)checks.Within(take, 1, LongestPage, "take");
+        if (!string.IsNullOrWhiteSpace(find))
+        {
+            find = checks.Text(find, LongestTitle, "find");
+        }
+
         if (checks.Any)
         {
             return KettleProblems.Invalid(checks);
         }
 
-        var kept = db.Cooks.AsNoTracking().Where(c => !c.Deleted);
+        var kept = db.Cooks.AsNoTracking().Where(c => !c.Deleted).Where(CookSearch.For(find, catalogue));
         var all = await kept.CountAsync(cancel);
         if (after is { } id)
         {
@@ -115,6 +125,47 @@ public static class CookEndpoints
         TimeProvider clock,
         CancellationToken cancel
     ) => Write(id, CookProjection.Changed, change, db, dishes, clock, cancel);
+
+    /// <summary>Another title, whether it is to come, under way or past.</summary>
+    public static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Rename(
+        Guid id,
+        CookTitle title,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        var checks = new FieldFaults();
+        if (title.EventId == Guid.Empty)
+        {
+            checks.Add("request.event_id", "eventId");
+        }
+
+        checks.Text(title.Title, LongestTitle, "title");
+        if (checks.Any)
+        {
+            return KettleProblems.Invalid(checks);
+        }
+
+        if (await db.Cooks.AsNoTracking().SingleOrDefaultAsync(c => c.Id == id, cancel) is not { } row)
+        {
+            return KettleProblems.Missing();
+        }
+
+        var named = title.Title.Trim();
+        var payload = new RenamedForm(named).Write();
+        var happened = CookEvents.Make(
+            id,
+            CookProjection.Renamed,
+            title.EventId,
+            title.OccurredAt,
+            title.BasedOn,
+            clock,
+            payload,
+            row.Seed
+        );
+        return Answer(await new CookJournal(db).AppendAsync(happened, named, row.ServeAt, cancel));
+    }
 
     public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Delete(
         Guid id,

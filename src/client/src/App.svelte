@@ -25,11 +25,12 @@
 
   /** A dinner belongs to Tonight, an evening to the stove. */
   const isWithin = (view: string) =>
-    (view === '/' && route.pathname.startsWith('/dinner')) ||
+    (view === '/' && route.pathname.startsWith('/dinner/')) ||
     (view === '/stove' && route.pathname.startsWith('/stove/'));
 
   const views = [
     { href: p('/'), name: 'Tonight', short: 'Tonight' },
+    { href: p('/dinners'), name: 'Dinners', short: 'Dinners' },
     { href: p('/stove'), name: 'At the stove', short: 'Stove' },
     { href: p('/pots'), name: 'My pots', short: 'Pots' },
     { href: p('/why'), name: 'Why', short: 'Why' },
@@ -38,16 +39,16 @@
 
 <a class="no-print sr-only focus:not-sr-only" href="#main">To the page</a>
 <header class="no-print border-primary bg-base-100 border-b-4">
-  <div class="mx-auto flex max-w-[1400px] items-center gap-3 px-3 sm:gap-6 sm:px-4 py-2 sm:px-6">
+  <div class="mx-auto flex max-w-[1400px] items-center gap-1.5 px-2 py-2 sm:gap-6 sm:px-6">
     <a href={p('/')} class="display text-primary flex items-center gap-2 text-xl whitespace-nowrap">
       <img src="/bean.svg" alt="" width="30" height="30" />
       <span class="sr-only sm:not-sr-only">Bright Kettle</span>
     </a>
-    <nav aria-label="Views" class="flex gap-1 sm:gap-3">
+    <nav aria-label="Views" class="flex sm:gap-3">
       {#each views as view (view.href)}
         <a
           href={view.href}
-          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2.5 py-1.5 font-semibold whitespace-nowrap sm:px-3.5 {isWithin(
+          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2 py-1.5 text-[0.95rem] font-semibold whitespace-nowrap sm:px-3.5 sm:text-base {isWithin(
             view.href,
           )
             ? 'bg-primary text-primary-content'

@@ -1,4 +1,5 @@
 import { createRouter } from 'sv-router';
+import Dinners from './routes/Dinners.svelte';
 import FromNotes from './routes/FromNotes.svelte';
 import NotBuilt from './routes/NotBuilt.svelte';
 import Pots from './routes/Pots.svelte';
@@ -16,7 +17,7 @@ export const { p, navigate, isActive, route } = createRouter({
   '/stove': Stove,
   '/stove/:id': Stove,
   '/practice': NotBuilt,
-  '/past': NotBuilt,
+  '/dinners': Dinners,
   '/cupboard': NotBuilt,
   '*': NotBuilt,
 });

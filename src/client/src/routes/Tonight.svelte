@@ -1,12 +1,16 @@
 <script lang="ts">
+  import { NotebookPen, Plus, SlidersHorizontal } from '@lucide/svelte';
+  import { untrack } from 'svelte';
+  import { MediaQuery } from 'svelte/reactivity';
   import DishForm from '../lib/features/tonight/DishForm.svelte';
-  import KeptList from '../lib/features/tonight/KeptList.svelte';
+  import InSight from '../lib/features/tonight/InSight.svelte';
   import PlanView from '../lib/features/tonight/PlanView.svelte';
   import RefusalCard from '../lib/features/tonight/RefusalCard.svelte';
-  import WayChart from '../lib/features/tonight/WayChart.svelte';
-  import { addDays } from '../lib/format/time';
-  import { onMount, untrack } from 'svelte';
+  import Verdict from '../lib/features/tonight/Verdict.svelte';
+  import WayList from '../lib/features/tonight/WayList.svelte';
+  import { say } from '../lib/messages/say';
   import type { Kitchen } from '../lib/api/client';
+  import { dinnersOf } from '../lib/format/chance';
   import { kept } from '../lib/state/kept.svelte';
   import { household } from '../lib/state/kitchen.svelte';
   import { Tonight } from '../lib/state/tonight.svelte';
@@ -24,7 +28,10 @@
     const id = (route.params as { id?: string }).id ?? null;
     if (kitchen.state === 'ready') untrack(() => follow(id, kitchen.value));
   });
-  onMount(() => void kept.load());
+
+  /** Room for the dish beside its answer; on a phone the answer comes first and the dish is a sheet over it. */
+  const beside = new MediaQuery('(min-width: 64rem)');
+  let sheet = $state<HTMLDialogElement>();
 
   function follow(id: string | null, kitchen: Kitchen) {
     if (id === shown) return;
@@ -51,19 +58,6 @@
     navigate('/');
   }
 
-  /** A kept dinner as a pattern: the same dish on the next day that its hour comes, to be kept as a new one. */
-  async function again(id: string) {
-    const dinner = await kept.open(id);
-    const kitchen = household.kitchen;
-    if (!dinner || kitchen.state !== 'ready') return;
-    const now = kitchen.value.nowLocal;
-    const hour = dinner.dish.serveAtLocal.slice(10);
-    const today = now.slice(0, 10);
-    const day = dinner.dish.soak === 'overnight' || today + hour <= now ? addDays(today, 1) : today;
-    leave();
-    await tonight.change({ ...dinner.dish, serveAtLocal: day + hour });
-  }
-
   function fresh() {
     leave();
     if (household.kitchen.state === 'ready') void tonight.begin(household.kitchen.value, true);
@@ -84,37 +78,73 @@
   </Notice>
 {:else if household.kitchen.state === 'ready' && household.catalogue.state === 'ready'}
   {@const kitchen = household.kitchen.value}
-  <div class="grid gap-5 lg:grid-cols-[20.5rem_minmax(0,1fr)]">
-    <div class="no-print flex flex-col gap-5">
-      <DishForm {tonight} {kitchen} catalogue={household.catalogue.value} />
-      <KeptList {kitchen} openId={tonight.open?.id ?? null} onfresh={fresh} onagain={again} />
+  {@const catalogue = household.catalogue.value}
+  {@const refused = tonight.problem && !(tonight.problem.status === 0 && tonight.plan)}
+  <div class="grid gap-x-5 gap-y-3 lg:grid-cols-[20.5rem_minmax(0,1fr)]">
+    <div class="no-print dish-side flex flex-col gap-3">
+      <div class="flex gap-1">
+        {#if !beside.current}
+          <button class="btn btn-outline btn-primary" onclick={() => sheet?.showModal()}
+            ><SlidersHorizontal size={17} /> {say('tonight.change_dish')}</button
+          >
+        {/if}
+        <button class="btn btn-ghost px-2" onclick={fresh}><Plus size={17} /> New</button>
+        <a class="btn btn-ghost px-2" href="/notes"><NotebookPen size={17} /> From notes</a>
+      </div>
+      {#if beside.current}<DishForm {tonight} {kitchen} {catalogue} />{/if}
     </div>
-    <div class="min-w-0" aria-busy={tonight.asking} data-answered-ms={tonight.lastMilliseconds}>
+    <div
+      class="flex min-w-0 flex-col gap-3"
+      aria-busy={tonight.asking}
+      data-answered-ms={tonight.lastMilliseconds}
+    >
       {#if missing}
         <Notice title="Not here" text="This dinner is not kept here any more. Plan a new one beside.">
           <button class="btn btn-primary mt-4" onclick={fresh}>A new dinner</button>
         </Notice>
-      {:else if tonight.problem && !(tonight.problem.status === 0 && tonight.plan)}
-        <RefusalCard problem={tonight.problem} {kitchen} ontake={(offer) => tonight.take(offer)} />
-      {:else if tonight.plan}
-        {#if tonight.problem}
-          <p class="bg-warning text-warning-content mb-3 rounded-lg px-4 py-2" role="alert">
-            {tonight.problem.detail}
-          </p>
-        {/if}
-        <PlanView
-          {tonight}
-          plan={tonight.plan}
-          {kitchen}
-          onkept={keptAs}
-          onstove={(id) => navigate(`/stove/${id}` as '/stove')}
-        />
       {:else}
-        <p class="p-8 text-lg">Setting the pot on…</p>
+        <InSight {tonight} {kitchen} refused={!!refused}>
+          {#if refused && tonight.problem}
+            <RefusalCard problem={tonight.problem} {kitchen} ontake={(offer) => tonight.take(offer)} />
+          {:else if tonight.plan}
+            {#if tonight.problem}
+              <p class="bg-warning text-warning-content mb-3 rounded-lg px-4 py-2" role="alert">
+                {tonight.problem.detail}
+              </p>
+            {/if}
+            <Verdict
+              {tonight}
+              plan={tonight.plan}
+              {kitchen}
+              onkept={keptAs}
+              onstove={(id) => navigate(`/stove/${id}` as '/stove')}
+            />
+          {:else}
+            <p class="p-8 text-lg">Setting the pot on…</p>
+          {/if}
+        </InSight>
+        {#if tonight.plan || tonight.problem}<WayList {tonight} {kitchen} />{/if}
+        {#if tonight.plan && !refused}<PlanView {tonight} plan={tonight.plan} {kitchen} />{/if}
       {/if}
-      {#if !missing && (tonight.plan || tonight.problem)}<WayChart {tonight} {kitchen} />{/if}
     </div>
   </div>
+  {#if !beside.current}
+    <dialog class="modal modal-bottom" bind:this={sheet} aria-label={say('tonight.dish')}>
+      <div class="modal-box bg-base-200 flex max-h-[92vh] flex-col gap-3 px-3 pt-3 pb-6">
+        <form method="dialog" class="bg-base-200 sticky -top-3 z-10 flex items-center py-1">
+          <h2 class="text-xl">{say('tonight.dish')}</h2>
+          <!-- What the change does to the verdict behind it. -->
+          <p class="ml-4 min-w-0 truncate" role="status">
+            {#if refused}<span class="text-secondary font-semibold">{tonight.problem?.title}</span
+              >{:else if tonight.plan}{dinnersOf(tonight.plan.withLooks)}{/if}
+          </p>
+          <button class="btn btn-primary ml-auto">{say('tonight.done')}</button>
+        </form>
+        <DishForm {tonight} {kitchen} {catalogue} />
+      </div>
+      <form method="dialog" class="modal-backdrop"><button tabindex="-1">{say('tonight.done')}</button></form>
+    </dialog>
+  {/if}
 {:else}
   <p class="p-8 text-lg">Setting the pot on…</p>
 {/if}

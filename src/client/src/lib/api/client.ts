@@ -174,9 +174,15 @@ export const api = {
     answer(http.POST('/api/stove/{id}/trouble', { ...at(id), body })),
   finishStove: (id: string, body: Schemas['CookMark']) =>
     answer(http.POST('/api/stove/{id}/finish', { ...at(id), body })),
-  /** A page of kept dinners, the latest hour first. */
-  dinners: (after: string | null, take = 50) =>
-    answer(http.GET('/api/cooks', { params: { query: { take, ...(after ? { after } : {}) } } })),
+  /** A page of kept dinners, the latest hour first; of those that have these words, where any are given. */
+  dinners: (after: string | null, take = 50, find = '') =>
+    answer(
+      http.GET('/api/cooks', {
+        params: { query: { take, ...(after ? { after } : {}), ...(find ? { find } : {}) } },
+      }),
+    ),
+  renameDinner: (id: string, body: Schemas['CookTitle']) =>
+    answer(http.PUT('/api/cooks/{id}/title', { ...at(id), body })),
   dinner: (id: string) => answer(http.GET('/api/cooks/{id}', at(id))),
   saveDinner: (id: string, body: Schemas['CookChange']) =>
     answer(http.POST('/api/cooks/{id}', { ...at(id), body })),

@@ -2,12 +2,26 @@ import type { WayFacts, WayLine } from '../api/client';
 import type { Alternative } from '../api/problem';
 import { say } from '../messages/say';
 import { dayName } from './time';
+import { wayName } from './words';
 
 /** The one reason that speaks for a way. */
 export const whyLine = (why: WayFacts['why']): string => say(`way.why.${why}`);
 
 /** What it does to the pulses. */
 export const textureWord = (texture: WayFacts['texture']): string => say(`way.texture.${texture}`);
+
+/** A way by its name, with the pulse that it takes instead. */
+export const wayLabel = (way: WayLine): string => {
+  const name = wayName(
+    way.method,
+    way.soak,
+    way.cookerName ?? null,
+    way.riceVesselId ?? null,
+    way.cookedFrom,
+    way.riceJoin,
+  );
+  return way.pulseName ? say('ways.instead', { pulse: way.pulseName, name }) : name;
+};
 
 /** One change that would make a refused dish possible, as it stands on a button. */
 export function offerWords(offer: Alternative, today: string): string {

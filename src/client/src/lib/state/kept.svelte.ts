@@ -17,10 +17,22 @@ class KeptDinners {
   deleted = $state<{ id: string; title: string; version: number } | null>(null);
   problem = $state<Problem | null>(null);
 
+  /** Words that the list is searched for; all dinners without. */
+  find = $state('');
+  #asked = 0;
+
+  /** Those that have these words; an older answer never stands over a newer one. */
+  search(words: string) {
+    this.find = words;
+    return this.load();
+  }
+
   /** The latest dinners, as many as were on show. */
   async load() {
     const shown = this.list.state === 'ready' ? this.list.value.length : 0;
-    const answer = await api.dinners(null, Math.min(most, Math.max(page, shown)));
+    const asked = ++this.#asked;
+    const answer = await api.dinners(null, Math.min(most, Math.max(page, shown)), this.find.trim());
+    if (asked !== this.#asked) return;
     this.list = answer.ok
       ? { state: 'ready', value: answer.value.dinners }
       : { state: 'failed', problem: answer.problem };
@@ -30,7 +42,7 @@ class KeptDinners {
   /** Older ones behind those that are here. */
   async more() {
     if (!this.next || this.list.state !== 'ready') return;
-    const answer = await api.dinners(this.next, page);
+    const answer = await api.dinners(this.next, page, this.find.trim());
     this.problem = answer.ok ? null : answer.problem;
     if (!answer.ok) return;
     const here = this.list.value;
@@ -54,6 +66,14 @@ class KeptDinners {
     if (!answer.ok) return answer.problem;
     await this.load();
     return answer.value;
+  }
+
+  /** Calls a dinner otherwise; answers whether it is called so now. */
+  async rename(line: DinnerLine, title: string): Promise<boolean> {
+    const answer = await api.renameDinner(line.id, { ...happened(), basedOn: line.version, title });
+    this.problem = answer.ok ? null : answer.problem;
+    await this.load();
+    return answer.ok;
   }
 
   async remove(line: DinnerLine) {

@@ -1,13 +1,5 @@
 <script lang="ts">
-  import { BookmarkPlus, CookingPot } from '@lucide/svelte';
-  import { v7 as uuid } from 'uuid';
-  import { api, type Kitchen, type Plan } from '../../api/client';
-  import type { Problem } from '../../api/problem';
-  import { dinnersOf } from '../../format/chance';
-  import { clock, dayName, dayOf, range } from '../../format/time';
-  import { joinSentence } from '../../format/words';
-  import { say } from '../../messages/say';
-  import { kept } from '../../state/kept.svelte';
+  import type { Kitchen, Plan } from '../../api/client';
   import type { Tonight } from '../../state/tonight.svelte';
   import Waterline from '../waterline/Waterline.svelte';
   import { Pulling, type PullKind } from '../../state/pull.svelte';
@@ -19,24 +11,11 @@
   import PullBar from './PullBar.svelte';
   import SlipBar from './SlipBar.svelte';
   import StepList from './StepList.svelte';
-  import TakeAway from './TakeAway.svelte';
 
-  type Props = {
-    tonight: Tonight;
-    plan: Plan;
-    kitchen: Kitchen;
-    onkept: (id: string) => void;
-    onstove: (id: string) => void;
-  };
-  let { tonight, plan, kitchen, onkept, onstove }: Props = $props();
+  type Props = { tonight: Tonight; plan: Plan; kitchen: Kitchen };
+  let { tonight, plan, kitchen }: Props = $props();
 
   const today = $derived(kitchen.nowLocal.slice(0, 10));
-  const table = $derived(plan.steps.find((s) => s.kind === 'table'));
-  const late = $derived(table ? range(table.early, table.late, kitchen.zone) : '');
-  /** Whether the plan asks for a look that the clock could be set against. */
-  const looks = $derived(plan.steps.some((s) => s.kind === 'look'));
-  let problem = $state<Problem | null>(null);
-  let saved = $state('');
 
   const pulling = new Pulling();
   // A new plan is pulled afresh, from what its dish carries.
@@ -53,97 +32,22 @@
   }
 
   $effect(() => tonight.setAmounts(plan.measureOut.pulseGrams, plan.measureOut.riceGrams ?? 0));
-
-  async function keep() {
-    const { open } = tonight;
-    const title =
-      open && open.dish.pulseId === tonight.dish.pulseId && open.dish.riceId === tonight.dish.riceId
-        ? open.title
-        : plan.title;
-    const answer = await kept.keep(title, tonight.dish, open);
-    if ('code' in answer) {
-      problem = answer;
-      return;
-    }
-    problem = null;
-    tonight.open = answer;
-    saved = `Kept as “${answer.title}”.`;
-    onkept(answer.id);
-  }
-
-  /** Kept if it was not, started, and over to the stove. */
-  async function cook() {
-    const changed = JSON.stringify(tonight.open?.dish) !== JSON.stringify(tonight.dish);
-    if (!tonight.open?.started && changed) await keep();
-    const { open } = tonight;
-    if (!open || problem) return;
-    const answer = await api.startStove(open.id, {
-      eventId: uuid(),
-      occurredAt: kitchen.now,
-      basedOn: open.version,
-    });
-    if (answer.ok) onstove(open.id);
-    else problem = answer.problem;
-  }
 </script>
 
 <article class="no-print">
-  <header>
-    <h1 class="text-[1.9rem] leading-tight">
-      {plan.title}, {dayName(dayOf(plan.serveAt, kitchen.zone), today)} at
-      <span class="text-secondary">{clock(plan.serveAt, kitchen.zone)}</span>
-    </h1>
-    <div class="mt-1 flex flex-wrap items-center gap-x-6 gap-y-2">
-      <p class="min-w-0 flex-1 basis-96">
-        {plan.join ? `${joinSentence(plan.join)}. ` : ''}On the table {late}. All tender together in
-        <strong>{dinnersOf(plan.withLooks)}</strong>{looks
-          ? ` with the looks, ${dinnersOf(plan.byClock)} by the clock alone`
-          : ', by the clock'}.
-        {#if plan.sauce}{say('plan.sauce', {
-            ...plan.sauce,
-            changes: plan.sauce.hot === plan.sauce.onThePlate ? 'no' : 'yes',
-          })}{/if}
-        {#if plan.base === 'crust'}A crust forms on the base.{/if}
-        {#if plan.base === 'scorched'}<strong class="text-error">It would scorch on the base.</strong>{/if}
-      </p>
-      <div class="no-print flex flex-wrap gap-2">
-        <TakeAway {tonight} {plan} />
-        {#if !tonight.open?.started}
-          <button class="btn" onclick={keep}>
-            <BookmarkPlus size={18} />
-            {tonight.open ? 'Keep changes' : 'Keep this dinner'}
-          </button>
-        {/if}
-        <button class="btn btn-primary" onclick={cook}><CookingPot size={18} /> To the stove</button>
-      </div>
-    </div>
-  </header>
-  {#if tonight.open?.modelMoved}
-    <p class="mt-2 text-sm" role="status">
-      Kept with older figures: the table was {range(
-        tonight.open.summary.tableEarly,
-        tonight.open.summary.tableLate,
-        kitchen.zone,
-      )} then.
-    </p>
-  {/if}
-  {#if problem}<p class="text-error mt-2" role="alert">{problem.detail}</p>{/if}
-  {#if saved}<p class="text-success mt-1 text-sm" role="status">{saved}</p>{/if}
-
-  <div class="dish mt-3 px-1 pt-2 pb-2 sm:px-3">
+  <div class="dish px-1 pt-2 pb-2 sm:px-3">
     <Waterline {plan} zone={kitchen.zone} {pulling} onpull={pull} />
     <PullBar {tonight} {pulling} zone={kitchen.zone} onback={back} />
   </div>
-  <HandsLanes {plan} zone={kitchen.zone} />
-  <SlipBar {tonight} {plan} {kitchen} />
-
   <div class="mt-4 grid gap-4 xl:grid-cols-[minmax(0,1.55fr)_minmax(0,1fr)]">
     <StepList {plan} zone={kitchen.zone} {today} />
-    <div class="flex flex-col gap-4">
-      <MeasureOut {plan} dish={tonight.dish} />
-      <HouseWay {tonight} {plan} zone={kitchen.zone} />
-      <Cautions cautions={plan.forecast.cautions} />
-    </div>
+    <MeasureOut {plan} dish={tonight.dish} />
+  </div>
+  <HandsLanes {plan} zone={kitchen.zone} />
+  <SlipBar {tonight} {plan} {kitchen} />
+  <div class="mt-4 grid gap-4 xl:grid-cols-[minmax(0,1.55fr)_minmax(0,1fr)]">
+    <HouseWay {tonight} {plan} zone={kitchen.zone} />
+    <Cautions cautions={plan.forecast.cautions} />
   </div>
 </article>
 <PrintSheet {plan} dish={tonight.dish} {kitchen} />

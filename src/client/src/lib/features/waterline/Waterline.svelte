@@ -18,7 +18,7 @@
   let { plan, zone, pulling, onpull }: Props = $props();
 
   let width = $state(880);
-  const height = 372;
+  const height = 320;
   const pulled = $derived(pulling.active ? pulling.answer : null);
   const series = $derived(pulled?.series ?? plan.forecast.series);
   const steps = $derived(pulled?.steps ?? plan.steps);
