@@ -114,6 +114,18 @@ public sealed class DinnerTests(ITestOutputHelper output)
             time.SendKeys("soon" + Keys.Tab);
             k.Until(_ => k.Text("#time-error").Contains("such as 19:00", StringComparison.Ordinal));
             Assert.Equal("soon", k.Find(By.Id("time")).GetAttribute("value"));
+
+            // Nor does an amount that is none yet take the answer away.
+            var amount = k.Find(By.Id("pulse-amount"));
+            amount.SendKeys(Keys.Control + "a");
+            amount.SendKeys("5" + Keys.Tab);
+            k.Until(_ => k.Text("#pulse-amount-error").Length > 0);
+            Assert.Contains("Red kidney beans", k.Text("h1"), StringComparison.Ordinal);
+            amount.SendKeys(Keys.Control + "a");
+            amount.SendKeys("250" + Keys.Tab);
+            k.Until(_ => k.Text("#measure-title + ul").Contains("250 g", StringComparison.Ordinal));
+            Assert.Empty(k.Driver.FindElements(By.Id("pulse-amount-error")));
+            Assert.All(k.Complaints(), c => Assert.Contains("400", c, StringComparison.Ordinal));
         });
     }
 

@@ -46,7 +46,7 @@ public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass E
 /// <summary>One solved way for the dish, with its forecast.</summary>
 /// <param name="Waits">The state that is looked for before the join; null when the join goes by the clock.</param>
 /// <param name="ShareTender">With the looks that the plan asks for.</param>
-/// <param name="BlindShare">By the clock alone.</param>
+/// <param name="Blind">By the clock alone; of a plan that is only compared it is worked out when somebody asks.</param>
 public sealed record Plan(
     Dish Dish,
     JoinOrder Order,
@@ -56,11 +56,14 @@ public sealed record Plan(
     JoinMoment? Join,
     Amounts Amounts,
     double ShareTender,
-    double BlindShare,
+    Lazy<double> Blind,
     IReadOnlyList<GateFinding> Gates,
     IReadOnlyList<string> Cautions
 )
 {
+    /// <summary>By the clock alone: every look is answered by the reference pot's.</summary>
+    public double BlindShare => Blind.Value;
+
     /// <summary>The walk over its actions.</summary>
     public CookTrace Trace => field is { } walked && ReferenceEquals(walked.Cook, Cook) ? walked : field = new(Cook);
 

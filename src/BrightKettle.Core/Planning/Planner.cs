@@ -129,7 +129,7 @@ public sealed class Planner(Simulator simulator)
         }
 
         var solved = new SolvedWay(way, cook, forecast.Reference, null);
-        var plan = Describe(dish, solved, forecast, forecast.ShareTender);
+        var plan = Describe(dish, solved, forecast, new Lazy<double>(forecast.ShareTender));
         return new(plan, PlanDifference.Between(best, plan), Obstacle(dish, solved) ?? BlockedBy(plan.Gates));
     }
 
@@ -342,10 +342,11 @@ public sealed class Planner(Simulator simulator)
     {
         var steps = rough ? RunOptions.Compare : null;
         var forecast = _forecaster.Run(solved.Cook, dish.Targets, pots, picture: !rough, steps, solved.Run, JudgeOf(solved.Cook, dish));
-        return Describe(dish, solved, forecast, _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, pots, steps));
+        var blind = new Lazy<double>(() => _forecaster.BlindShare(solved.Cook, forecast, dish.Targets, pots, steps));
+        return Describe(dish, solved, forecast, rough ? blind : new(blind.Value));
     }
 
-    private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, double blindShare)
+    private Plan Describe(Dish asked, SolvedWay solved, Forecast forecast, Lazy<double> blind)
     {
         // The salt that was worked out belongs to the dish from here on.
         var dish = asked with { SaltGrams = solved.SaltGrams ?? asked.SaltGrams };
@@ -363,7 +364,7 @@ public sealed class Planner(Simulator simulator)
             Join(dish, solved, forecast),
             new(FirstWater(cook), soak?.Water, Mass.FromGrams(added + salt.ToAddGrams), Mass.FromGrams(salt.EdibleGrams)) { Sheet = salt },
             forecast.ShareTender,
-            blindShare,
+            blind,
             gates,
             Safety.Cautions.For(cook, gates)
         )

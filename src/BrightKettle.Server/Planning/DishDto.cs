@@ -93,7 +93,6 @@ public sealed record WayDto(
     DateTimeOffset? TableAt,
     DateTimeOffset? TableLate,
     double? WithLooks,
-    double? ByClock,
     WayFactsDto? Facts,
     string? Title,
     string? Detail,

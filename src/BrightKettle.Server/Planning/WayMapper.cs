@@ -30,7 +30,6 @@ public static class WayMapper
             table?.Reference.ToDateTimeOffset(),
             table?.Late.ToDateTimeOffset(),
             plan?.ShareTender,
-            plan?.BlindShare,
             way.Facts is { } facts ? HandsMapper.Facts(facts) : null,
             why?.Title,
             why?.Detail,

@@ -79,7 +79,6 @@
 {:else if household.kitchen.state === 'ready' && household.catalogue.state === 'ready'}
   {@const kitchen = household.kitchen.value}
   {@const catalogue = household.catalogue.value}
-  {@const refused = tonight.problem && !(tonight.problem.status === 0 && tonight.plan)}
   <div class="grid gap-x-5 gap-y-3 lg:grid-cols-[20.5rem_minmax(0,1fr)]">
     <div class="no-print dish-side flex flex-col gap-3">
       <div class="flex gap-1">
@@ -103,8 +102,8 @@
           <button class="btn btn-primary mt-4" onclick={fresh}>A new dinner</button>
         </Notice>
       {:else}
-        <InSight {tonight} {kitchen} refused={!!refused}>
-          {#if refused && tonight.problem}
+        <InSight {tonight} {kitchen} refused={tonight.refused}>
+          {#if tonight.refused && tonight.problem}
             <RefusalCard problem={tonight.problem} {kitchen} ontake={(offer) => tonight.take(offer)} />
           {:else if tonight.plan}
             {#if tonight.problem}
@@ -124,7 +123,11 @@
           {/if}
         </InSight>
         {#if tonight.plan || tonight.problem}<WayList {tonight} {kitchen} />{/if}
-        {#if tonight.plan && !refused}<PlanView {tonight} plan={tonight.plan} {kitchen} />{/if}
+        {#if tonight.plan && !tonight.refused}
+          <div class={tonight.problem ? 'opacity-60' : ''}>
+            <PlanView {tonight} plan={tonight.plan} {kitchen} />
+          </div>
+        {/if}
       {/if}
     </div>
   </div>
@@ -135,7 +138,7 @@
           <h2 class="text-xl">{say('tonight.dish')}</h2>
           <!-- What the change does to the verdict behind it. -->
           <p class="ml-4 min-w-0 truncate" role="status">
-            {#if refused}<span class="text-secondary font-semibold">{tonight.problem?.title}</span
+            {#if tonight.refused}<span class="text-secondary font-semibold">{tonight.problem?.title}</span
               >{:else if tonight.plan}{dinnersOf(tonight.plan.withLooks)}{/if}
           </p>
           <button class="btn btn-primary ml-auto">{say('tonight.done')}</button>

@@ -65,6 +65,13 @@ describe('chances', () => {
     [1, 'nearly every dinner'],
     [0.01, 'hardly any dinner'],
   ])('tells %d as %s', (share, text) => expect(dinnersOf(share)).toBe(text));
+  it('is short in a column of them', () =>
+    expect([0.995, 0.95, 0.86, 0.02].map((share) => dinnersOf(share, true))).toEqual([
+      'nearly all',
+      '19 in 20',
+      '6 in 7',
+      'hardly any',
+    ]));
   it('is never off by more than 3 in 100 between the ends', () => {
     for (let share = 0.1; share <= 0.92; share += 0.01) {
       const [, k, n] = /(\d+) dinners? in (\d+)/.exec(dinnersOf(share)) ?? [];

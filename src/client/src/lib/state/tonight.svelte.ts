@@ -52,6 +52,12 @@ export class Tonight {
   readonly #first = { ...this.dish };
   /** The last plan that could be made; it stays while a new one is asked for. */
   plan = $state.raw<Plan | null>(null);
+  /** Whether the dish cannot be planned; a fault of a field, or a kettle that is away, is no refusal while a plan stands. */
+  get refused(): boolean {
+    const { problem } = this;
+    return !!problem && !(this.plan && (problem.status === 0 || problem.status === 400));
+  }
+
   /** Why the dish as it stands has no plan. */
   problem = $state.raw<Problem | null>(null);
   asking = $state(false);
@@ -174,7 +180,9 @@ export class Tonight {
     try {
       const answer = await api.plan({ ...this.dish }, abort.signal);
       if (abort.signal.aborted) return;
-      this.plan = answer.ok ? answer.value : answer.problem.status === 0 ? this.plan : null;
+      // What cannot be read, or not be asked, says nothing of the dish: the last plan stays beside it.
+      const unasked = !answer.ok && (answer.problem.status === 0 || answer.problem.status === 400);
+      this.plan = answer.ok ? answer.value : unasked ? this.plan : null;
       this.problem = answer.ok ? null : answer.problem;
       this.asking = false;
       requestAnimationFrame(() => (this.lastMilliseconds = Math.round(performance.now() - began)));

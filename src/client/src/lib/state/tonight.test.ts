@@ -57,7 +57,7 @@ describe('tonight', () => {
     expect(tonight.plan?.title).toBe('second');
   });
 
-  it('keeps the last plan while the kettle does not answer, and drops it when the dish is refused', async () => {
+  it('keeps the last plan while the kettle is away or a field is faulty, and drops it when the dish is refused', async () => {
     const tonight = new Tonight();
     await tonight.begin(kitchen);
     plan.mockResolvedValueOnce({
@@ -75,9 +75,15 @@ describe('tonight', () => {
       problem: { status: 400, code: 'x', title: '', detail: '', errors },
     });
     await tonight.change({ people: 6 });
-    expect(tonight.plan).toBeNull();
+    expect([tonight.plan?.title, tonight.refused]).toEqual(['first', false]);
     expect(tonight.fault('pulse')).toBe('From 20 to 5000, please.');
     expect(tonight.fault('rice')).toBeNull();
+    plan.mockResolvedValueOnce({
+      ok: false,
+      problem: { status: 422, code: 'plan.too_soon', title: '', detail: '' },
+    });
+    await tonight.change({ people: 7 });
+    expect([tonight.plan, tonight.refused]).toEqual([null, true]);
   });
 
   it('mends a slip as the server says, and takes it back', async () => {

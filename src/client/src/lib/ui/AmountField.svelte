@@ -1,4 +1,9 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
+
+  /** How long the hand must rest before what is typed counts, ms: the 2 of 250 is no amount. */
+  const rest = 400;
+
   type Props = {
     label: string;
     id: string;
@@ -10,6 +15,23 @@
     more?: { id: string; name: string }[];
   };
   let { label, id, value, unit, onchange, error = null, more = [] }: Props = $props();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let typed = '';
+  onDestroy(() => clearTimeout(timer));
+
+  function type(text: string) {
+    typed = text;
+    clearTimeout(timer);
+    timer = setTimeout(tell, rest);
+  }
+
+  /** At once when the field is left. */
+  function tell() {
+    clearTimeout(timer);
+    if (typed !== '') onchange(Number(typed), unit);
+    typed = '';
+  }
+
   const step = $derived(unit === 'g' ? 10 : unit === 'plate' ? 1 : 0.25);
 </script>
 
@@ -27,7 +49,8 @@
       value={value > 0 ? value : ''}
       aria-invalid={error ? true : undefined}
       aria-describedby={error ? `${id}-error` : undefined}
-      oninput={(e) => e.currentTarget.value !== '' && onchange(e.currentTarget.valueAsNumber, unit)}
+      oninput={(e) => type(e.currentTarget.value)}
+      onchange={tell}
     />
     <select
       class="select join-item w-[5.6rem] text-base"

@@ -69,7 +69,7 @@
     {plan.title}, {dayName(dayOf(plan.serveAt, kitchen.zone), today)} at
     <span class="text-secondary">{clock(plan.serveAt, kitchen.zone)}</span>
   </h1>
-  <p class="mt-1">
+  <p class="mt-1" aria-live="polite">
     {say('verdict.table', { when: late })}
     {say('verdict.right')} <strong>{dinnersOf(plan.withLooks)}</strong>
     {looks ? say('verdict.looks', { clock: dinnersOf(plan.byClock) }) : say('verdict.clock')}
