@@ -26,7 +26,7 @@ public sealed class Screenshots
             k.Settle();
             k.Until(_ => k.Text("h1").Contains("Chickpeas", StringComparison.Ordinal));
             k.Until(_ => k.Text("#measure-title + ul").Contains("300 g", StringComparison.Ordinal));
-            k.Until(d => d.FindElements(By.CssSelector(".ways[data-asking=false] input[name=way]:checked")).Count == 1);
+            WaysTried(k);
             Shot("tonight");
             k.Driver.ExecuteScript("document.querySelector('ol').scrollIntoView(); window.scrollBy(0, -70)");
             Shot("tonight-steps");
@@ -39,12 +39,14 @@ public sealed class Screenshots
             k.Until(_ => k.Text("h1").Contains("lentils", StringComparison.Ordinal));
             k.Settle();
             k.Until(_ => k.Text("#measure-title + ul").Contains("180 g", StringComparison.Ordinal));
+            WaysTried(k);
             Shot("tonight-night");
             k.Find(By.CssSelector("button[aria-label='Day kitchen']")).Click();
             k.Press("New");
             k.Until(_ => k.Driver.Url.EndsWith('/'));
             k.Select("vessel", 0);
             k.Until(d => d.FindElements(By.CssSelector("[role=alert] h1")).Count == 1);
+            WaysTried(k);
             Shot("refused");
             _ = k.Complaints();
             k.Select("vessel", 2);
@@ -91,11 +93,14 @@ public sealed class Screenshots
             k.Resize(390, 844, touch: true);
             k.Driver.ExecuteScript("localStorage.clear()");
             k.Open("/");
-            k.Until(d => d.FindElements(By.CssSelector("input[name=way]:checked")).Count == 1);
+            WaysTried(k);
             Shot("tonight-phone");
             Assert.True(File.Exists(Path.Combine(Folder, "tonight-phone.png")));
         });
     }
+
+    private static void WaysTried(Kitchen k) =>
+        k.Until(d => d.FindElements(By.CssSelector(".ways[data-asking=false] input[name=way]")).Count > 0);
 
     private static void Stove(Kitchen k, Action<string> shot)
     {
