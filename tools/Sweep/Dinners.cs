@@ -122,9 +122,10 @@ internal static class Dinners
     }
 
     /// <summary>Drawn by lot: any pulse, rice or none, amounts, style and age of the bag, by nobody's choice; the same each time.</summary>
-    public static IEnumerable<Dinner> ByLot(PulseCatalogue catalogue, int count)
+    /// <param name="seed">Of another draw, for dinners that nothing was ever mended by.</param>
+    public static IEnumerable<Dinner> ByLot(PulseCatalogue catalogue, int count, int seed = 20261129)
     {
-        var lot = new Random(20261129);
+        var lot = new Random(seed);
         for (var i = 0; i < count; i++)
         {
             var rice = lot.Next(4) == 0 ? null : catalogue.Rices[lot.Next(catalogue.Rices.Count)];

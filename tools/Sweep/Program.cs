@@ -28,7 +28,13 @@ List<Cell> Planned(IEnumerable<Dinner> dinners)
     return cells;
 }
 
-var strangers = Planned(Dinners.OfStrangers(catalogue).Concat(Dinners.ByLot(catalogue, 20)).Concat(Dinners.PairsByLot(catalogue, 20)));
+const int Fresh = 20261201;
+var strangers = Planned([
+    .. Dinners.OfStrangers(catalogue),
+    .. Dinners.ByLot(catalogue, 20),
+    .. Dinners.PairsByLot(catalogue, 20),
+    .. Dinners.ByLot(catalogue, 20, Fresh),
+]);
 foreach (var line in Report.Strangers(strangers))
 {
     Console.WriteLine(line);

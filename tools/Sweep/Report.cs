@@ -137,7 +137,7 @@ internal static class Report
         var theirs = strangers.GroupBy(c => c.Dinner).Select(Advised).ToList();
         text.AppendLine().AppendLine("## As strangers wish").AppendLine();
         text.AppendLine(
-            $"Other pulses, rices and amounts, old bags, two pulses in a pot, salads, and the last twenty drawn by lot: **{theirs.Count(c => c?.Chance >= Sure)} of {theirs.Count} reach {Sure}, {theirs.Count(c => c?.Chance >= Sure && c.LateMinutes <= Late)} of these within {Late} minutes of the hour in nine pots of ten.**"
+            $"Other pulses, rices and amounts, old bags, two pulses in a pot, salads; the last sixty by lot, of which the last twenty are drawn anew and nothing was mended by them: **{theirs.Count(c => c?.Chance >= Sure)} of {theirs.Count} reach {Sure}, {theirs.Count(c => c?.Chance >= Sure && c.LateMinutes <= Late)} of these within {Late} minutes of the hour in nine pots of ten.**"
         );
         text.AppendLine()
             .AppendLine("| dinner | best way | chance | one in ten later than | ways at 0.85 |")

@@ -135,13 +135,7 @@ public static class CookEndpoints
         CancellationToken cancel
     )
     {
-        var checks = new FieldFaults();
-        if (title.EventId == Guid.Empty)
-        {
-            checks.Add("request.event_id", "eventId");
-        }
-
-        checks.Text(title.Title, LongestTitle, "title");
+        var checks = Titled(title.EventId, title.Title);
         if (checks.Any)
         {
             return KettleProblems.Invalid(checks);
@@ -183,6 +177,19 @@ public static class CookEndpoints
         CancellationToken cancel
     ) => Mark(id, CookProjection.Restored, mark, db, clock, cancel);
 
+    /// <summary>What is wrong with an event that gives a title.</summary>
+    private static FieldFaults Titled(Guid eventId, string? title)
+    {
+        var checks = new FieldFaults();
+        if (eventId == Guid.Empty)
+        {
+            checks.Add("request.event_id", "eventId");
+        }
+
+        checks.Text(title, LongestTitle, "title");
+        return checks;
+    }
+
     private static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Write(
         Guid id,
         string kind,
@@ -193,13 +200,7 @@ public static class CookEndpoints
         CancellationToken cancel
     )
     {
-        var checks = new FieldFaults();
-        if (change.EventId == Guid.Empty)
-        {
-            checks.Add("request.event_id", "eventId");
-        }
-
-        checks.Text(change.Title, LongestTitle, "title");
+        var checks = Titled(change.EventId, change.Title);
 
         // A retry of what is written already must not be planned and refused anew when its hour has passed meanwhile.
         if (await db.CookEvents.AsNoTracking().SingleOrDefaultAsync(e => e.Id == change.EventId, cancel) is { } written)

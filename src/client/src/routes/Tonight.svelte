@@ -102,7 +102,7 @@
           <button class="btn btn-primary mt-4" onclick={fresh}>A new dinner</button>
         </Notice>
       {:else}
-        <InSight {tonight} {kitchen} refused={tonight.refused}>
+        <InSight {tonight} {kitchen}>
           {#if tonight.refused && tonight.problem}
             <RefusalCard problem={tonight.problem} {kitchen} ontake={(offer) => tonight.take(offer)} />
           {:else if tonight.plan}

@@ -5,8 +5,8 @@
   import { clock, dayName, dayOf } from '../../format/time';
   import type { Tonight } from '../../state/tonight.svelte';
 
-  type Props = { tonight: Tonight; kitchen: Kitchen; refused: boolean; children: Snippet };
-  let { tonight, kitchen, refused, children }: Props = $props();
+  type Props = { tonight: Tonight; kitchen: Kitchen; children: Snippet };
+  let { tonight, kitchen, children }: Props = $props();
 
   /** The verdict, or why there is none; once it is scrolled away, one line of it stays at the top. */
   let away = $state(false);
@@ -19,11 +19,11 @@
 </script>
 
 <div class="no-print" {@attach watched}>{@render children()}</div>
-{#if away && (refused || plan)}
+{#if away && (tonight.refused || plan)}
   <!-- A second sight of what is told above: nothing new for who listens. -->
   <div class="in-sight no-print" aria-hidden="true">
     <p class="mx-auto flex max-w-[1400px] items-baseline gap-x-4 px-4 py-2 sm:px-6">
-      {#if refused && tonight.problem}
+      {#if tonight.refused && tonight.problem}
         <strong class="text-secondary display text-lg">{tonight.problem.title}</strong>
         <span class="hidden truncate sm:block">{tonight.problem.detail}</span>
       {:else if plan}

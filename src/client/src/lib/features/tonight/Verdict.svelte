@@ -6,7 +6,6 @@
   import { dinnersOf } from '../../format/chance';
   import { clock, dayName, dayOf, range } from '../../format/time';
   import { stepLine } from '../../format/words';
-  import { within } from '../../messages/figures';
   import { say } from '../../messages/say';
   import { kept } from '../../state/kept.svelte';
   import type { Tonight } from '../../state/tonight.svelte';
@@ -85,7 +84,7 @@
       {#if first}{say('verdict.first', {
           day: dayName(dayOf(first.at, kitchen.zone), today),
           time: clock(first.at, kitchen.zone),
-          what: within(stepLine(first, plan).title),
+          what: stepLine(first, plan).title,
         })}{/if}
     </p>
     <div class="no-print flex flex-wrap gap-1">

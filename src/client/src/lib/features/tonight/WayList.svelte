@@ -32,6 +32,13 @@
   const refused = $derived(ways.list.filter((w) => !w.tableAt));
   const shown = $derived(all ? works : firstOf(works, isOpen, few));
   const open = $derived(works.find(isOpen));
+  /** What the press shows that is not to be seen yet. */
+  const unfold = $derived.by(() => {
+    const counts = { count: works.length - shown.length, refused: refused.length };
+    if (all) return say('ways.fewer');
+    if (!counts.count) return say('ways.only_refused', counts);
+    return counts.refused ? say('ways.more_and_refused', counts) : say('ways.more', counts);
+  });
   const axis = $derived(axisOf(shown));
   const edge = 8;
   const x = $derived(
@@ -39,7 +46,9 @@
       .domain(axis)
       .range([edge, Math.max(width - edge, 2 * edge)]),
   );
-  const ticks = $derived(x.ticks(width > 300 ? 6 : 4));
+  /** Half of an hour's letters, px: none is cut off at an edge. */
+  const half = 16;
+  const ticks = $derived(x.ticks(width > 300 ? 6 : 4).filter((t) => x(t) >= half && x(t) <= width - half));
 
   function mend(way: WayLine, offer: Alternative) {
     tonight.dish = { ...tonight.dish, ...asDish(way) };
@@ -76,7 +85,7 @@
         onclick={() => (all = !all)}
         data-all-ways
       >
-        {all ? say('ways.fewer') : say('ways.all', { count: works.length, refused: refused.length })}
+        {unfold}
       </button>
     {/if}
   </div>
