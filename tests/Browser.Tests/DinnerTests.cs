@@ -130,6 +130,41 @@ public sealed class DinnerTests(ITestOutputHelper output)
     }
 
     [Fact]
+    public void Verdict_ways_and_waterline_are_seen_without_scrolling_and_the_verdict_with_it()
+    {
+        using var kitchen = new Kitchen();
+        kitchen.Run(k =>
+        {
+            double Edge(string css, string edge) =>
+                Convert.ToDouble(
+                    k.Driver.ExecuteScript($"return document.querySelector('{css}').getBoundingClientRect().{edge}"),
+                    CultureInfo.InvariantCulture
+                );
+            k.Open("/");
+            k.Until(d => d.FindElements(By.CssSelector(".ways[data-asking=false] input[name=way]:checked")).Count == 1);
+            Assert.Contains("First, today at 21:30. Soak 240 g chickpeas.", k.Text("main header"), StringComparison.Ordinal);
+            Assert.InRange(Edge(".ways", "bottom"), 200, 500);
+            Assert.InRange(Edge("figure svg", "top") + (0.9 * Edge("figure svg", "height")), 500, 800);
+            Assert.Empty(k.Driver.FindElements(By.CssSelector(".in-sight")));
+
+            k.Driver.ExecuteScript("window.scrollTo(0, 1200)");
+            k.Until(_ => k.Text(".in-sight").Contains("Chickpeas with brown basmati", StringComparison.Ordinal));
+            Assert.Contains("19:00", k.Text(".in-sight"), StringComparison.Ordinal);
+            Assert.Equal(0, Edge(".in-sight", "top"));
+            // The dish goes along and is changed from down there; a refusal is seen at once.
+            k.Select("vessel", 0);
+            k.Until(_ => k.Text("[role=alert] h1").StartsWith("The pot is too small", StringComparison.Ordinal));
+            Assert.True(
+                Edge("[role=alert] h1", "top") >= 0 || k.Text(".in-sight").StartsWith("The pot is too small", StringComparison.Ordinal)
+            );
+            Assert.All(k.Complaints(), c => Assert.Contains("422", c, StringComparison.Ordinal));
+            k.Select("vessel", 1);
+            k.Until(_ => k.Text("h1").StartsWith("Chickpeas", StringComparison.Ordinal));
+            Assert.All(k.Complaints(), c => Assert.Contains("422", c, StringComparison.Ordinal));
+        });
+    }
+
+    [Fact]
     public void All_ways_are_listed_and_one_of_them_is_shown()
     {
         using var kitchen = new Kitchen();
