@@ -77,6 +77,43 @@ public sealed partial class StoveApiTests : IDisposable
     }
 
     [Fact]
+    public async Task What_stood_in_water_when_it_was_planned_is_no_step_any_more()
+    {
+        var state = await Start(
+            KettleServer.Dish() with
+            {
+                Soak = "already",
+                SoakedSinceLocal = "2026-11-24T09:30",
+                ServeAtLocal = "2026-11-24T21:30",
+            }
+        );
+        var soak = Moment(state, "soaking");
+        Assert.Equal("done", soak.State);
+        Assert.Equal("drain", state.Moments.First(m => m.Id == state.NowId).Step!.Kind);
+        // It drank until the pot is lit, for more than the eight hours that have passed.
+        state = await Told(state, Did(state, "drain"));
+        Assert.DoesNotContain(state.Moments, m => m.Step?.Kind is "soak" or "drain" && m.State == "waiting");
+    }
+
+    [Fact]
+    public async Task A_soak_that_is_not_yet_or_too_long_ago_is_a_fault_of_its_field()
+    {
+        foreach (var since in new[] { "2026-11-24T18:30", "2026-11-20T09:30", "noon", null })
+        {
+            var answer = await _http.PostAsJsonAsync(
+                "/api/plans",
+                KettleServer.Dish() with
+                {
+                    Soak = "already",
+                    SoakedSinceLocal = since,
+                },
+                Cancel
+            );
+            Assert.Equal((400, "soakedSinceLocal"), (await answer.Problem()) is var (status, _, field) ? (status, field) : default);
+        }
+    }
+
+    [Fact]
     public async Task A_dinner_is_started_once_and_is_no_plan_to_be_changed_any_more()
     {
         var state = await Start();

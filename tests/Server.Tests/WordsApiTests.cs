@@ -53,6 +53,27 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         );
     }
 
+    /// <summary>It is six in the evening in the demo's kitchen.</summary>
+    [Theory]
+    [InlineData("black beans soaked since this morning, at 20:30", "already", "2026-11-24T08:00", null, "in water since 08:00")]
+    [InlineData("chickpeas soaking since 8, tonight 20:30", "already", "2026-11-24T08:00", null, "in water since 08:00")]
+    [InlineData("garbanzos en remojo desde las 9, para las 20:30", "already", "2026-11-24T09:00", null, "in water since 09:00")]
+    [InlineData("pinto soaked since 9 pm, table at 20:30", "already", "2026-11-23T21:00", null, "in water since 21:00")]
+    [InlineData("navy beans soaked overnight, 20:30", "already", "2026-11-23T21:30", null, "in water since 21:30")]
+    [InlineData("navy beans soaked overnight, tomorrow 20:30", "overnight", null, null, "soaked overnight")]
+    [InlineData("navy beans soaked last night, tomorrow 20:30", "already", "2026-11-23T21:30", null, "in water since 21:30")]
+    [InlineData("chickpeas been soaking for 6 hours, 20:30", "already", "2026-11-24T12:00", null, "in water since 12:00")]
+    [InlineData("chickpeas soaked for 3 hours, tomorrow 20:30", "hours", null, 3.0, "soaked for 3 h")]
+    [InlineData("a 2 hour soak, black beans tomorrow at seven", "hours", null, 2.0, "soaked for 2 h")]
+    [InlineData("black beans, not soaked", "none", null, null, "not soaked")]
+    public async Task A_line_says_since_when_they_soak(string line, string soak, string? since, double? hours, string chip)
+    {
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()));
+        Assert.Equal((soak, since, hours), (answer.Dish.Soak, answer.Dish.SoakedSinceLocal, answer.Dish.SoakHours));
+        Assert.Empty(answer.NotUnderstood);
+        Assert.Contains(answer.Parts, p => p.Means == chip);
+    }
+
     /// <summary>A way in which pulses leave their liquid is of the dish that is named now, and of an open pot; what cannot be had stands as
     /// not read, and the plan is there.</summary>
     [Theory]

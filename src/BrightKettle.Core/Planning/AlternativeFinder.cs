@@ -92,7 +92,7 @@ internal sealed class AlternativeFinder(Planner planner)
 
     private IEnumerable<Alternative> Unsoaked(Dish dish)
     {
-        if (dish.Soak == SoakChoice.None)
+        if (dish.Soak is SoakChoice.None or SoakChoice.Already)
         {
             return [];
         }
@@ -105,6 +105,14 @@ internal sealed class AlternativeFinder(Planner planner)
     /// <summary>A soak that is poured away opens most gates: overnight or quick, at the same hour or as early as it can be had.</summary>
     private IEnumerable<Alternative> Soaked(Dish dish)
     {
+        if (dish.SoaksInBowl)
+        {
+            foreach (var later in SoakedOn(dish))
+            {
+                yield return later;
+            }
+        }
+
         if (dish.Soak != SoakChoice.None || dish.Pulse.SoakHours.High <= 0)
         {
             yield break;
@@ -120,6 +128,19 @@ internal sealed class AlternativeFinder(Planner planner)
                 yield return offer;
             }
         }
+    }
+
+    /// <summary>What soaks too short by the hour is soaked for long enough by a later one.</summary>
+    private IEnumerable<Alternative> SoakedOn(Dish dish)
+    {
+        if (dish.SoakedSince is not { } since)
+        {
+            return [];
+        }
+
+        var (solved, _, _) = planner.Probe(dish);
+        var short5 = since + LectinGate.LeastSoak - solved.Way.LightAt;
+        return short5 > Duration.Zero ? Later(dish with { ServeAt = Five(dish.ServeAt + short5) }, null) : [];
     }
 
     private IEnumerable<Alternative> Tomorrow(Dish dish)
@@ -174,7 +195,10 @@ internal sealed class AlternativeFinder(Planner planner)
     private IEnumerable<Alternative> OtherWays(Dish dish)
     {
         var open = dish with { Method = Method.OpenPot, Cooker = null, RiceApart = null };
-        SoakChoice[] soaks = dish.Pulse.SoakHours.High > 0 ? [dish.Soak, SoakChoice.None, SoakChoice.Overnight] : [SoakChoice.None];
+        SoakChoice[] soaks =
+            dish.Soak == SoakChoice.Already ? [dish.Soak]
+            : dish.Pulse.SoakHours.High > 0 ? [dish.Soak, SoakChoice.None, SoakChoice.Overnight]
+            : [SoakChoice.None];
         foreach (
             var tried in soaks.Distinct().Select(s => open with { Soak = s }).Where(d => (d.Method, d.Soak) != (dish.Method, dish.Soak))
         )

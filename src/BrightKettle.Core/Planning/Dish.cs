@@ -1,6 +1,7 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -23,6 +24,12 @@ public enum SoakChoice
 
     /// <summary>Two or three minutes at the boil, an hour covered off the heat, drained.</summary>
     Quick,
+
+    /// <summary>In a bowl for so many hours before the flame: see <see cref="Dish.SoakHours"/>.</summary>
+    Hours,
+
+    /// <summary>In a bowl already: see <see cref="Dish.SoakedSince"/>.</summary>
+    Already,
 }
 
 /// <summary>Where pulses come from that are cooked already.</summary>
@@ -182,6 +189,24 @@ public sealed record Dish(
 
     /// <summary>Whether somebody is at home and awake.</summary>
     public bool AttendedAt(Instant at) => Household.AwakeAt(at) && !Away.Any(a => a.Contains(at));
+
+    /// <summary>For <see cref="SoakChoice.Hours"/>: how long, 0.5 to 24 h.</summary>
+    public double SoakHours { get; init; } = 2;
+
+    /// <summary>For <see cref="SoakChoice.Already"/>: since when they have stood in water; null otherwise.</summary>
+    public Instant? SoakedSince { get; init; }
+
+    /// <summary>For <see cref="SoakChoice.Already"/>: they stand in the fridge, and not on the counter.</summary>
+    public bool SoaksCold { get; init; }
+
+    /// <summary>They stand in a bowl of water before the flame, for however long.</summary>
+    public bool SoaksInBowl => Soak is SoakChoice.Overnight or SoakChoice.Hours or SoakChoice.Already;
+
+    /// <summary>A soak that ends before <see cref="LectinGate.LeastSoak"/>, once the planner has found that out.</summary>
+    internal bool SoakIsShort { get; init; }
+
+    /// <summary>Not soaked for long enough to lose a lectin with the water.</summary>
+    public bool CountsAsDry => Soak == SoakChoice.None || SoakIsShort;
 
     /// <summary>So many times the pulses, all of them.</summary>
     public Dish Scaled(double factor) =>

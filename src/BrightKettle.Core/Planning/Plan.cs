@@ -2,6 +2,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
+using NodaTime;
 
 namespace BrightKettle.Core.Planning;
 
@@ -78,6 +79,17 @@ public sealed record Plan(
 
     /// <summary>What stands on the scale of one of its pulses, g; of the first where none is named.</summary>
     public double OnTheScale(string pulseId = Way.PulseId) => ((PulseIngredient)Cook.Ingredients[Cook.IndexOf(pulseId)]).OnTheScale.Grams;
+
+    /// <summary>When something is first to be done: what soaks already was begun before.</summary>
+    public Instant Begins => FirstDeed(Dish, Cook, Way.LightAt);
+
+    internal static Instant FirstDeed(Dish dish, Cook cook, Instant light) =>
+        dish.SoakedSince is null
+            ? cook.Starts
+            : cook
+                .Actions.Where(a => a is not CookAction.Soak soak || soak.IngredientId == Way.RiceId)
+                .Select(a => a.Trigger.NotBefore ?? light)
+                .Min();
 
     /// <summary>What the reference pot's base is like at the table.</summary>
     public BaseState Base { get; init; }

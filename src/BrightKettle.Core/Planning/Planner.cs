@@ -29,13 +29,14 @@ public sealed class Planner(Simulator simulator)
 
     /// <summary>The way that a dish is solved by, judged on many pots. Nothing is offered instead: whatever is offered is tried so
     /// first.</summary>
-    private Tried Try(Dish dish, int pots, bool rough)
+    private Tried Try(Dish asked, int pots, bool rough)
     {
+        var dish = asked with { SoakIsShort = IsShort(asked) };
         var solved = Solve(dish);
-        var asked = Waits(solved) && Parks(solved) ? null : Judged(dish, solved, pots, rough);
-        if (asked is not null && !Cools(asked))
+        var first = Waits(solved) && Parks(solved) ? null : Judged(dish, solved, pots, rough);
+        if (first is not null && !Cools(first))
         {
-            return asked;
+            return first;
         }
 
         // A fast bag would stand lukewarm. A fast pot decides, the same for a plan that is compared as for one that is opened; what more
@@ -52,8 +53,20 @@ public sealed class Planner(Simulator simulator)
             }
         }
 
-        return Comes(best) > 0 ? best : asked ?? Judged(dish, solved, pots, rough);
+        return Comes(best) > 0 ? best : first ?? Judged(dish, solved, pots, rough);
     }
+
+    /// <summary>Whether a lectin has had too few hours to leave with the water: how long what soaks already stands is known once it is
+    /// known when the flame is lit.</summary>
+    private bool IsShort(Dish dish) =>
+        dish.BoilsFirst
+        && dish.Soak switch
+        {
+            SoakChoice.Hours => Duration.FromHours(dish.SoakHours) < LectinGate.LeastSoak,
+            SoakChoice.Already => SoakPlan.Place(dish, Solve(dish).Way.LightAt, out _) is not { } soak
+                || soak.EndsAt - soak.StartsAt < LectinGate.LeastSoak,
+            _ => false,
+        };
 
     /// <summary>Chance of what can be planned; 0 for what is refused.</summary>
     private static double Comes(Tried tried) => tried is { Refusal: null, Plan: { } plan } ? plan.ShareTender : 0;
@@ -216,14 +229,14 @@ public sealed class Planner(Simulator simulator)
             return unattended;
         }
 
-        if (dish.Soak == SoakChoice.Overnight && SoakPlan.Place(dish, light, out var latest) is null)
+        if (dish.SoaksInBowl && SoakPlan.Place(dish, light, out var latest) is null)
         {
             return Refuse(PlanRefusal.SoakTooLate, "soak", new(LatestSoak: latest, Minutes: (dish.ServeAt - latest).TotalMinutes));
         }
 
-        if (solved.Cook.Starts < dish.Now)
+        if (Planning.Plan.FirstDeed(dish, solved.Cook, solved.Way.LightAt) is var begins && begins < dish.Now)
         {
-            var table = dish.Now + (dish.ServeAt - solved.Cook.Starts);
+            var table = dish.Now + (dish.ServeAt - begins);
             return Refuse(PlanRefusal.TooSoon, "serveAt", new(EarliestTable: table, Minutes: (dish.ServeAt - light).TotalMinutes));
         }
 
@@ -362,7 +375,15 @@ public sealed class Planner(Simulator simulator)
             cook,
             forecast,
             Join(dish, solved, forecast),
-            new(FirstWater(cook), soak?.Water, Mass.FromGrams(added + salt.ToAddGrams), Mass.FromGrams(salt.EdibleGrams)) { Sheet = salt },
+            new(
+                FirstWater(cook),
+                dish.SoakedSince is null ? soak?.Water : null,
+                Mass.FromGrams(added + salt.ToAddGrams),
+                Mass.FromGrams(salt.EdibleGrams)
+            )
+            {
+                Sheet = salt,
+            },
             forecast.ShareTender,
             blind,
             gates,

@@ -15,10 +15,15 @@ internal sealed record SoakPlan(Instant StartsAt, Instant EndsAt, bool InFridge,
     /// <summary>A soak that ends this shortly before the heat is not worth a trip to the fridge.</summary>
     private static readonly Duration NotWorthChilling = Duration.FromMinutes(40);
 
-    /// <summary>The evening before, drained at the latest when the limit is reached while somebody is up; or null with the latest start
+    /// <summary>So many hours before the flame, since when it stands, or the evening before: drained at the latest when the limit is reached while somebody is up; or null with the latest start
     /// that would still do.</summary>
     public static SoakPlan? Place(Dish dish, Instant lightAt, out Instant latestStart)
     {
+        if (dish.Soak != SoakChoice.Overnight)
+        {
+            return PlaceHours(dish, lightAt, out latestStart);
+        }
+
         var home = dish.Household;
         var least = Duration.FromHours(Math.Max(1, dish.Pulse.SoakHours.Low));
         latestStart = lightAt - least;
@@ -47,6 +52,50 @@ internal sealed record SoakPlan(Instant StartsAt, Instant EndsAt, bool InFridge,
         var cold = start + SoakLimit.InFridge;
         return lightAt <= cold ? new(start, lightAt, true, false) : new(start, home.NextAwake(start + least), true, true);
     }
+
+    /// <summary>So many hours before the flame, begun while somebody is up; or since when they stand already.</summary>
+    private static SoakPlan? PlaceHours(Dish dish, Instant lightAt, out Instant latestStart)
+    {
+        var home = dish.Household;
+        latestStart = lightAt - Duration.FromHours(dish.SoakHours);
+        var start = dish.SoakedSince ?? latestStart;
+        if (dish.SoakedSince is null)
+        {
+            while (!home.AwakeAt(start) && lightAt - start < SoakLimit.InFridge)
+            {
+                start -= AStep;
+            }
+
+            if (start < dish.Now)
+            {
+                return null;
+            }
+        }
+
+        // A bowl that has begun on the counter is not moved into the fridge unnoticed: it is drained by its limit, and then chilled.
+        var counter = start + SoakLimit.OnCounter(home.Room);
+        if (lightAt <= counter && !dish.SoaksCold)
+        {
+            return new(start, lightAt, false, false);
+        }
+
+        var cold = dish.SoaksCold || dish.SoakedSince is null;
+        var limit = cold ? start + SoakLimit.InFridge : counter;
+        if (lightAt <= limit)
+        {
+            return new(start, lightAt, cold, false);
+        }
+
+        var end = Instant.Max(limit, dish.Now);
+        while (!home.AwakeAt(end) && end > dish.Now)
+        {
+            end -= AStep;
+        }
+
+        return new(start, end, cold, lightAt - end > NotWorthChilling);
+    }
+
+    private static readonly Duration AStep = Duration.FromMinutes(5);
 
     private static Instant NextMorning(Household home, Instant from)
     {

@@ -162,13 +162,13 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
         && dish is { Style: Style.Dry, Method: Method.OpenPot, WaitsHot: false }
         && dish.Targets.Usual(dish.Pulse) == PulseTarget.Firm
         && HotUntil is null
-        && !(dish.BoilsFirst && dish.Soak == SoakChoice.None)
+        && !(dish.BoilsFirst && dish.CountsAsDry)
         && dish.Extras.All(x => x.Time == ExtraTime.Start);
 
     /// <summary>Where the lid can be lifted the others join once the slowest is soft; dry seed with a lectin goes in with the first, so that
     /// it never leaves the boil.</summary>
     internal static bool MayJoinLater(Dish dish, OtherPulse other) =>
-        dish.Method is Method.OpenPot && (!other.Pulse.BoilsFirst || dish.Soak == SoakChoice.Overnight);
+        dish.Method is Method.OpenPot && (!other.Pulse.BoilsFirst || (dish.SoaksInBowl && !dish.SoakIsShort));
 
     /// <summary>Further pulses that join the first when it is far enough.</summary>
     internal IEnumerable<OtherPulse> Later(Dish dish) => OtherWait is null ? [] : dish.OtherPulses.Where(o => MayJoinLater(dish, o));

@@ -72,7 +72,7 @@ public sealed record WayFacts(
             { Method: Method.SlowCooker } => "alone_for_hours",
             { Method: Method.Pressure, Soak: SoakChoice.None } => "fastest_from_dry",
             { Method: Method.Pressure } => "fast_and_even",
-            { Soak: SoakChoice.Overnight } => "even_and_short",
+            { SoaksInBowl: true } => "even_and_short",
             { Soak: SoakChoice.Quick } => "soaked_in_an_hour",
             { Pulse.SoakHours.High: <= 0 } => "needs_no_soak",
             _ => "nothing_ahead",

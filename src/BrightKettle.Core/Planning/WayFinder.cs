@@ -55,7 +55,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     {
         var dish = asked with { RiceApart = null, RiceJoin = RiceJoin.InThePot };
         var useful = dish.Pulse.SoakHours.High > 0;
-        foreach (var soak in Soaks.Where(s => useful || s == SoakChoice.None))
+        foreach (var soak in SoaksOf(dish).Where(s => useful || s is SoakChoice.None or SoakChoice.Already))
         {
             yield return dish with
             {
@@ -107,6 +107,15 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
         };
     }
 
+    /// <summary>What soaks already, soaks; so many hours are tried where they were asked for.</summary>
+    private static IEnumerable<SoakChoice> SoaksOf(Dish dish) =>
+        dish.Soak switch
+        {
+            SoakChoice.Already => [SoakChoice.Already],
+            SoakChoice.Hours => Soaks.Prepend(SoakChoice.Hours),
+            _ => Soaks,
+        };
+
     /// <summary>Pulses that leave their liquor for the rice, where it is eaten without a spoon: one way each, dry from the bag for quick
     /// pulses and soaked for slow ones.</summary>
     private static IEnumerable<Dish> Drained(Dish dish) =>
@@ -117,7 +126,10 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                 {
                     Method = Method.OpenPot,
                     Cooker = null,
-                    Soak = dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? SoakChoice.Overnight : SoakChoice.None,
+                    Soak =
+                        dish.Soak is SoakChoice.Already or SoakChoice.Hours ? dish.Soak
+                        : dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? SoakChoice.Overnight
+                        : SoakChoice.None,
                     RiceJoin = join,
                 }
             );

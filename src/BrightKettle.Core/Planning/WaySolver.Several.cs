@@ -129,7 +129,7 @@ internal sealed partial class WaySolver
     /// <summary>Seconds that a slow bag of a further pulse takes by itself, from the flame; null when it never gets there.</summary>
     private double? SecondsAlone(OtherPulse other, FeltState state)
     {
-        var soak = dish.Soak == SoakChoice.Overnight && other.Pulse.SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None;
+        var soak = dish.SoaksInBowl && other.Pulse.SoakHours.High > 0 ? dish.Soak : SoakChoice.None;
         var alone = new WaySolver(
             simulator,
             dish with

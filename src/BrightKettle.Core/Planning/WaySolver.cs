@@ -89,12 +89,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     public SolvedWay Solve()
     {
-        if (
-            dish.Method == Method.Pressure
-            && dish.Rice is not null
-            && dish.OtherPulses.Count == 0
-            && !(AtRisk && dish.Soak == SoakChoice.None)
-        )
+        if (dish.Method == Method.Pressure && dish.Rice is not null && dish.OtherPulses.Count == 0 && !(AtRisk && dish.CountsAsDry))
         {
             return Best(null, new Way(JoinOrder.PulseFirst, dish.ServeAt), Waits.Reverse());
         }
@@ -107,7 +102,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         if (dish.Rice is not null && dish.RiceJoin != RiceJoin.InThePot)
         {
             // Cooked through before their liquor is wanted, or dry seed that may not leave the boil before.
-            var soft = dish.RiceJoin == RiceJoin.InTheLiquor || (AtRisk && dish.Soak == SoakChoice.None);
+            var soft = dish.RiceJoin == RiceJoin.InTheLiquor || (AtRisk && dish.CountsAsDry);
             return Best(null, new Way(JoinOrder.PulseFirst, dish.ServeAt), soft ? [FeltState.Soft] : Waits);
         }
 
@@ -129,7 +124,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             return SolveAlone();
         }
 
-        if (AtRisk && dish.Soak == SoakChoice.None)
+        if (AtRisk && dish.CountsAsDry)
         {
             // Boiling dry seed clears nothing: it must be tender before the flame goes down.
             return SolveWaiting(new Way(JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
@@ -240,9 +235,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         {
             // A hard boil before the lid is locked takes its steam from the same water.
             var hard =
-                AtRisk && dish.Soak != SoakChoice.None
-                    ? LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious)
-                    : Duration.Zero;
+                AtRisk && !dish.CountsAsDry ? LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious) : Duration.Zero;
             var steam = Mass.FromGrams(simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds);
             way = way with
             {

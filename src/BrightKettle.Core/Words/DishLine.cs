@@ -12,6 +12,7 @@ namespace BrightKettle.Core.Words;
 /// <param name="Extras">The same for what goes in beside them.</param>
 /// <param name="RiceBeside">In a pot of its own, by the words or by the dish that is named.</param>
 /// <param name="SaysBeside">By the words.</param>
+/// <param name="Soaking">How long they stand in water, or since when; null where the line does not say.</param>
 /// <param name="WithoutIds">Extras and pulses that are not wanted.</param>
 /// <param name="Parts">What was read and what was not, where it stands.</param>
 public sealed record DishWish(
@@ -31,6 +32,7 @@ public sealed record DishWish(
     PulseTarget? PulseTarget,
     RiceTarget? RiceTarget,
     SoakChoice? Soak,
+    LineSoak? Soaking,
     Method? Method,
     CookedFrom CookedFrom,
     IReadOnlyList<(string Id, SaidAmount? Amount)> Extras,
@@ -47,6 +49,14 @@ public sealed record DishWish(
     /// <summary>Words that mean nothing here.</summary>
     public IReadOnlyList<string> NotUnderstood => [.. Parts.OfType<LinePart.Unread>().Select(u => u.Word)];
 }
+
+/// <summary>What a line says of a soak beside its kind.</summary>
+/// <param name="For">How long; null where it is not said.</param>
+/// <param name="Stood">They stand in water already.</param>
+/// <param name="Since">Since this hour; null where it is not said.</param>
+/// <param name="Sure">Morning or evening of it was said.</param>
+/// <param name="Night">The night before, where they stand already.</param>
+public sealed record LineSoak(Duration? For, bool Stood, LocalTime? Since, bool Sure, bool Night);
 
 /// <summary>Reads a dinner said in one line: "for four, at seven: 300 g chickpeas with brown rice, saucy, no onion".</summary>
 public sealed class DishLine(PulseCatalogue catalogue)
@@ -119,7 +129,8 @@ public sealed class DishLine(PulseCatalogue catalogue)
             Word<Style>(Said("style")) ?? Word<Style>(dish?.Style),
             Word<PulseTarget>(Said("pulse")) ?? Word<PulseTarget>(dish?.PulseTarget),
             Word<RiceTarget>(Said("rice")) ?? Word<RiceTarget>(dish?.RiceTarget),
-            Word<SoakChoice>(Said("soak")),
+            Word<SoakChoice>(Said("soak")) ?? (parts.Any(p => p is LinePart.SoakFor or LinePart.Since) ? SoakChoice.Overnight : null),
+            Soaking(parts, line),
             tins || from is not null ? Method.Cooked : Word<Method>(Said("method")),
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],
@@ -154,6 +165,48 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
         return parts;
     }
+
+    private static LineSoak? Soaking(List<LinePart> parts, string line)
+    {
+        if (parts.OfType<LinePart.SoakFor>().LastOrDefault() is { } so)
+        {
+            return new(so.Span, so.Stood, null, false, false);
+        }
+
+        if (parts.OfType<LinePart.Since>().LastOrDefault() is { } since)
+        {
+            return new(null, true, since.At, since.Sure, false);
+        }
+
+        // "Since this morning", "last night", "soaking already": the words themselves say when.
+        return parts.LastOrDefault(p => p is LinePart.Said { Of: "soak", Means: "overnight" }) is not { } said ? null
+            : Says(line, said, "morning") ? new(null, true, Morning, true, false)
+            : Stood.Any(w => Says(line, said, w)) ? new(null, true, null, false, true)
+            : Tensed.Any(w => Says(line, said, w)) ? new(null, false, null, false, true)
+            : null;
+    }
+
+    private static readonly LocalTime Morning = new(8, 0);
+
+    /// <summary>Words of what stands in water already.</summary>
+    private static readonly string[] Stood =
+    [
+        "since",
+        "last night",
+        "already",
+        "been",
+        "soaking",
+        "have",
+        "night before",
+        "yesterday",
+        "desde",
+        "dejado",
+        "veille",
+        "geceden",
+    ];
+
+    /// <summary>Words of what is soaked, or shall be: the hour of the table decides.</summary>
+    private static readonly string[] Tensed = ["soaked", "remojad", "tremp", "eingeweicht", "ammollat", "demolhad", "bhig", "ıslatılmış"];
 
     /// <summary>Rice that was said by no name.</summary>
     private const string PlainRice = "long_white";

@@ -29,7 +29,10 @@ public sealed record DishForm(
     string? CookedFrom = null,
     string? PulseTarget = null,
     string? RiceTarget = null,
-    string? RiceJoin = null
+    string? RiceJoin = null,
+    double? SoakHours = null,
+    string? SoakedSinceLocal = null,
+    bool SoaksCold = false
 );
 
 public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null);

@@ -11,7 +11,7 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <summary>What is wanted.</summary>
 /// <param name="Pulse">Null: the usual amount for so many people.</param>
 /// <param name="RiceId">Null: no rice.</param>
-/// <param name="Soak">none, overnight or quick.</param>
+/// <param name="Soak">none, overnight, quick, hours (see soakHours) or already (see soakedSinceLocal).</param>
 /// <param name="Style">dry, moist, saucy or soup.</param>
 /// <param name="BurnerId">Null: the first burner.</param>
 /// <param name="ServeAtLocal">On the kitchen's clock, as 2026-11-25T19:00.</param>
@@ -29,6 +29,9 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="PulseTarget">firm, whole, creamy or melted; null: as is usual with the style.</param>
 /// <param name="RiceTarget">fluffy, soft or porridge; null: as is usual with the style.</param>
 /// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
+/// <param name="SoakHours">With the soak hours: how long, 0.5 to 24; null: two.</param>
+/// <param name="SoakedSinceLocal">With the soak already: since when, as 2026-11-25T08:00, at most three days ago.</param>
+/// <param name="SoaksCold">With the soak already: in the fridge, and not on the counter.</param>
 public sealed record DishDto(
     string PulseId,
     AmountDto? Pulse,
@@ -54,7 +57,10 @@ public sealed record DishDto(
     [property: OneOf(typeof(CookedFrom))] string? CookedFrom = null,
     [property: OneOf(typeof(PulseTarget))] string? PulseTarget = null,
     [property: OneOf(typeof(RiceTarget))] string? RiceTarget = null,
-    [property: OneOf(typeof(RiceJoin))] string? RiceJoin = null
+    [property: OneOf(typeof(RiceJoin))] string? RiceJoin = null,
+    double? SoakHours = null,
+    string? SoakedSinceLocal = null,
+    bool SoaksCold = false
 );
 
 /// <summary>A further pulse in the same pot.</summary>

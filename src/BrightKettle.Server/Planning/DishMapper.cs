@@ -40,6 +40,8 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         RiceTarget? riceTarget = dto.RiceTarget is null ? null : ClosedSet.Read<RiceTarget>(dto.RiceTarget, "riceTarget", checks);
         var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);
+        var soakedSince = soak == SoakChoice.Already ? SoakedSince(dto.SoakedSinceLocal, checks) : null;
+        var soakHours = dto.SoakHours is { } hours ? checks.Within(hours, 0.5, 24, "soakHours") : UsualSoakHours;
         var salt = dto.Salt is null ? kitchen.HouseWays.Salt : ClosedSet.Read<SaltSchool>(dto.Salt, "salt", checks);
         var little = (int)checks.Within(dto.LittleOnes, 0, 10, "littleOnes");
         var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
@@ -104,6 +106,9 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 dto.Seed
             )
             {
+                SoakHours = soakHours,
+                SoakedSince = soakedSince,
+                SoaksCold = dto.SoaksCold,
                 Method = method,
                 CookedFrom = cookedFrom,
                 Cooker = cooker,
@@ -281,6 +286,29 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 checks.Add("request.unknown_word", $"{field}.unit");
                 return usual;
         }
+    }
+
+    /// <summary>Where a few hours are meant and nobody says how many.</summary>
+    private const double UsualSoakHours = 2;
+
+    /// <summary>Longer than any soak may stand.</summary>
+    private static readonly Duration LongestSoak = Duration.FromDays(3);
+
+    private Instant? SoakedSince(string? local, FieldFaults checks)
+    {
+        if (LocalTimes.Read(local) is not { } time)
+        {
+            checks.Add("request.time", "soakedSinceLocal");
+            return null;
+        }
+
+        var at = kitchen.Household.InstantOf(time);
+        if (at > now || now - at > LongestSoak)
+        {
+            checks.Add("dish.soaked_since", "soakedSinceLocal");
+        }
+
+        return at;
     }
 
     private Instant ServeAt(string? local, FieldFaults checks)

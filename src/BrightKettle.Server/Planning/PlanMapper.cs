@@ -43,7 +43,7 @@ public static class PlanMapper
             new(
                 ClosedSet.Word(dish.Salt),
                 plan.KeepsSoakWater,
-                dish.Soak == SoakChoice.Overnight && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak
+                dish.SoaksInBowl && dish.SoakedSince is null && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak
             ),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
             CookWriter.Write(plan.Cook)
@@ -55,7 +55,7 @@ public static class PlanMapper
         ArgumentNullException.ThrowIfNull(plan);
         var table = plan.Forecast.Find(StepIds.Table)!;
         return new(
-            plan.Cook.Starts.ToDateTimeOffset(),
+            plan.Begins.ToDateTimeOffset(),
             plan.Forecast.Find(StepIds.Light)!.Reference.ToDateTimeOffset(),
             plan.Forecast.Find(StepIds.Join)?.Reference.ToDateTimeOffset(),
             table.Early.ToDateTimeOffset(),

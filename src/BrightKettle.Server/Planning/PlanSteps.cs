@@ -43,7 +43,7 @@ public static class PlanSteps
         return m.StepId switch
         {
             StepIds.SoakStarts => Make(
-                "soak",
+                plan.Dish.SoakedSince is null ? "soak" : "soaking",
                 m,
                 new(
                     Grams: plan.Dish.PulseDry.Grams,

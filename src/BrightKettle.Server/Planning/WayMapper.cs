@@ -25,7 +25,7 @@ public static class WayMapper
             dish.OtherVessels.FirstOrDefault(v => v.Id == way.CookerId)?.Name,
             way.PulseId,
             way.PulseId is { } id ? catalogue.FindPulse(id)?.Said : null,
-            plan?.Cook.Starts.ToDateTimeOffset(),
+            plan?.Begins.ToDateTimeOffset(),
             table?.Early.ToDateTimeOffset(),
             table?.Reference.ToDateTimeOffset(),
             table?.Late.ToDateTimeOffset(),

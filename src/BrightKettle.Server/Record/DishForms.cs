@@ -34,7 +34,10 @@ public static class DishForms
             d.CookedFrom,
             d.PulseTarget,
             d.RiceTarget,
-            d.RiceJoin
+            d.RiceJoin,
+            d.SoakHours,
+            d.SoakedSinceLocal,
+            d.SoaksCold
         );
     }
 
@@ -66,7 +69,10 @@ public static class DishForms
             d.CookedFrom,
             d.PulseTarget,
             d.RiceTarget,
-            d.RiceJoin
+            d.RiceJoin,
+            d.SoakHours,
+            d.SoakedSinceLocal,
+            d.SoaksCold
         );
     }
 

@@ -34,7 +34,11 @@ public sealed record StoredEvening(
         var started = StartedCook.Read(events.Last(e => e.Kind == CookProjection.Started).Payload);
         var planned = new CookReader(catalogue, new FieldFaults()).Read(started.Cook)
             ?? throw new InvalidOperationException($"The cook {row.Id} was stored and cannot be read.");
-        return new StoredEvening(row, started, planned, [], [], new EveningState(planned, [])).After(row, events, catalogue);
+        return new StoredEvening(row, started, planned, [], [], new EveningState(planned, Begun(planned, started))).After(
+            row,
+            events,
+            catalogue
+        );
     }
 
     /// <summary>The same evening with what was told since: what is known already is not read again.</summary>
@@ -67,11 +71,11 @@ public sealed record StoredEvening(
     {
         var undone = Undone(undoings);
         List<StoredEntry> marked = [.. told.Select(t => undone.Contains(t.Entry.EventId) == t.Undone ? t : t with { Undone = !t.Undone })];
-        return this with { Told = marked, Undoings = undoings, Evening = EveningOf(catalogue, Planned, marked.Where(t => !t.Undone)) };
+        return this with { Told = marked, Undoings = undoings, Evening = EveningOf(catalogue, marked.Where(t => !t.Undone)) };
     }
 
     /// <summary>Without the last thing that was told or taken back: to say what it changed.</summary>
-    public EveningState Before(PulseCatalogue catalogue) => EveningOf(catalogue, Planned, Told.Where(t => !t.Undone).SkipLast(1));
+    public EveningState Before(PulseCatalogue catalogue) => EveningOf(catalogue, Told.Where(t => !t.Undone).SkipLast(1));
 
     /// <summary>An evening that nobody touched for so long after its last moment is set aside.</summary>
     private static readonly Duration Forgotten = Duration.FromHours(8);
@@ -99,20 +103,27 @@ public sealed record StoredEvening(
         }
     }
 
-    private static EveningState EveningOf(PulseCatalogue catalogue, Cook planned, IEnumerable<StoredEntry> told)
+    /// <summary>What had been done when it was planned: pulses that stood in water already.</summary>
+    private static IEnumerable<Entry> Begun(Cook planned, StartedCook started) =>
+        Moment
+            .Of(planned.Actions, planned.Kitchen, 0)
+            .Where(m => m.Actions[0] is CookAction.Soak && m.Trigger.NotBefore < Instant.FromDateTimeOffset(started.PlannedAt))
+            .Select(m => new Entry.Done(Guid.Empty, m.Trigger.NotBefore!.Value, m.Id));
+
+    private EveningState EveningOf(PulseCatalogue catalogue, IEnumerable<StoredEntry> told)
     {
-        var entries = new List<Entry>();
-        var cook = planned;
+        List<Entry> entries = [.. Begun(Planned, Started)];
+        var cook = Planned;
         foreach (var one in told)
         {
             if (new EntryReader(catalogue, cook).Read(new ToldPayload(one.Entry, one.Course), new FieldFaults()) is { } entry)
             {
                 entries.Add(entry);
-                cook = entry is Entry.Chose ? new EveningState(planned, entries).Cook : cook;
+                cook = entry is Entry.Chose ? new EveningState(Planned, entries).Cook : cook;
             }
         }
 
-        return new(planned, entries);
+        return new(Planned, entries);
     }
 
     /// <summary>Ids that an undoing names which holds itself: an undoing that was taken back undoes nothing.</summary>

@@ -61,21 +61,22 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             understood.Add(Said.Say($"target.rice.{ClosedSet.Word(grain)}"));
         }
 
-        if (wish.Soak is { } soak)
-        {
-            dish = dish with { Soak = ClosedSet.Word(soak) };
-            understood.Add(Said.LineSoak(ClosedSet.Word(soak)));
-        }
-
         dish = Method(wish, dish, left, understood, line);
         dish = RiceJoins(wish, dish, left, understood, line);
         dish = Extras(wish, dish, understood);
+        dish = Time(wish, dish, understood);
+        if (wish.Soak is not null)
+        {
+            dish = new LineSoaks(kitchen, now).In(dish, wish);
+            understood.Add(LineSoaks.Said(dish));
+        }
+
         return new(
-            Time(wish, dish, understood),
+            dish,
             understood,
             left,
             Choices(wish, line),
-            new LineParts(catalogue, kitchen, now).Of(wish, left, _misspelt?.Said, line)
+            new LineParts(catalogue, kitchen, now).Of(wish, dish, left, _misspelt?.Said, line)
         );
     }
 

@@ -5,6 +5,7 @@ using BrightKettle.Core.Words;
 using BrightKettle.Core.Words.Lines;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Planning;
 using NodaTime;
 using Said = BrightKettle.Server.Messages.Messages;
 
@@ -15,9 +16,10 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
 {
     public static string Text(LinePart part, string line) => line.Substring(part.Start, Math.Min(part.Length, line.Length - part.Start));
 
+    /// <param name="dish">As the line made it.</param>
     /// <param name="left">Texts that nothing reads, or that were read and cannot be had: they stand as not understood.</param>
     /// <param name="misspelt">What an unread word that is not left was taken for; null for none.</param>
-    public List<LinePartDto> Of(DishWish wish, IReadOnlyList<string> left, string? misspelt, string line)
+    public List<LinePartDto> Of(DishWish wish, DishDto dish, IReadOnlyList<string> left, string? misspelt, string line)
     {
         var parts = new List<LinePartDto>();
         foreach (var part in wish.Parts)
@@ -26,7 +28,7 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             var means =
                 part is LinePart.Unread unread ? (left.Contains(unread.Word) ? null : misspelt)
                 : left.Contains(text) ? null
-                : Means(part);
+                : Means(part, dish);
             if (means is not null || part is LinePart.Unread or LinePart.Said { Of: not "idle" } || left.Contains(text))
             {
                 parts.Add(new(part.Start, part.Length, text, means));
@@ -36,9 +38,10 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
         return parts;
     }
 
-    private string? Means(LinePart part) =>
+    private string? Means(LinePart part, DishDto dish) =>
         part switch
         {
+            LinePart.Since or LinePart.SoakFor or LinePart.Said { Of: "soak" } => LineSoaks.Said(dish),
             LinePart.People { Little: true } p => Said.LineLittle(p.Count),
             LinePart.People p => Said.LinePeople(p.Count),
             LinePart.Time t => Said.LineAt(Clock(t.At)),
@@ -62,7 +65,6 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
         said.Of switch
         {
             "style" => said.Means,
-            "soak" => Said.LineSoak(said.Means),
             "method" => said.Means switch
             {
                 "pressure" => Cooker(underPressure: true),

@@ -47,7 +47,8 @@ public static class HandsPlanner
         var list = new List<Visit>();
         foreach (var m in plan.Forecast.Moments)
         {
-            if (!HandsTable.Visits.TryGetValue(m.StepId, out var row))
+            // What soaks already asks for no hand.
+            if (!HandsTable.Visits.TryGetValue(m.StepId, out var row) || (m.StepId == StepIds.SoakStarts && m.Reference < plan.Dish.Now))
             {
                 continue;
             }

@@ -5,7 +5,7 @@ using NodaTime;
 
 namespace BrightKettle.Core.Planning.Stages;
 
-/// <summary>Bowls of pulses on the counter and in the fridge, where the dish has them soaked overnight and there is a time for it.</summary>
+/// <summary>Bowls of pulses on the counter and in the fridge, where the dish has them soaked so and there is a time for it.</summary>
 internal sealed record SoakPulses : Stage
 {
     /// <summary>Water of the soak over the dry weight: enough to stay covered when they have swollen.</summary>
@@ -16,7 +16,7 @@ internal sealed record SoakPulses : Stage
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
-        if (dish.Soak != SoakChoice.Overnight || SoakPlan.Place(dish, way.LightAt, out _) is not { } soak)
+        if (!dish.SoaksInBowl || SoakPlan.Place(dish, way.LightAt, out _) is not { } soak)
         {
             return;
         }

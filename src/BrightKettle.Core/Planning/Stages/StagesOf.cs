@@ -108,5 +108,5 @@ internal static class StagesOf
             : [new UntilFound(AtFirstLook: true), new OthersJoin(drained)];
 
     /// <summary>What was never soaked gains nothing by it under pressure.</summary>
-    private static bool NeedsHardBoil(Dish dish) => dish.BoilsFirst && !(dish.Method == Method.Pressure && dish.Soak == SoakChoice.None);
+    private static bool NeedsHardBoil(Dish dish) => dish.BoilsFirst && !(dish.Method == Method.Pressure && dish.CountsAsDry);
 }

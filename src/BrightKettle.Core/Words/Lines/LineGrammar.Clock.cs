@@ -208,6 +208,26 @@ internal sealed partial class LineGrammar
         return (!asShown && hour is >= 1 and < 12 ? hour + 12 : hour, clock);
     }
 
+    private static readonly string[] HourWords =
+    [
+        "hour",
+        "hours",
+        "hr",
+        "hrs",
+        "h",
+        "heure",
+        "heures",
+        "hora",
+        "horas",
+        "stunde",
+        "stunden",
+        "ora",
+        "ore",
+        "saat",
+    ];
+
+    private static readonly string[] MinuteWords = ["min", "mins", "minute", "minutes", "minuten", "minutos", "minuti", "dakika"];
+
     /// <summary>in two hours, in an hour and a half, in 90 minutes, dans 2 heures, en dos horas.</summary>
     private Found Relative(IReadOnlyList<Token<LineToken>> t, int at)
     {
@@ -224,25 +244,8 @@ internal sealed partial class LineGrammar
             next++;
         }
 
-        var hours = Is(
-            t,
-            next,
-            "hour",
-            "hours",
-            "hr",
-            "hrs",
-            "h",
-            "heure",
-            "heures",
-            "hora",
-            "horas",
-            "stunde",
-            "stunden",
-            "ora",
-            "ore",
-            "saat"
-        );
-        if (!hours && !Is(t, next, "min", "mins", "minute", "minutes", "minuten", "minutos", "minuti", "dakika"))
+        var hours = Is(t, next, HourWords);
+        if (!hours && !Is(t, next, MinuteWords))
         {
             return default;
         }

@@ -81,6 +81,8 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             );
         }
 
+        yield return Since(t, at);
+        yield return SoakFor(t, at);
         yield return Relative(t, at);
         yield return Clock(t, at);
         yield return People(t, at);

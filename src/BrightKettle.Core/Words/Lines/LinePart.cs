@@ -51,6 +51,14 @@ public abstract record LinePart(int Start, int Length)
     /// <param name="Of">style, soak, method, from, pulse, rice or join.</param>
     public sealed record Said(int Start, int Length, string Of, string Means) : LinePart(Start, Length);
 
+    /// <summary>They have stood in water since this hour.</summary>
+    /// <param name="Sure">Morning or evening was said.</param>
+    public sealed record Since(int Start, int Length, LocalTime At, bool Sure) : LinePart(Start, Length);
+
+    /// <summary>They stand in water for so long.</summary>
+    /// <param name="Stood">They have stood so long already.</param>
+    public sealed record SoakFor(int Start, int Length, Duration Span, bool Stood) : LinePart(Start, Length);
+
     /// <summary>A word that means nothing here.</summary>
     public sealed record Unread(int Start, int Length, string Word) : LinePart(Start, Length);
 }

@@ -265,6 +265,6 @@ describe('ways', () => {
   });
 
   it('offers each soak that the server knows', () => {
-    expect(soaks.map((s) => s.id)).toEqual(['overnight', 'quick', 'none']);
+    expect(soaks.map((s) => s.id)).toEqual(['overnight', 'quick', 'none', 'hours', 'already']);
   });
 });

@@ -36,7 +36,7 @@ export const riceTargets = (['usual', 'fluffy', 'soft', 'porridge'] as const).ma
   name: say(`target.rice.${id}`),
 }));
 
-const soakIds: Soak[] = ['overnight', 'quick', 'none'];
+const soakIds: Soak[] = ['overnight', 'quick', 'none', 'hours', 'already'];
 export const soaks = soakIds.map((id) => ({
   id,
   name: say(`soak.${id}.name`),

@@ -20,6 +20,9 @@ export function grouped(lines: DinnerLine[], now: string): Groups {
 export function again(dish: Dish, nowLocal: string): Dish {
   const hour = dish.serveAtLocal.slice(10);
   const today = nowLocal.slice(0, 10);
-  const day = dish.soak === 'overnight' || today + hour <= nowLocal ? addDays(today, 1) : today;
-  return { ...dish, serveAtLocal: day + hour, pull: null };
+  // What stood in water then does not stand there now.
+  const anew: Dish =
+    dish.soak === 'already' ? { ...dish, soak: 'overnight', soakedSinceLocal: null, soaksCold: false } : dish;
+  const day = anew.soak === 'overnight' || today + hour <= nowLocal ? addDays(today, 1) : today;
+  return { ...anew, serveAtLocal: day + hour, pull: null };
 }

@@ -47,6 +47,9 @@ export class Tonight {
     cookedFrom: null,
     pulseTarget: null,
     riceTarget: null,
+    soakHours: null,
+    soakedSinceLocal: null,
+    soaksCold: false,
   });
   /** As it was at first: what a new dinner begins with. */
   readonly #first = { ...this.dish };

@@ -12,7 +12,7 @@
 
 <fieldset>
   <legend class="mb-1 text-sm font-semibold">{legend}</legend>
-  <div class="border-primary flex overflow-hidden rounded-[0.6rem] border-[1.5px]">
+  <div class="border-primary flex flex-wrap overflow-hidden rounded-[0.6rem] border-[1.5px]">
     {#each options as option (option.id)}
       <label
         class="has-checked:bg-primary has-checked:text-primary-content has-focus-visible:ring-info flex-1 cursor-pointer px-2 py-2 text-center text-[0.95rem] leading-tight has-focus-visible:ring-3"

@@ -11,7 +11,7 @@
   } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
-  import { capital, pulseTargets, riceTargets, soaks, styles } from '../../format/words';
+  import { capital, pulseTargets, riceTargets, styles } from '../../format/words';
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
   import AmountField from '../../ui/AmountField.svelte';
@@ -22,6 +22,7 @@
   import MoreWishes from './MoreWishes.svelte';
   import OtherPulses from './OtherPulses.svelte';
   import SayLine from './SayLine.svelte';
+  import SoakChoice from './SoakChoice.svelte';
 
   type Props = { tonight: Tonight; kitchen: Kitchen; catalogue: Catalogue };
   let { tonight, kitchen, catalogue }: Props = $props();
@@ -200,13 +201,7 @@
     />
   {/if}
   {#if dish.method !== 'cooked'}
-    <Choice
-      legend="Soak"
-      name="soak"
-      value={dish.soak}
-      options={soaks}
-      onchange={(soak) => tonight.change({ soak })}
-    />
+    <SoakChoice {tonight} {kitchen} />
   {:else if tonight.plan?.measureOut.drainedGrams}
     <p class="text-sm" data-drained>
       As they are: {grams(tonight.plan.measureOut.drainedGrams)} of {within(pulse?.said ?? '')}, cooked and

@@ -26,7 +26,7 @@
   /** Whether the plan asks for a look that the clock could be set against. */
   const looks = $derived(plan.steps.some((s) => s.kind === 'look'));
   /** What is to be done before anything else. */
-  const first = $derived(plan.steps[0]);
+  const first = $derived(plan.steps.find((s) => s.kind !== 'soaking'));
   let problem = $state<Problem | null>(null);
   let saved = $state('');
 
