@@ -1,4 +1,5 @@
 using BrightKettle.Core.Units;
+using NodaTime;
 
 namespace BrightKettle.Core.Cooking;
 
@@ -98,7 +99,12 @@ public abstract record CookAction(Trigger Trigger)
     public sealed record AddSalt(Trigger Trigger, Mass Salt) : CookAction(Trigger);
 
     /// <summary>Measure the free liquor and bring it to this mass: add boiling water, or pour off into the jug.</summary>
-    public sealed record SetLiquor(Trigger Trigger, Mass Liquor) : CookAction(Trigger);
+    public sealed record SetLiquor(Trigger Trigger, Mass Liquor) : CookAction(Trigger)
+    {
+        /// <summary>What is too much is not poured off but boiled down first, full flame and lid off, for at most so long; what is left then
+        /// stays. Up to a day; null: it is poured off.</summary>
+        public Duration? BoilDown { get; init; }
+    }
 
     /// <summary>Water into the pot until the liquor stands so high over the bed; nothing where it stands higher already.</summary>
     /// <param name="OverBedCentimetres">-20 to 40; negative under the bed's surface.</param>

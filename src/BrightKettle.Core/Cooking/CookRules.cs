@@ -286,6 +286,11 @@ public static class CookRules
             {
                 CookAction.Soak { SaltShare: not (>= 0 and <= 0.05) } => new("cook.salt_share", i, "saltShare"),
                 CookAction.Soak { SodaGramsPerLitre: not (>= 0 and <= 10) } => new("cook.soda_share", i, "sodaGramsPerLitre"),
+                CookAction.SetLiquor { BoilDown: { } down } when down < Duration.Zero || down > Duration.FromDays(1) => new(
+                    "cook.delay",
+                    i,
+                    "boilDownMinutes"
+                ),
                 CookAction.AddWater { IceShare: not (>= 0 and <= 1) } => new("cook.share", i, "iceShare"),
                 CookAction.Mash { Share: not (>= 0 and <= 1) } => new("cook.share", i, "share"),
                 CookAction.TopUp { OverBedCentimetres: not (>= -20 and <= 40) }

@@ -54,6 +54,15 @@ public static class StepIds
     /// <summary>They go back on the rice.</summary>
     public const string PutBack = "put_back";
 
+    /// <summary>A part of the pulses is crushed.</summary>
+    public const string Mash = "mash";
+
+    /// <summary>What seasons them simmers on low.</summary>
+    public const string Season = "season";
+
+    /// <summary>Rice and pulses are folded together.</summary>
+    public const string Fold = "fold";
+
     /// <summary>The liquor is measured and set.</summary>
     public const string SetLiquor = "measure";
 

@@ -143,11 +143,36 @@ public sealed record Dish(
     /// <summary>Its rice is cooked already and dried: it is stirred in at the end, and drinks.</summary>
     public bool StirsRiceIn => Rice is { SimmerMinutes.Low: <= 0 } && RiceApart is null && RiceJoin == RiceJoin.InThePot;
 
+    /// <summary>Stages that the cook adds to the way.</summary>
+    public IReadOnlyList<AskedStage> Asked { get; init; } = [];
+
+    /// <summary>Whether a stage was asked for and this dish has a place for it.</summary>
+    public bool Has(AskedStage stage) =>
+        Asked.Contains(stage)
+        && stage switch
+        {
+            // What is thrown away is not seasoned.
+            AskedStage.Season => Rice is null || RiceApart is not null || RiceJoin != RiceJoin.AfterDraining,
+            AskedStage.Mash => Style != Style.Dry && (Rice is null || RiceApart is not null || RiceJoin == RiceJoin.InThePot),
+            AskedStage.Toast or AskedStage.Towel => Rice is not null && RiceApart is not { Above: true },
+            _ => Rice is not null && RiceApart is { Above: false },
+        };
+
+    /// <summary>Seasoned on low for so long, minutes; 0 where nobody asked for it.</summary>
+    internal double SeasonMinutes => Has(AskedStage.Season) ? SeasonedMinutes : 0;
+
+    /// <summary>So that the liquor tastes of what is in it (ways: 10 to 30; confidence C).</summary>
+    private const double SeasonedMinutes = 15;
+
+    /// <summary>A towel takes up the last steam (textures, 4: 15 to 20).</summary>
+    private const double TowelMinutes = 15;
+
     /// <summary>Covered off the heat before the table, minutes; what is only stirred in stands as long as its packet allows. 0 without
     /// rice.</summary>
     public double RiceRestMinutes =>
         Rice is null ? 0
         : StirsRiceIn ? Rice.RestMinutes.High
+        : Has(AskedStage.Towel) ? Math.Max(TowelMinutes, Rice.RestMinutes.Typical)
         : Rice.RestMinutes.Typical;
 
     /// <summary>A burner of the kitchen beside <see cref="Burner"/>; null where there is none.</summary>
@@ -198,6 +223,9 @@ public sealed record Dish(
 
     /// <summary>For <see cref="SoakChoice.Already"/>: they stand in the fridge, and not on the counter.</summary>
     public bool SoaksCold { get; init; }
+
+    /// <summary>Somebody can look into their pot and keeps them covered.</summary>
+    internal bool KeepsCovered => Method == Method.OpenPot;
 
     /// <summary>They stand in a bowl of water before the flame, for however long.</summary>
     public bool SoaksInBowl => Soak is SoakChoice.Overnight or SoakChoice.Hours or SoakChoice.Already;

@@ -91,7 +91,13 @@ public sealed class LiquorAnswers(Simulator simulator)
             Actions =
             [
                 .. plan.Cook.Actions.Select(a =>
-                    a is CookAction.SetLiquor { StepId: StepIds.SetLiquor } m ? m with { Liquor = Mass.FromGrams(liquorGrams) } : a
+                    a is CookAction.SetLiquor { StepId: StepIds.SetLiquor } m
+                        ? m with
+                        {
+                            Liquor = Mass.FromGrams(liquorGrams),
+                            BoilDown = null,
+                        }
+                        : a
                 ),
             ],
         };

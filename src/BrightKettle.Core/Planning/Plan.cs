@@ -80,6 +80,12 @@ public sealed record Plan(
     /// <summary>What stands on the scale of one of its pulses, g; of the first where none is named.</summary>
     public double OnTheScale(string pulseId = Way.PulseId) => ((PulseIngredient)Cook.Ingredients[Cook.IndexOf(pulseId)]).OnTheScale.Grams;
 
+    /// <summary>How long its liquor boils down with the lid off before what comes, min; 0 where it has what it should.</summary>
+    public double BoilDownMinutes => Dish.Style == Style.Dry && Order == JoinOrder.PulseAlone ? 0 : Math.Round(Way.BoilDownMinutes);
+
+    /// <summary>How long it is seasoned on low, min; 0 where that was not asked for.</summary>
+    public double SeasonMinutes => Dish.SeasonMinutes;
+
     /// <summary>When something is first to be done: what soaks already was begun before.</summary>
     public Instant Begins => FirstDeed(Dish, Cook, Way.LightAt);
 

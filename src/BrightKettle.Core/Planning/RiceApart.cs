@@ -31,20 +31,34 @@ internal sealed class RiceApart(Simulator simulator)
             Ingredients =
             [
                 cook.Ingredients[0],
-                new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor),
+                new RiceIngredient(Way.RiceId, dish.RiceDry, rice, dish.RiceRateFactor) { Toasted = dish.Has(AskedStage.Toast) },
                 .. cook.Ingredients.Skip(1),
             ],
             Actions =
             [
                 .. cook.Actions.SkipLast(1),
                 .. actions,
+                .. Folded(dish, pot),
                 serve with
                 {
-                    Trigger = serve.Trigger with { AfterStep = StepIds.RiceRested },
+                    Trigger = serve.Trigger with { AfterStep = dish.Has(AskedStage.Fold) ? StepIds.Fold : StepIds.RiceRested },
                 },
             ],
             Starts = lit - soak < cook.Starts ? lit - soak : cook.Starts,
         };
+    }
+
+    /// <summary>Once both are ready the rice comes over to the pulses.</summary>
+    private static IEnumerable<CookAction> Folded(Dish dish, CookVessel pot)
+    {
+        if (dish.Has(AskedStage.Fold))
+        {
+            yield return new CookAction.Transfer(Trigger.Next, dish.Vessel.Id, TransferWhat.Everything)
+            {
+                In = pot.Vessel.Id,
+                StepId = StepIds.Fold,
+            };
+        }
     }
 
     /// <summary>The rice alone in a spare pot, rested at an instant; its last action carries <see cref="StepIds.RiceRested"/>.</summary>
@@ -56,8 +70,8 @@ internal sealed class RiceApart(Simulator simulator)
         return [.. Steps(dish, lit, lit, water, minutes, off).Select(a => a with { In = pot.Vessel.Id })];
     }
 
-    /// <summary>Where its flame goes out, counted from the last action: then it rests and is served.</summary>
-    private const int OffFromEnd = 3;
+    /// <summary>How far the rice is when its flame goes out.</summary>
+    private static double AtOff(PotRun run, Cook cook) => run.At(WaySolver.IndexOf(cook, StepIds.RiceOff)).Doneness[0];
 
     /// <summary>Water for a first guess beyond what rice drinks, over its dry weight: what leaves as steam.</summary>
     private const double SteamShare = 0.25;
@@ -68,14 +82,14 @@ internal sealed class RiceApart(Simulator simulator)
     {
         var rice = dish.Rice!;
         var (water, minutes) = (dish.RiceDry * (rice.Absorbed.Typical + SteamShare), rice.SimmerMinutes.Typical);
-        var perMinute = Doneness.Tender / (rice.SimmerMinutes.Typical + rice.RestMinutes.Typical);
+        var perMinute = Doneness.Tender / (rice.SimmerMinutes.Typical + dish.RiceRestMinutes);
         var seconds = 0.0;
         for (var i = 0; i < MostTries; i++)
         {
-            var run = Run(dish, pot, water, minutes);
+            var (run, cook) = Run(dish, pot, water, minutes);
             seconds = run.EndSeconds - (dish.Rice!.SoakMinutes.Low > 0 ? dish.Rice.SoakMinutes.Typical * 60 : 0);
             var liquor = (WantedShare * dish.RiceDry.Grams) - run.FinalLiquor;
-            var miss = WaySolver.RiceAtOff(dish) - run.At(run.Done.Count - OffFromEnd).Doneness[0];
+            var miss = WaySolver.RiceAtOff(dish) - AtOff(run, cook);
             if (Math.Abs(liquor) < 3 && Math.Abs(miss) < 0.7)
             {
                 break;
@@ -86,11 +100,11 @@ internal sealed class RiceApart(Simulator simulator)
         }
 
         (water, minutes) = (water.RoundedTo(10), Math.Round(minutes));
-        var settled = Run(dish, pot, water, minutes);
-        return (water, minutes, seconds, settled.At(settled.Done.Count - OffFromEnd).Doneness[0]);
+        var (settled, last) = Run(dish, pot, water, minutes);
+        return (water, minutes, seconds, AtOff(settled, last));
     }
 
-    private PotRun Run(Dish dish, CookVessel pot, Mass water, double minutes)
+    private (PotRun Run, Cook Cook) Run(Dish dish, CookVessel pot, Mass water, double minutes)
     {
         var home = dish.Household;
         var soak = dish.Rice!.SoakMinutes.Low > 0 ? Duration.FromMinutes(dish.Rice.SoakMinutes.Typical) : Duration.Zero;
@@ -99,12 +113,12 @@ internal sealed class RiceApart(Simulator simulator)
             {
                 HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre,
             },
-            [new RiceIngredient(Way.RiceId, dish.RiceDry, dish.Rice, dish.RiceRateFactor)],
+            [new RiceIngredient(Way.RiceId, dish.RiceDry, dish.Rice, dish.RiceRateFactor) { Toasted = dish.Has(AskedStage.Toast) }],
             [.. Steps(dish, dish.ServeAt - soak, dish.ServeAt, water, minutes), new CookAction.Serve(Trigger.Next)],
             dish.ServeAt - soak,
             dish.Seed
         );
-        return simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search);
+        return (simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search), cook);
     }
 
     private static IEnumerable<CookAction> Steps(Dish dish, Instant soaked, Instant lit, Mass water, double minutes, double? off = null)
@@ -127,7 +141,8 @@ internal sealed class RiceApart(Simulator simulator)
             {
                 StepId = StepIds.RiceOff,
             },
-            new CookAction.Stir(Trigger.Later(Duration.FromMinutes(rice.RestMinutes.Typical))) { StepId = StepIds.RiceRested },
+            .. dish.Has(AskedStage.Towel) ? [new CookAction.Cover(Trigger.Next, Lid.On) { With = SealMaterial.Towel }] : (CookAction[])[],
+            new CookAction.Stir(Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes))) { StepId = StepIds.RiceRested },
         ];
     }
 }

@@ -66,6 +66,22 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
     /// <summary>Liquor at the join.</summary>
     public Mass JoinLiquor { get; init; }
 
+    /// <summary>How high over the bed the liquor is kept until the pulses are found, cm; -1 to 0.</summary>
+    public double KeptLevel { get; init; }
+
+    /// <summary>How long the middle bag boils down with the lid off before what comes, min: pulses soften on meanwhile.</summary>
+    public double BoilDownMinutes { get; init; }
+
+    /// <summary>What is too much is boiled down, and not poured off; only a solver that asks how much that is has it otherwise.</summary>
+    public bool BoilsDown { get; init; } = true;
+
+    /// <summary>Nobody boils a dish down for longer while the table waits.</summary>
+    private static readonly Duration LongestBoilDown = Duration.FromMinutes(30);
+
+    /// <summary>The liquor is set to so much.</summary>
+    public CookAction SetLiquor(Trigger when, Mass liquor, string stepId) =>
+        new CookAction.SetLiquor(when, liquor) { StepId = stepId, BoilDown = BoilsDown ? LongestBoilDown : null };
+
     /// <summary>From the boil after the join to the flame going out.</summary>
     public double LastMinutes { get; init; }
 
@@ -115,7 +131,7 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
         };
         if (dish.Rice is { } rice)
         {
-            ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor));
+            ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor) { Toasted = dish.Has(AskedStage.Toast) });
         }
 
         ingredients.AddRange(
@@ -145,9 +161,15 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
                 ? 0
                 : GainShare * Doneness.Tender * dish.Rice.SimmerMinutes.Typical / dish.Pulse.SofteningMinutesAt98C;
         return state == FeltState.Soft
-            ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(dish.Pulse) - withRice)
+            ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(dish.Pulse) - withRice - GainBefore(dish, dish.Pulse))
             : Doneness.Anchor(state);
     }
+
+    /// <summary>Between the look and what comes: seasoned on low, and boiled down.</summary>
+    public double MinutesBefore(Dish dish) => BoilDownMinutes + dish.SeasonMinutes;
+
+    /// <summary>Doneness that a pulse gains in that time.</summary>
+    public double GainBefore(Dish dish, Pulse pulse) => Doneness.Tender * MinutesBefore(dish) / pulse.SofteningMinutesAt98C;
 
     /// <summary>Of the rice's minutes, what counts for the pulses under it: part of them stand in steam (confidence D).</summary>
     private const double GainShare = 0.5;

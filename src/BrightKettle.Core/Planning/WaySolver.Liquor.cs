@@ -28,16 +28,17 @@ internal sealed partial class WaySolver
     /// <summary>So many times the water for a pot that ran dry on it.</summary>
     private const double MoreWhenDry = 1.4;
 
-    /// <summary>Water for the start: what the dish needs at the join, and never so little that a slow bag falls dry.</summary>
-    private Mass FirstWater(Way way)
+    /// <summary>The water for the start: what the dish needs at the join, and never so little that a bag which nobody can top up falls dry;
+    /// with how long what is then too much takes to boil down.</summary>
+    private Way WithFirstWater(Way way)
     {
         var water = way.Water;
+        var (excess, level) = (0.0, way.KeptLevel);
+        var drained = way.Order != JoinOrder.PulseAlone && dish.RiceJoin == RiceJoin.AfterDraining;
         for (var i = 0; i < WaterTries; i++)
         {
-            var tried = way with { Water = water };
-            var cook = tried.Build(dish);
+            var cook = (way with { Water = water, BoilsDown = false, KeptLevel = level }).Build(dish);
             var runs = RunAt(cook, _search, 0.5, SlowShare);
-            var drained = way.Order != JoinOrder.PulseAlone && dish.RiceJoin == RiceJoin.AfterDraining;
             var at = IndexOf(
                 cook,
                 way.Order == JoinOrder.PulseAlone ? StepIds.Finish
@@ -57,14 +58,26 @@ internal sealed partial class WaySolver
 
             // What is thrown away only has to cover them.
             var wanted =
-                drained ? double.NegativeInfinity
+                drained || way.DrainsAtLook(dish) || (way.Order == JoinOrder.PulseAlone && dish.Style == Style.Dry)
+                    ? double.NegativeInfinity
                 : way.Order == JoinOrder.PulseAlone ? dish.WantedLiquorGrams
                 : way.JoinLiquor.Grams;
-            // Just covered: liquor enough to fill the bed's voids and stand half a centimetre over it.
-            var covered =
-                slowest.LiquorBefore
-                - ((slowest.OverBedBefore - 0.5) * (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).AreaSquareCentimetres);
-            var missing = Math.Max(wanted - middle.LiquorBefore, covered - slowest.LiquorBefore);
+            var pot = dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel;
+            // Just covered: liquor enough to fill the bed's voids, and, where nobody tops up, to stand half a centimetre over a slow bag.
+            var (bag, over) = dish.KeepsCovered ? (middle, 0) : (slowest, 0.5);
+            // Under its top a bed holds less liquor than water would stand there.
+            var above = (bag.OverBedBefore - over) * pot.AreaSquareCentimetres;
+            var covered = bag.LiquorBefore - (above < 0 ? Voids * above : above);
+            if (dish.KeepsCovered && !double.IsNegativeInfinity(wanted))
+            {
+                // Where less is wanted the top of the bed may show a little.
+                var inBed = Voids * pot.AreaSquareCentimetres;
+                level = Math.Clamp((wanted - covered) / inBed, -Math.Min(MostShown, MostShownShare * Math.Max(0, covered) / inBed), 0);
+                covered += level * inBed;
+            }
+
+            var missing = Math.Max(wanted - middle.LiquorBefore, covered - bag.LiquorBefore);
+            excess = double.IsNegativeInfinity(wanted) ? 0 : middle.LiquorBefore + missing - wanted;
             water = Mass.Max(dish.PulsesDry * LeastWaterShare, water + Mass.FromGrams(missing));
             if (Math.Abs(missing) < 10)
             {
@@ -72,8 +85,20 @@ internal sealed partial class WaySolver
             }
         }
 
-        return water;
+        var minutes = excess * HeatOfSteam / dish.Burner.Most.Watts / 60;
+        return way with { Water = water, KeptLevel = level, BoilDownMinutes = minutes < NotWorthAMinute ? 0 : minutes };
     }
+
+    /// <summary>Share of a bed that is liquor (confidence C).</summary>
+    private const double Voids = 0.38;
+
+    /// <summary>Of a bed that is kept nearly covered, what may show at most, cm, and of its depth: further out seeds are cooked by steam,
+    /// and a thin bed scorches.</summary>
+    private const double MostShown = 1;
+    private const double MostShownShare = 0.25;
+
+    /// <summary>A film that is gone before somebody has looked for the lid.</summary>
+    private const double NotWorthAMinute = 1.5;
 
     /// <summary>Adjusts liquor, last minutes and clock until the rice is tender, the liquor as wanted and the table on time.</summary>
     /// <param name="slack">How many times the usual misses are let pass.</param>

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Safety;
+using BrightKettle.Core.Units;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning;
@@ -29,6 +30,16 @@ internal sealed partial class WaySolver
             Solved(candidate);
         }
 
+        // The best that is found at one look, and the best of those that go in one after the other.
+        var bests = solved.Values.GroupBy(s => s.Solved.Way.OtherWait is null).Select(g => g.MaxBy(s => s.Served)).ToList();
+        foreach (
+            var sooner in bests.Exists(s => s.Served >= WellServed) ? [] : bests.SelectMany(s => Sooner(s.Solved.Way, joining)).ToList()
+        )
+        {
+            sketched.Add((sooner, 0));
+            Solved(sooner);
+        }
+
         SolvedWay? best = null;
         var least = 0;
         foreach (var (candidate, _) in sketched.Where(s => solved.ContainsKey(s.Way)))
@@ -36,8 +47,8 @@ internal sealed partial class WaySolver
             var (tried, served) = Solved(candidate);
             if (served >= least || best is null)
             {
-                // All in one pot from the start is the least work: what asks for more must serve more than one bag more.
-                (best, least) = (tried, served + (candidate.OtherWait is null ? 2 : 1));
+                // All in one pot from the start is the least work: what asks for more must serve three bags more.
+                (best, least) = (tried, served + (candidate.OtherWait is null ? 3 : 1));
             }
         }
 
@@ -56,6 +67,36 @@ internal sealed partial class WaySolver
             return known;
         }
     }
+
+    /// <summary>What softens on while its liquor boils down is found sooner.</summary>
+    private IEnumerable<Way> Sooner(Way way, List<OtherPulse> joining)
+    {
+        var quickest = dish.OtherPulses.Select(o => o.Pulse).Append(dish.Pulse).MinBy(p => p.SofteningMinutesAt98C)!;
+        if (dish.Rice is not null || (AtRisk && dish.CountsAsDry) || way.GainBefore(dish, quickest) < WorthSooner)
+        {
+            yield break;
+        }
+
+        foreach (var state in new[] { FeltState.BiteNoChalk, FeltState.NearlyASpeck })
+        {
+            var anew = way with { LightAt = dish.ServeAt, Water = Mass.Zero, JoinLiquor = Mass.Zero };
+            yield return anew with
+            {
+                Wait = state,
+            };
+            if (way.OtherWait is not null && joining.Max(o => SecondsAlone(o, state)) is { } seconds)
+            {
+                yield return anew with
+                {
+                    OtherWait = state,
+                    OtherLead = Duration.FromMinutes(Math.Ceiling(seconds / 60)),
+                };
+            }
+        }
+    }
+
+    /// <summary>A gain in doneness that a hand could tell.</summary>
+    private const double WorthSooner = 8;
 
     /// <summary>Of the ways that were sketched, so many are solved.</summary>
     private const int MostSolved = 4;

@@ -151,18 +151,34 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     }
 
     /// <summary>In an open pot without rice. What shall be firm is found so too early by a hand that is off: where it is drained at once,
-    /// just soft is looked for; in hot water it goes on, and the state is taken that serves more pots.</summary>
+    /// just soft is looked for; in hot water, and while the liquor boils down, it goes on. The state is taken that serves most pots, the
+    /// soft one where that is as good.</summary>
     private SolvedWay SolveAlone()
     {
         var way = new Way(JoinOrder.PulseAlone, dish.ServeAt);
-        var soft = SolveWaiting(way with { Wait = FeltState.Soft });
-        if (Alone == FeltState.Soft || soft.Way.DrainsAtLook(dish))
+        var best = SolveWaiting(way with { Wait = FeltState.Soft });
+        if (best.Way.DrainsAtLook(dish) || (AtRisk && dish.CountsAsDry))
         {
-            return soft;
+            return best;
         }
 
-        var firm = SolveWaiting(way with { Wait = Alone });
-        return soft.Fault is null && PotsServed(soft.Way) > PotsServed(firm.Way) ? soft : firm;
+        var served = best.Fault is null ? PotsServed(best.Way) : -1;
+        var gain = best.Way.GainBefore(dish, dish.Pulse);
+        foreach (
+            var state in Waits
+                .Reverse()
+                .Where(w => w != FeltState.Soft && (w == Alone || Doneness.Anchor(w) + gain > _wanted.Low))
+                .TakeWhile(_ => served < WellServed)
+        )
+        {
+            var tried = SolveWaiting(way with { Wait = state });
+            if (tried.Fault is null && PotsServed(tried.Way) is var more && more > served)
+            {
+                (best, served) = (tried, more);
+            }
+        }
+
+        return best;
     }
 
     /// <summary>Each state that a hand can tell is tried; the one that serves most bags wins. At a tie a look beats the clock, the hour
@@ -223,9 +239,12 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     {
         var rice = dish.Rice;
         var settledLiquor = rice is null || way.JoinLiquor > Mass.Zero;
+        Instant Joins(Way of) =>
+            dish.ServeAt
+            - Duration.FromMinutes(of.MinutesBefore(dish) + (rice is null ? 0 : rice.SimmerMinutes.Typical + rice.RestMinutes.Typical + 6));
         way = way with
         {
-            JoinAt = dish.ServeAt - Duration.FromMinutes(rice is null ? 0 : rice.SimmerMinutes.Typical + rice.RestMinutes.Typical + 6),
+            JoinAt = Joins(way),
             JoinLiquor = way.JoinLiquor > Mass.Zero || rice is null ? way.JoinLiquor : FirstGuess(rice),
             LastMinutes = way.LastMinutes > 0 || rice is null ? way.LastMinutes : rice.SimmerMinutes.Typical,
             Water = dish.PulsesDry * 4,
@@ -257,6 +276,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                 : 2;
         for (var i = 0; i < rounds; i++)
         {
+            // How long it boils down is known from the round before.
+            way = i == 1 && rice is null ? way with { JoinAt = Joins(way) } : way;
             var held = pressure ? Held(way) : way;
             if (i == 2 && held == way)
             {
@@ -275,7 +296,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             }
 
             way = Schedule(way, slow, middle, fast);
-            way = i < 2 ? way with { Water = FirstWater(way) } : way;
+            way = i < 2 ? WithFirstWater(way) : way;
             if (i == 0 && settledLiquor)
             {
                 // What the join wants is known already: the water can be refined before anything is settled.
@@ -304,7 +325,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         // What the look at the rice accepts follows from the minutes.
         var way = known with { RiceOff = null };
-        var settled = SolveLiquorAndMinutes(way with { Water = FirstWater(way) });
+        var settled = SolveLiquorAndMinutes(WithFirstWater(way));
         return settled.Fault is null ? Round(settled) : settled;
     }
 

@@ -193,6 +193,13 @@ public sealed class EveningState
                     };
                     poured = null;
                     break;
+                case CookAction.SetLiquor { BoilDown: not null } measure:
+                    // It was done at this minute: what had to boil down had done so.
+                    yield return measure with
+                    {
+                        BoilDown = null,
+                    };
+                    break;
                 case CookAction.TakeOut:
                     break;
                 case CookAction.AddSalt salt when entry.Salt is { } weighed:

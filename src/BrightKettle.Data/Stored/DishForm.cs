@@ -32,7 +32,8 @@ public sealed record DishForm(
     string? RiceJoin = null,
     double? SoakHours = null,
     string? SoakedSinceLocal = null,
-    bool SoaksCold = false
+    bool? SoaksCold = null,
+    IReadOnlyList<string>? Stages = null
 );
 
 public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null);

@@ -122,6 +122,7 @@ public sealed record IngredientDocument(
 /// <param name="With">For cover: what the seal is made of: foil, parchment, towel, plastic or waxed_paper (the last two are refused by a
 /// gate).</param>
 /// <param name="What">liquor, ingredient or everything for transfer.</param>
+/// <param name="BoilDownMinutes">For measure: what is too much is boiled down without a lid, for at most so long, instead of being poured off.</param>
 /// <param name="Centimetres">Over the bed, for top_up and keep_level; left out to keep no level any more.</param>
 public sealed record ActionDocument(
     [property: OneOf(
@@ -160,6 +161,7 @@ public sealed record ActionDocument(
     double? SaltShare = null,
     double? SodaGramsPerLitre = null,
     double? IceShare = null,
+    double? BoilDownMinutes = null,
     bool? Keep = null,
     [property: OneOf("high", "low", "natural", "quick")] string? Setting = null,
     string? To = null,

@@ -272,7 +272,10 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
             "water" => new CookAction.AddWater(when, Grams(), Celsius(20)) { IceShare = d.IceShare ?? 0 },
             "pour_back" => new CookAction.PourBack(when, Grams()),
             "salt" => new CookAction.AddSalt(when, Grams()),
-            "measure" => new CookAction.SetLiquor(when, Grams()),
+            "measure" => new CookAction.SetLiquor(when, Grams())
+            {
+                BoilDown = d.BoilDownMinutes is { } minutes ? Duration.FromMinutes(Math.Clamp(minutes, -1, 100_000)) : null,
+            },
             "top_up" => new CookAction.TopUp(when, checks.Within(d.Centimetres ?? double.NaN, -20, 40, $"{at}.centimetres"), Celsius(100)),
             "keep_level" => new CookAction.KeepLevel(
                 when,

@@ -115,7 +115,7 @@ public static class CookWriter
                 IceShare: a.IceShare > 0 ? a.IceShare : null
             ),
             CookAction.AddSalt a => new("salt", Grams: a.Salt.Grams),
-            CookAction.SetLiquor a => new("measure", Grams: a.Liquor.Grams),
+            CookAction.SetLiquor a => new("measure", Grams: a.Liquor.Grams, BoilDownMinutes: a.BoilDown?.TotalMinutes),
             CookAction.TopUp a => new("top_up", Centimetres: a.OverBedCentimetres, Celsius: a.Temperature.Celsius),
             CookAction.KeepLevel a => new("keep_level", Centimetres: a.OverBedCentimetres),
             CookAction.PourBack a => new("pour_back", Grams: a.Liquor.Grams),

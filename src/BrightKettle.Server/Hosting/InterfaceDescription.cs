@@ -37,11 +37,13 @@ internal static class InterfaceDescription
                     is [OneOfAttribute { Words: var words }]
                 )
                 {
-                    schema.Enum = [.. words.Select(w => (JsonNode)w)];
+                    // Of a list each is one of them.
+                    var of = schema.Items as OpenApiSchema ?? schema;
+                    of.Enum = [.. words.Select(w => (JsonNode)w)];
                     // What may be left out may also be null.
-                    if (schema.Type?.HasFlag(JsonSchemaType.Null) == true)
+                    if (of == schema && schema.Type?.HasFlag(JsonSchemaType.Null) == true)
                     {
-                        schema.Enum.Add(JsonNullSentinel.JsonNull);
+                        of.Enum.Add(JsonNullSentinel.JsonNull);
                     }
                 }
 

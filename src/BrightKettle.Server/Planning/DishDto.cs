@@ -29,6 +29,7 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="PulseTarget">firm, whole, creamy or melted; null: as is usual with the style.</param>
 /// <param name="RiceTarget">fluffy, soft or porridge; null: as is usual with the style.</param>
 /// <param name="LittleOnes">Who get theirs before the salt; 0 to 10.</param>
+/// <param name="Stages">What is added to the way where it fits: season, mash, toast, towel and fold.</param>
 /// <param name="SoakHours">With the soak hours: how long, 0.5 to 24; null: two.</param>
 /// <param name="SoakedSinceLocal">With the soak already: since when, as 2026-11-25T08:00, at most three days ago.</param>
 /// <param name="SoaksCold">With the soak already: in the fridge, and not on the counter.</param>
@@ -60,7 +61,8 @@ public sealed record DishDto(
     [property: OneOf(typeof(RiceJoin))] string? RiceJoin = null,
     double? SoakHours = null,
     string? SoakedSinceLocal = null,
-    bool SoaksCold = false
+    bool? SoaksCold = null,
+    [property: OneOf(typeof(AskedStage))] IReadOnlyList<string>? Stages = null
 );
 
 /// <summary>A further pulse in the same pot.</summary>

@@ -40,6 +40,10 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         RiceTarget? riceTarget = dto.RiceTarget is null ? null : ClosedSet.Read<RiceTarget>(dto.RiceTarget, "riceTarget", checks);
         var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);
+        List<AskedStage> stages =
+        [
+            .. (dto.Stages ?? []).Select((s, i) => ClosedSet.Read<AskedStage>(s, $"stages[{i}]", checks)).Distinct().Order(),
+        ];
         var soakedSince = soak == SoakChoice.Already ? SoakedSince(dto.SoakedSinceLocal, checks) : null;
         var soakHours = dto.SoakHours is { } hours ? checks.Within(hours, 0.5, 24, "soakHours") : UsualSoakHours;
         var salt = dto.Salt is null ? kitchen.HouseWays.Salt : ClosedSet.Read<SaltSchool>(dto.Salt, "salt", checks);
@@ -106,9 +110,10 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 dto.Seed
             )
             {
+                Asked = stages,
                 SoakHours = soakHours,
                 SoakedSince = soakedSince,
-                SoaksCold = dto.SoaksCold,
+                SoaksCold = dto.SoaksCold ?? false,
                 Method = method,
                 CookedFrom = cookedFrom,
                 Cooker = cooker,

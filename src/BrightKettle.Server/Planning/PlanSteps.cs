@@ -141,16 +141,20 @@ public static class PlanSteps
                 m,
                 new(
                     Minutes: plan.Dish.RiceRestMinutes,
+                    Place: next is CookAction.Cover { With: SealMaterial.Towel } ? "towel" : null,
                     EveryMinutes: action.Trigger.Look?.Again.TotalMinutes,
                     AddMillilitres: action.Trigger.Look?.NotYet is { Sprinkle.Grams: > 0 and var grams }
                         ? Math.Round(grams / 10) * 10
                         : null
                 )
             ),
+            StepIds.Mash => Make("mash", m, new()),
+            StepIds.Season => Make("season", m, new(Minutes: plan.SeasonMinutes)),
+            StepIds.Fold => Make("fold", m, new(Name: VesselNames.Of(plan.Dish.RiceApart!.Vessel))),
             StepIds.BoilUp => Make("boil_up", m, new()),
             StepIds.BackHot => Make("back_hot", m, new()),
             StepIds.OffToGo => Make("off_to_go", m, new()),
-            StepIds.Reheat => Make("reheat", m, new()),
+            StepIds.Reheat => Make("reheat", m, new(Minutes: Minutes(plan.BoilDownMinutes))),
             StepIds.OtherIn => OtherIn(plan, m, ((CookAction.Add)action).IngredientId),
             StepIds.OtherSoft => Make(
                 "other_soft",
@@ -197,12 +201,20 @@ public static class PlanSteps
             StepIds.PutBack => Make("put_back", m, Lifting(plan)),
             StepIds.RiceRested when plan.Dish.RiceApart is { Above: true } => Make("rice_covered", m, new()),
             StepIds.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].Trigger.Delay?.TotalMinutes)),
-            StepIds.RiceOff => Make("rice_off", m, new(Minutes: next?.Trigger.Delay?.TotalMinutes)),
+            StepIds.RiceOff => Make(
+                "rice_off",
+                m,
+                new(Minutes: plan.Dish.RiceRestMinutes, Place: next is CookAction.Cover { With: SealMaterial.Towel } ? "towel" : null)
+            ),
             StepIds.RiceRested => Make("rice_rested", m, new()),
             StepIds.Finish => Make(
                 "finish",
                 m,
-                new(Millilitres: action is CookAction.SetLiquor measure ? Hot(measure.Liquor) : null, Drained: action is CookAction.Drain)
+                new(
+                    Millilitres: action is CookAction.SetLiquor measure ? Hot(measure.Liquor) : null,
+                    Minutes: action is CookAction.SetLiquor ? Minutes(plan.BoilDownMinutes) : null,
+                    Drained: action is CookAction.Drain
+                )
             ),
             StepIds.Table => Make("table", m, new()),
             _ => null,
@@ -295,6 +307,8 @@ public static class PlanSteps
 
     private static StepDto Make(string kind, MomentForecast m, StepFactsDto facts) =>
         new(kind, m.Reference.ToDateTimeOffset(), m.Early.ToDateTimeOffset(), m.Late.ToDateTimeOffset(), facts);
+
+    private static double? Minutes(double minutes) => minutes > 0 ? minutes : null;
 
     private static double Cold(Plan plan, Mass water) => Math.Round(Volume.OfWater(water, plan.Dish.Household.Room).Millilitres / 10) * 10;
 

@@ -37,7 +37,8 @@ public static class DishForms
             d.RiceJoin,
             d.SoakHours,
             d.SoakedSinceLocal,
-            d.SoaksCold
+            d.SoaksCold,
+            d.Stages
         );
     }
 
@@ -72,7 +73,8 @@ public static class DishForms
             d.RiceJoin,
             d.SoakHours,
             d.SoakedSinceLocal,
-            d.SoaksCold
+            d.SoaksCold,
+            d.Stages
         );
     }
 

@@ -20,7 +20,7 @@ internal sealed class LineSoaks(KitchenState kitchen, Instant now)
     /// <param name="dish">With its hour.</param>
     public DishDto In(DishDto dish, DishWish wish)
     {
-        var plain = dish with { Soak = ClosedSet.Word(wish.Soak!.Value), SoakHours = null, SoakedSinceLocal = null, SoaksCold = false };
+        var plain = dish with { Soak = ClosedSet.Word(wish.Soak!.Value), SoakHours = null, SoakedSinceLocal = null, SoaksCold = null };
         var soaking = wish.Soaking;
         if (wish.Soak != SoakChoice.Overnight || soaking is null)
         {

@@ -121,7 +121,7 @@ public sealed class StageTests
     [Fact]
     public void Of_two_lentils_that_shall_stay_whole_one_waits_in_a_bowl_while_the_other_cooks_in_its_liquor()
     {
-        var plan = Planned(
+        var plan = Judged(
             Dish("lentil_green", 150, style: Style.Dry) with
             {
                 OtherPulses = [new OtherPulse(Pulse("lentil_french"), Mass.FromGrams(75))],
@@ -140,7 +140,7 @@ public sealed class StageTests
     [Fact]
     public void A_quicker_bean_with_a_lectin_joins_later_and_boils_hard_for_itself()
     {
-        var plan = Planned(
+        var plan = Judged(
             Dish("bambara", 250, soak: SoakChoice.Overnight, style: Style.Moist) with
             {
                 OtherPulses = [new OtherPulse(Pulse("flageolet"), Mass.FromGrams(100))],

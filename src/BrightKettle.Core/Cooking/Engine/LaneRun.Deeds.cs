@@ -80,6 +80,9 @@ internal sealed partial class LaneRun
             case CookAction.SetLiquor a when a.Liquor.Grams > _pot.Liquor(v):
                 _pot.PourWater(v, a.Liquor.Grams - _pot.Liquor(v), _pot.BoilingCelsius);
                 break;
+            case CookAction.SetLiquor { BoilDown: not null } a when _pot.Liquor(v) > a.Liquor.Grams + Ladle(a.Liquor.Grams) + 1:
+                // It would not come down in time, and what there is too much of stays.
+                break;
             case CookAction.SetLiquor a:
                 _pot.PourOff(v, _pot.Liquor(v) - a.Liquor.Grams, keep: true);
                 break;
@@ -87,7 +90,7 @@ internal sealed partial class LaneRun
                 TopUp(v, a.OverBedCentimetres, a.Temperature.Celsius);
                 break;
             case CookAction.KeepLevel a:
-                _tracks[v].Kept = a.OverBedCentimetres ?? double.NaN;
+                (_tracks[v].Kept, _tracks[v].KeptDue) = (a.OverBedCentimetres ?? double.NaN, _pot.Now);
                 break;
             case CookAction.PourBack a:
                 _pot.PourBack(v, a.Liquor.Grams);

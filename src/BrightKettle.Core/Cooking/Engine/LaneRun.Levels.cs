@@ -4,7 +4,7 @@ namespace BrightKettle.Core.Cooking.Engine;
 internal sealed partial class LaneRun
 {
     /// <summary>Whoever keeps a level looks so often, s.</summary>
-    private const double KeepsEverySeconds = 60;
+    private const double KeepsEverySeconds = 180;
 
     /// <summary>Less is not poured after, cm.</summary>
     private const double LetsFallBy = 0.5;
@@ -20,8 +20,16 @@ internal sealed partial class LaneRun
 
     private void KeepLevel(int vessel)
     {
-        var kept = _tracks[vessel].Kept;
-        if (!IsOver && !double.IsNaN(kept) && _pot.Stage(vessel) == PressureStage.None && OverBed(vessel) < kept - LetsFallBy)
+        ref var track = ref _tracks[vessel];
+        var kept = track.Kept;
+        if (IsOver || double.IsNaN(kept) || _pot.Now < track.KeptDue - 1e-3)
+        {
+            return;
+        }
+
+        // By its own clock, so that nothing else that is looked at changes what is poured.
+        track.KeptDue = _pot.Now + KeepsEverySeconds;
+        if (_pot.Stage(vessel) == PressureStage.None && OverBed(vessel) < kept - LetsFallBy)
         {
             TopUp(vessel, kept, _pot.BoilingCelsius);
         }

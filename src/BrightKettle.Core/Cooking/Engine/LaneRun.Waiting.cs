@@ -50,7 +50,55 @@ internal sealed partial class LaneRun
             return false;
         }
 
-        return when.Look is not { } look || LookIn(v, ref track, look);
+        return (when.Look is not { } look || LookIn(v, ref track, look))
+            && (
+                action is not CookAction.SetLiquor { BoilDown: { } longest } set
+                || IsDown(v, ref track, set.Liquor.Grams, longest.TotalSeconds)
+            );
+    }
+
+    /// <summary>So little too much is a ladle that nobody boils down, g, and of what is wanted.</summary>
+    private const double NotWorthBoiling = 20;
+    private const double NotWorthShare = 0.06;
+
+    private static double Ladle(double grams) => Math.Max(NotWorthBoiling, NotWorthShare * grams);
+
+    /// <summary>How often somebody looks whether it is down, s.</summary>
+    private const double BoilsDownEvery = 20;
+
+    /// <summary>Whether the liquor is down to what is wanted; until then the pot boils without its lid.</summary>
+    private bool IsDown(int v, ref Track track, double grams, double longest)
+    {
+        // By its own clock, so that nothing else that is looked at changes when it is found.
+        if (!double.IsNaN(track.BoilsDownSince) && _pot.Now < track.BoilsDownNext - 1e-3)
+        {
+            track.Due = track.BoilsDownNext;
+            return false;
+        }
+
+        var excess = _pot.Liquor(v) - grams - Ladle(grams);
+        if (excess <= 0 || _pot.Stage(v) == PressureStage.Closed)
+        {
+            return true;
+        }
+
+        var next = BoilsDownEvery;
+        if (double.IsNaN(track.BoilsDownSince))
+        {
+            track.BoilsDownSince = _pot.Now;
+            _pot.SetLid(v, Lid.Open);
+            _pot.SetFlame(v, Flame.Full, null);
+        }
+        else if (_pot.Now > track.BoilsDownFrom.At && track.BoilsDownFrom.Grams > _pot.Liquor(v))
+        {
+            // At this rate it is down in so many seconds.
+            var rate = (track.BoilsDownFrom.Grams - _pot.Liquor(v)) / (_pot.Now - track.BoilsDownFrom.At);
+            next = Math.Clamp(excess / rate, 0.5, BoilsDownEvery);
+        }
+
+        track.BoilsDownFrom = (_pot.Liquor(v), _pot.Now);
+        track.Due = track.BoilsDownNext = Math.Min(_pot.Now + next, track.BoilsDownSince + longest);
+        return _pot.Now >= track.BoilsDownSince + longest - 1e-3;
     }
 
     private bool LookIn(int v, ref Track track, Look look)

@@ -229,7 +229,7 @@ internal sealed partial class LaneRun
         var at = track.Next;
         track.Since = _pot.Now;
         (track.BoiledAt, track.DrySince) = (null, null);
-        track.LookAt = double.NaN;
+        track.LookAt = track.BoilsDownSince = double.NaN;
         track.Looked = 0;
         track.Next = _script.NextOf(v, at);
         Do(at);
@@ -244,7 +244,7 @@ internal sealed partial class LaneRun
         {
             ref readonly var track = ref _tracks[v];
             due = Math.Min(due, track.Due);
-            due = double.IsNaN(track.Kept) ? due : Math.Min(due, _pot.Now + KeepsEverySeconds);
+            due = double.IsNaN(track.Kept) ? due : Math.Min(due, track.KeptDue);
             if (track.Next < 0)
             {
                 continue;
@@ -328,6 +328,15 @@ internal sealed partial class LaneRun
         /// <summary>How often it was looked at for this action.</summary>
         public int Looked;
 
+        /// <summary>Since when it boils without its lid to lose liquor; not a number while it does not.</summary>
+        public double BoilsDownSince = double.NaN;
+
+        /// <summary>What it had when it was looked at last, g, and when that was.</summary>
+        public (double Grams, double At) BoilsDownFrom;
+
+        /// <summary>When that is looked at next.</summary>
+        public double BoilsDownNext;
+
         /// <summary>How often boiling water was sprinkled over it.</summary>
         public int Sprinkled;
         public double? BoilingSince;
@@ -342,6 +351,9 @@ internal sealed partial class LaneRun
 
         /// <summary>How high over the bed the liquor is kept, cm; not a number for nobody keeping it.</summary>
         public double Kept = double.NaN;
+
+        /// <summary>When that is looked at next.</summary>
+        public double KeptDue;
 
         /// <summary>How many happenings were noted when the lid was locked: the whistles of this locking come after them.</summary>
         public int LockedAfter;

@@ -141,6 +141,9 @@ public static class HandsPlanner
                         ?? (plan.Order is JoinOrder.RiceFirst or JoinOrder.Together ? At(StepIds.Light)!.Value : join)
                 );
                 break;
+            case "toasted" when plan.Dish.Has(AskedStage.Toast):
+                yield return (plan.Dish.RiceDry.Grams, At(StepIds.RiceLight) ?? join);
+                break;
             case "boiling_water" when plan.Join is { AddedMillilitres.High: > 20 }:
                 yield return (0, join);
                 break;

@@ -20,20 +20,31 @@ internal sealed record ReheatAndServe : Stage
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(new CookAction.Heat(Trigger.At(way.JoinAt), Flame.Full) { StepId = StepIds.Reheat });
+        if (dish.Style != Style.Dry && way.BoilDownMinutes > 0)
+        {
+            actions.Add(new CookAction.Cover(Trigger.Next, Lid.Open));
+        }
+
         actions.AddExtras(dish, ExtraTime.Join);
         var boils = Trigger.Once(PotEvent.Boils);
-        var last = dish.Extras.Where(x => x.Time != ExtraTime.Start).ToList();
-        if (last.Count > 0)
+        if (dish.Has(AskedStage.Mash))
         {
-            actions.Add(new CookAction.Heat(boils, Flame.Gentle));
+            new MashSome(boils).Emit(actions, dish, way);
+            boils = Trigger.Next;
+        }
+
+        var last = dish.Extras.Where(x => x.Time != ExtraTime.Start).Select(x => x.LeastMinutes).Append(dish.SeasonMinutes).Max();
+        if (last > 0)
+        {
+            actions.Add(new CookAction.Heat(boils, Flame.Gentle) { StepId = dish.Has(AskedStage.Season) ? StepIds.Season : null });
             actions.AddExtras(dish, ExtraTime.Late);
-            boils = Trigger.Later(Duration.FromMinutes(Math.Ceiling(last.Max(x => x.LeastMinutes))));
+            boils = Trigger.Later(Duration.FromMinutes(Math.Ceiling(last)));
         }
 
         actions.Add(
             dish.Style == Style.Dry
                 ? new CookAction.Drain(boils, null) { StepId = StepIds.Finish }
-                : new CookAction.SetLiquor(boils, Mass.FromGrams(dish.WantedLiquorGrams)) { StepId = StepIds.Finish }
+                : way.SetLiquor(boils, Mass.FromGrams(dish.WantedLiquorGrams), StepIds.Finish)
         );
         // What is poured off would take its share along.
         actions.AddSalt(dish, SaltSchool.WithTheRice);

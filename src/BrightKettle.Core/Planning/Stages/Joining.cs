@@ -6,19 +6,24 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <summary>The liquor is set and the other goes in; full flame, lid on.</summary>
 /// <param name="Joiner">What joins.</param>
 /// <param name="Set">When the liquor is set; null for the hour of the join, or the look.</param>
-internal sealed record Join(string Joiner, Trigger? Set = null) : Stage
+/// <param name="Seasoned">What seasons the dish is in already.</param>
+internal sealed record Join(string Joiner, Trigger? Set = null, bool Seasoned = false) : Stage
 {
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
-        actions.Add(new CookAction.SetLiquor(Set ?? way.JoinTrigger, way.JoinLiquor) { StepId = StepIds.SetLiquor });
+        actions.Add(way.SetLiquor(Set ?? way.JoinTrigger, way.JoinLiquor, StepIds.SetLiquor));
         actions.Add(new CookAction.Add(Trigger.Next, Joiner) { StepId = StepIds.Join });
         if (way.WithTheRice)
         {
             actions.AddRange(way.Later(dish).Select(o => new CookAction.Add(Trigger.Next, o.Id) { StepId = StepIds.OtherIn }));
         }
 
-        actions.AddExtras(dish, ExtraTime.Join);
-        actions.AddSalt(dish, SaltSchool.WithTheRice);
+        if (!Seasoned)
+        {
+            actions.AddExtras(dish, ExtraTime.Join);
+            actions.AddSalt(dish, SaltSchool.WithTheRice);
+        }
+
         if (dish.StirsAtJoin)
         {
             actions.Add(new CookAction.Stir(Trigger.Next));
@@ -35,7 +40,7 @@ internal sealed record StirRiceIn : Stage
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(new CookAction.Heat(way.JoinTrigger, Flame.Full) { StepId = StepIds.Reheat });
-        actions.Add(new CookAction.SetLiquor(Trigger.Once(PotEvent.Boils), way.JoinLiquor) { StepId = StepIds.SetLiquor });
+        actions.Add(way.SetLiquor(Trigger.Once(PotEvent.Boils), way.JoinLiquor, StepIds.SetLiquor));
         actions.AddExtras(dish, ExtraTime.Join);
         actions.AddExtras(dish, ExtraTime.Late);
         actions.AddSalt(dish, SaltSchool.WithTheRice);
@@ -73,6 +78,7 @@ internal sealed record SealAndSteam : Stage
         actions.AddExtras(dish, ExtraTime.Late);
         actions.Add(new CookAction.Cover(Trigger.Next, Lid.Sealed));
         actions.Add(new CookAction.Heat(new Trigger(Delay: minutes, Look: LastLook(dish, way)), Flame.Off) { StepId = StepIds.HeatOff });
+        actions.AddTowel(dish);
     }
 
     /// <summary>Rice and pulses are tasted before the flame goes out. Not yet: the flame goes to its lowest, where the rice waits without

@@ -22,6 +22,15 @@ internal static class Seasoning
 
     private static bool BurstsSoon(DishExtra x) => x is { Extra: { ComesOut: true, Id: "whole_chilli" }, Time: ExtraTime.Start };
 
+    /// <summary>A cloth under the lid, once the flame is out.</summary>
+    public static void AddTowel(this List<CookAction> actions, Dish dish)
+    {
+        if (dish.Has(AskedStage.Towel))
+        {
+            actions.Add(new CookAction.Cover(Trigger.Next, Lid.On) { With = SealMaterial.Towel });
+        }
+    }
+
     public static void AddSalt(this List<CookAction> actions, Dish dish, SaltSchool now)
     {
         // What a brine leaves to add goes in with the rice.

@@ -29,8 +29,9 @@ internal static class StagesOf
                 new SoakPulses(),
                 new SoakRice(AtLight: false),
                 .. Pulses(dish, way),
-                new LiftPulses(way.JoinTrigger),
-                new Join(Planning.Way.RiceId, Set: Trigger.Next),
+                new SeasonOnLow(way.JoinTrigger),
+                new LiftPulses(SeasonOnLow.Over(dish) ?? way.JoinTrigger),
+                new Join(Planning.Way.RiceId, Set: Trigger.Next, Seasoned: dish.Has(AskedStage.Season)),
                 new SealAndSteam(),
                 new PutBack(),
                 new RestAndServe(),
@@ -41,7 +42,7 @@ internal static class StagesOf
                 new SoakPulses(),
                 new SoakRice(AtLight: false),
                 .. Pulses(dish, way),
-                new Join(Planning.Way.RiceId),
+                .. BeforeRice(dish, way),
                 new SealAndSteam(),
                 new RestAndServe(),
             ],
@@ -65,6 +66,21 @@ internal static class StagesOf
             ],
             _ => throw new ArgumentOutOfRangeException(nameof(way)),
         };
+
+    /// <summary>What was asked for between the pulses and the rice, and the rice.</summary>
+    private static IReadOnlyList<Stage> BeforeRice(Dish dish, Way way)
+    {
+        // Only what somebody has found soft is crushed.
+        var mash = dish.Has(AskedStage.Mash) && way.Wait == FeltState.Soft;
+        var season = dish.Has(AskedStage.Season) && way.Wait is not null;
+        var then = mash ? Trigger.Next : way.JoinTrigger;
+        return
+        [
+            .. mash ? [new MashSome(way.JoinTrigger)] : (Stage[])[],
+            .. season ? [new SeasonOnLow(then)] : (Stage[])[],
+            new Join(Planning.Way.RiceId, season ? SeasonOnLow.Over(dish) : then, Seasoned: season),
+        ];
+    }
 
     /// <summary>From the dry or soaked seed to pulses that wait for what comes.</summary>
     private static IReadOnlyList<Stage> Pulses(Dish dish, Way way)
@@ -90,6 +106,7 @@ internal static class StagesOf
             [
                 .. quick ? soaked : [start],
                 hard ? new HardBoil(dish.Method == Method.OpenPot ? Flame.Lively : Flame.Off) : new Simmer(Flame.Lively),
+                .. dish.KeepsCovered && way.Wait is not null ? [new KeepCovered()] : (Stage[])[],
                 .. way.OtherWait is null ? [new UntilFound(AtFirstLook: true, drained)] : Staggered(way, drained),
             ],
         };

@@ -71,3 +71,11 @@ internal sealed record HardBoil(Flame Then) : Stage
         actions.Add(new CookAction.Heat(Trigger.Later(minutes), Then) { StepId = StepIds.HardBoilOver });
     }
 }
+
+/// <summary>Boiling water whenever the pulses show above their liquor, until they are found: nothing has to be boiled away that only a slow
+/// bag needs.</summary>
+internal sealed record KeepCovered : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
+        actions.Add(new CookAction.KeepLevel(Trigger.Next, way.KeptLevel));
+}

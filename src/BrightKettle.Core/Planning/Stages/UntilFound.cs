@@ -31,6 +31,8 @@ internal sealed record UntilFound(bool AtFirstLook, string? Drained = null) : St
             actions.Add(new CookAction.Drain(Trigger.Next, null) { StepId = Drained });
         }
 
+        LeaveLevel(actions, dish);
+
         actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
         if (way.HotUntil is { } leaves)
         {
@@ -42,6 +44,15 @@ internal sealed record UntilFound(bool AtFirstLook, string? Drained = null) : St
                 actions.Add(new CookAction.Heat(Trigger.At(way.BackAt), Flame.Full) { StepId = StepIds.BoilUp });
                 actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Warm) { StepId = StepIds.BackHot });
             }
+        }
+    }
+
+    /// <summary>What is far enough gets no more water until somebody sets it.</summary>
+    internal static void LeaveLevel(List<CookAction> actions, Dish dish)
+    {
+        if (dish.KeepsCovered)
+        {
+            actions.Add(new CookAction.KeepLevel(Trigger.Next, null));
         }
     }
 
@@ -97,10 +108,17 @@ internal sealed record OthersJoin(string? Drained = null) : Stage
         double Far(OtherPulse other) =>
             state == FeltState.Soft ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(other.Pulse)) : Doneness.Anchor(state);
         var look = new Look(joining[0].Id, Far(joining[0]), Again) { Also = [.. joining.Skip(1).Select(o => new LookAlso(o.Id, Far(o)))] };
+        if (dish.KeepsCovered)
+        {
+            actions.Add(new CookAction.KeepLevel(Trigger.Next, way.KeptLevel));
+        }
+
         actions.Add(new CookAction.Heat(new Trigger(Look: look), Flame.Off) { StepId = StepIds.OtherSoft });
         if (Drained is not null)
         {
             actions.Add(new CookAction.Drain(Trigger.Next, null) { StepId = Drained });
         }
+
+        UntilFound.LeaveLevel(actions, dish);
     }
 }

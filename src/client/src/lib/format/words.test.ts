@@ -73,8 +73,8 @@ describe('steps as they are said', () => {
     ));
   it.each([
     [250, 'about 250 mL boiling to add'],
-    [-120, 'about 120 mL to pour off'],
-    [5, 'top up with boiling water or pour off to that'],
+    [-120, 'about 120 mL too much: boil it down first, lid off'],
+    [5, 'top up with boiling water, or boil it down to that, lid off'],
   ])('tells %d mL at the join as an act', (addMillilitres, words) => {
     const line = stepLine(
       step('join', {

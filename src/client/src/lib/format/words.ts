@@ -68,7 +68,7 @@ export type DinnerWords = Pick<Plan, 'pulseName' | 'order'> & {
   measureOut: Pick<Plan['measureOut'], 'riceRinse'>;
 };
 
-/** Less is not worth adding or pouring off, mL. */
+/** Less is not worth adding or boiling down, mL. */
 const enoughMillilitres = 20;
 
 /** Several things in one sentence. */

@@ -22,7 +22,7 @@ export function again(dish: Dish, nowLocal: string): Dish {
   const today = nowLocal.slice(0, 10);
   // What stood in water then does not stand there now.
   const anew: Dish =
-    dish.soak === 'already' ? { ...dish, soak: 'overnight', soakedSinceLocal: null, soaksCold: false } : dish;
+    dish.soak === 'already' ? { ...dish, soak: 'overnight', soakedSinceLocal: null, soaksCold: null } : dish;
   const day = anew.soak === 'overnight' || today + hour <= nowLocal ? addDays(today, 1) : today;
   return { ...anew, serveAtLocal: day + hour, pull: null };
 }

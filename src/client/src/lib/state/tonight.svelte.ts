@@ -49,7 +49,8 @@ export class Tonight {
     riceTarget: null,
     soakHours: null,
     soakedSinceLocal: null,
-    soaksCold: false,
+    soaksCold: null,
+    stages: [],
   });
   /** As it was at first: what a new dinner begins with. */
   readonly #first = { ...this.dish };

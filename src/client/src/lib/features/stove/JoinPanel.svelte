@@ -84,10 +84,10 @@
   </li>
   <li>
     <span class="font-semibold">
-      2. {#if add > 15}Add <strong class="text-secondary text-3xl">{millilitres(add)}</strong> boiling{:else if add < -15}Pour
-        off
-        <strong class="text-secondary text-3xl">{millilitres(-add)}</strong> into the jug{:else}That is just
-        right{/if}
+      2. {#if add > 15}Add <strong class="text-secondary text-3xl">{millilitres(add)}</strong> boiling{:else if add < -40}Boil
+        down
+        <strong class="text-secondary text-3xl">{millilitres(-add)}</strong> first, lid off, full flame{:else}That
+        is just right{/if}
     </span>
     <span class="block text-lg">
       {rice ? 'The rice' : 'They'} will have {millilitres(join.neededMillilitres)}, {overBed(

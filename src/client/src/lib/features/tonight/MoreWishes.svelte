@@ -1,11 +1,14 @@
 <script lang="ts">
-  import type { Kitchen, SaltSchool } from '../../api/client';
+  import type { Dish, Kitchen, SaltSchool } from '../../api/client';
   import { parseTime } from '../../format/time';
   import { saltIds, saltName } from '../../format/words';
+  import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
 
   type Props = { tonight: Tonight; kitchen: Kitchen };
   let { tonight, kitchen }: Props = $props();
+
+  type Stage = NonNullable<Dish['stages']>[number];
 
   const dish = $derived(tonight.dish);
   const away = $derived(dish.away?.[0] ?? null);
@@ -17,6 +20,19 @@
     where === 'in_the_pot' || where === 'after_draining' || where === 'in_the_liquor'
       ? ({ riceJoin: where, riceVesselId: null } as const)
       : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
+  /** Stages that this dish has a place for. */
+  const offered = $derived<Stage[]>([
+    'season',
+    ...(dish.style === 'dry' ? [] : (['mash'] as const)),
+    ...(dish.riceId ? (['toast', 'towel'] as const) : []),
+    ...(dish.riceVesselId && dish.riceVesselId !== 'bowl_above' ? (['fold'] as const) : []),
+  ]);
+
+  const ask = (stage: Stage, wanted: boolean) =>
+    tonight.change({
+      stages: [...(dish.stages ?? []).filter((s) => s !== stage), ...(wanted ? [stage] : [])],
+    });
+
   let leave = $derived(away?.fromLocal.slice(11) ?? '');
   let back = $derived(away?.toLocal.slice(11) ?? '');
   let unread = $state(false);
@@ -62,6 +78,19 @@
           </p>{/if}
       </div>
     {/if}
+    <fieldset>
+      <legend class="mb-1 text-sm font-semibold">{say('stages.legend')}</legend>
+      {#each offered as stage (stage)}
+        <label class="flex min-h-10 items-center gap-2 text-[0.95rem]">
+          <input
+            type="checkbox"
+            class="checkbox checkbox-sm"
+            checked={dish.stages?.includes(stage) ?? false}
+            onchange={(e) => ask(stage, e.currentTarget.checked)}
+          />{say(`stage.${stage}`)}
+        </label>
+      {/each}
+    </fieldset>
     <fieldset>
       <legend class="mb-1 text-sm font-semibold">Nobody at home</legend>
       <div class="grid grid-cols-[1fr_auto_1fr] items-center gap-2">

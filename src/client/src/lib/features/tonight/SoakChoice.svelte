@@ -12,7 +12,13 @@
   const dish = $derived(tonight.dish);
   const today = $derived(kitchen.nowLocal.slice(0, 10));
   const days = $derived([0, -1, -2].map((n) => addDays(today, n)));
-  const since = $derived(dish.soakedSinceLocal ?? `${addDays(today, -1)}T${kitchen.soaksAt}`);
+  /** Of a table today they stand since last evening; of a later one since now. */
+  const since = $derived(
+    dish.soakedSinceLocal ??
+      (dish.serveAtLocal.startsWith(today)
+        ? `${addDays(today, -1)}T${kitchen.soaksAt}`
+        : kitchen.nowLocal.slice(0, 16)),
+  );
   const usualHours = 2;
   let unread = $state(false);
   const fault = $derived(
@@ -22,7 +28,7 @@
   );
 
   /** What belongs to another soak is not kept. */
-  const plain = { soakHours: null, soakedSinceLocal: null, soaksCold: false };
+  const plain = { soakHours: null, soakedSinceLocal: null, soaksCold: null };
 
   function choose(soak: Soak) {
     unread = false;

@@ -1,0 +1,20 @@
+namespace BrightKettle.Core.Planning;
+
+/// <summary>A stage that a cook adds to a way where it fits.</summary>
+public enum AskedStage
+{
+    /// <summary>What seasons them simmers in their liquor, on low, before the rice goes in or the dish to the table.</summary>
+    Season,
+
+    /// <summary>A part of the pulses is crushed before the liquor is set, so that it binds.</summary>
+    Mash,
+
+    /// <summary>The rice is stirred in hot fat before it meets water.</summary>
+    Toast,
+
+    /// <summary>The rice rests for a quarter of an hour with a cloth under its lid.</summary>
+    Towel,
+
+    /// <summary>Rice from its own pot is folded in before the table.</summary>
+    Fold,
+}

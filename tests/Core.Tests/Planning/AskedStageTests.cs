@@ -1,0 +1,140 @@
+using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Units;
+using NodaTime;
+using Xunit;
+using static BrightKettle.Core.Tests.Kitchens;
+
+namespace BrightKettle.Core.Tests.Planning;
+
+/// <summary>Stages that a cook adds to a way; and what is too much boils down instead of being poured off.</summary>
+public sealed class AskedStageTests(ITestOutputHelper output)
+{
+    private static Dish Asked(Dish dish, params AskedStage[] stages) => dish with { Asked = stages };
+
+    private static readonly Dish Navy = Dish("navy", 250, "long_white", 250, SoakChoice.Overnight, Style.Moist);
+
+    private static int At(Plan plan, string step) => WaySolver.IndexOf(plan.Cook, step);
+
+    private static double Minutes(Plan plan, string from, string to) =>
+        (plan.Forecast.Find(to)!.Reference - plan.Forecast.Find(from)!.Reference).TotalMinutes;
+
+    [Fact]
+    public void Seasoned_on_low_all_that_seasons_is_in_before_the_liquor_is_set()
+    {
+        var dish = Navy with
+        {
+            Extras = [new DishExtra(Kitchens.Catalogue.FindExtra("coconut_milk")!, Mass.FromGrams(200), ExtraTime.Join)],
+        };
+        var plan = Planned(Asked(dish, AskedStage.Season));
+        Assert.Null(CookRules.Check(plan.Cook));
+        string[] inOrder = [StepIds.Ready, StepIds.ExtraIn, StepIds.Season, StepIds.SetLiquor, StepIds.Join];
+        Assert.Equal(inOrder, inOrder.OrderBy(s => At(plan, s)));
+        Assert.Equal(15, Minutes(plan, StepIds.Season, StepIds.SetLiquor), 1.0);
+        Assert.Single(plan.Cook.Actions.OfType<CookAction.AddSalt>());
+        Assert.InRange(plan.ShareTender, 0.85, 1);
+        Assert.InRange(plan.MinuteOfDay(StepIds.Table), (19 * 60) - 3, (19 * 60) + 3);
+        // Alone they season before they are boiled down.
+        var alone = Planned(Asked(dish with { Rice = null }, AskedStage.Season));
+        Assert.InRange(Minutes(alone, StepIds.Season, StepIds.Finish), 14.5, 60);
+        Assert.InRange(alone.ShareTender, 0.85, 1);
+    }
+
+    [Fact]
+    public void A_crushed_part_binds_the_liquor_and_goes_in_once_they_are_soft()
+    {
+        var plain = Planned(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy));
+        var mashed = Planned(Asked(plain.Dish, AskedStage.Mash));
+        Assert.True(At(mashed, StepIds.Mash) > At(mashed, StepIds.Ready) && At(mashed, StepIds.Mash) < At(mashed, StepIds.Finish));
+        double Solids(Plan p) => p.Forecast.Reference.Vessels[0].SolidsGrams;
+        Assert.True(Solids(mashed) > Solids(plain) + 10, $"{Solids(mashed)} {Solids(plain)}");
+        Assert.InRange(mashed.ShareTender, 0.85, 1);
+        // A dry dish has no liquor to bind.
+        Assert.Equal(-1, At(Planned(Asked(plain.Dish with { Style = Style.Dry }, AskedStage.Mash)), StepIds.Mash));
+    }
+
+    [Fact]
+    public void Toasted_rice_and_a_towel_are_of_the_rice_wherever_it_is_cooked()
+    {
+        var beside = Dish("chickpea", 250, "basmati_unsoaked", 250, SoakChoice.Overnight, Style.Moist) with
+        {
+            RiceApart = new(Pot(20, 3), Burner()),
+        };
+        foreach (var dish in new[] { Navy, beside })
+        {
+            var plan = Planned(Asked(dish, AskedStage.Toast, AskedStage.Towel));
+            Assert.True(plan.Cook.Ingredients.OfType<RiceIngredient>().Single().Toasted);
+            var cloth = plan.Cook.Actions.ToList().FindIndex(a => a is CookAction.Cover { With: SealMaterial.Towel });
+            Assert.Equal(Flame.Off, ((CookAction.Heat)plan.Cook.Actions[cloth - 1]).Flame);
+            Assert.DoesNotContain(plan.Gates, g => g.Blocks);
+            Assert.Contains(HandsPlanner.For(plan, 2).Tasks, t => t.Task.Id == "toast_rice");
+            Assert.InRange(plan.ShareTender, 0.85, 1);
+        }
+
+        Assert.Equal(15, Minutes(Planned(Asked(Navy, AskedStage.Towel)), StepIds.HeatOff, StepIds.Table), 0.5);
+    }
+
+    [Fact]
+    public void Folded_the_rice_is_in_the_pulses_pot_at_the_table()
+    {
+        var dish = Dish("lentil_green", 250, "basmati_unsoaked", 250, style: Style.Moist, pot: Pot(28, 8)) with
+        {
+            RiceApart = new(Pot(20, 3), Burner()),
+        };
+        var plan = Planned(Asked(dish, AskedStage.Fold));
+        Assert.Null(CookRules.Check(plan.Cook));
+        Assert.Equal(0, plan.Trace.PlaceAfter(At(plan, StepIds.Fold), Way.RiceId));
+        Assert.InRange(plan.ShareTender, 0.85, 1);
+        // It has no place where the rice is in the pot already.
+        Assert.False(Asked(Navy, AskedStage.Fold).Has(AskedStage.Fold));
+    }
+
+    /// <summary>Only what is drained is poured off: seasoned liquor is boiled down to what is wanted, and starts near it.</summary>
+    [Fact]
+    public void Nothing_seasoned_is_poured_off_in_any_pot()
+    {
+        string[] pulses =
+        [
+            "chickpea",
+            "kidney_red",
+            "navy",
+            "black_eyed_pea",
+            "lentil_brown",
+            "lentil_red_split",
+            "split_pea_green",
+            "adzuki",
+        ];
+        var (pots, kept, wet, counted) = (0, 0, 0, 0);
+        foreach (
+            var (pulse, style, rice) in pulses.SelectMany(p =>
+                new[] { Style.Moist, Style.Saucy, Style.Soup }.SelectMany(s => new[] { null, "long_white" }.Select(r => (p, s, r)))
+            )
+        )
+        {
+            var soak = Pulse(pulse).SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None;
+            if (Plans.Plan(Dish(pulse, 250, rice, rice is null ? 0 : 220, soak, style)) is not PlanAnswer.Planned { Plan: var plan })
+            {
+                continue;
+            }
+
+            var jobs = PotTraits.Many(plan.Cook, Model.Constants, 32).Select(t => new PotJob(plan.Cook, t)).ToList();
+            foreach (var run in Model.RunMany([.. jobs], RunOptions.Search).Where(r => r.StalledAt is null))
+            {
+                pots++;
+                // A ladle at the most: a sixteenth of what is wanted at the join.
+                kept += run.JugGrams <= Math.Max(25, 0.07 * (plan.Join?.LiquorNeeded.Grams ?? plan.Dish.WantedLiquorGrams)) ? 1 : 0;
+                wet += run.FinalLiquor <= plan.Dish.WantedLiquorGrams + (0.25 * plan.Dish.TotalDry.Grams) ? 1 : 0;
+            }
+
+            counted++;
+        }
+
+        output.WriteLine($"{counted} dinners, {pots} pots, {kept} without pouring, {wet} not too wet");
+        Assert.True(counted >= 40);
+        Assert.Equal(pots, kept);
+        Assert.True(wet >= 0.95 * pots, $"{wet} of {pots}");
+    }
+}
