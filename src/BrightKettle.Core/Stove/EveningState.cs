@@ -23,6 +23,9 @@ public sealed class EveningState
     private readonly List<Entry.CameOut> _counts = [];
     private readonly List<Observation> _seen = [];
 
+    /// <summary>Planned extras that went in before their moment, by whatever name it was told.</summary>
+    private readonly HashSet<string> _inAlready = [];
+
     /// <param name="planned">As it was started, valid by <see cref="CookRules"/>.</param>
     /// <param name="entries">What holds, in the order in which it was recorded; undone entries are left out.</param>
     public EveningState(Cook planned, IEnumerable<Entry> entries)
@@ -153,7 +156,7 @@ public sealed class EveningState
             var at = last.TryGetValue(lane, out var before) ? Instant.Max(told, before) : told;
             last[lane] = at;
             var first = true;
-            foreach (var action in AsDone(_moments[place].Moment, entry))
+            foreach (var action in AsDone(Doing(_moments[place].Moment), entry))
             {
                 list.Add((at, place, action with { Trigger = first ? Trigger.At(at) : Trigger.Next }));
                 first = false;
@@ -200,6 +203,9 @@ public sealed class EveningState
                         BoilDown = null,
                     };
                     break;
+                case CookAction.KeepLevel:
+                    // What was poured after is told, or was not poured.
+                    break;
                 case CookAction.TakeOut:
                     break;
                 case CookAction.AddSalt salt when entry.Salt is { } weighed:
@@ -229,6 +235,12 @@ public sealed class EveningState
             moments.Add(null);
         }
 
+        foreach (var kept in Kept())
+        {
+            actions.Add(kept with { Trigger = Trigger.At(now) });
+            moments.Add(null);
+        }
+
         var first = new HashSet<string>();
         foreach (var moment in Pending)
         {
@@ -241,7 +253,7 @@ public sealed class EveningState
                 when = Trigger.Next;
             }
 
-            foreach (var action in moment.Actions.Where(a => a is not CookAction.TakeOut t || StillIn(t.IngredientId)))
+            foreach (var action in Doing(moment).Actions.Where(a => a is not CookAction.TakeOut t || StillIn(t.IngredientId)))
             {
                 actions.Add(action with { Trigger = when });
                 moments.Add(moment);
@@ -252,6 +264,15 @@ public sealed class EveningState
         pending = moments;
         return Cook with { Actions = actions, Starts = starts };
     }
+
+    /// <summary>Levels that somebody keeps from now on, as the plan has it.</summary>
+    private IEnumerable<CookAction.KeepLevel> Kept() =>
+        _moments
+            .Where(m => m.State == MomentState.Done)
+            .SelectMany(m => m.Moment.Actions.OfType<CookAction.KeepLevel>().Select(k => (m.Moment.Lane, Keeps: k)))
+            .GroupBy(k => k.Lane)
+            .Select(g => g.Last().Keeps)
+            .Where(k => k.OverBedCentimetres is not null);
 
     /// <summary>The same in the order in which it was done, each thing with what it was to wait for: what the gates judge beside what was
     /// seen. Bowls keep their real times, since a soak is as long as it was.</summary>
@@ -271,7 +292,7 @@ public sealed class EveningState
                 )
             );
         var past = done.Concat(_extras).OrderBy(d => d.At).ThenBy(d => d.Order).ToList();
-        var ahead = Pending.SelectMany(m => m.Actions.Select(a => (Moment: m, Action: a))).ToList();
+        var ahead = Pending.SelectMany(m => Doing(m).Actions.Select(a => (Moment: m, Action: a))).ToList();
         pending = [.. past.Select(_ => (Moment?)null), .. ahead.Select(a => (Moment?)a.Moment)];
         return new(
             Cook with
@@ -280,6 +301,121 @@ public sealed class EveningState
             },
             [.. past.Select(d => (Instant?)d.At)]
         );
+    }
+
+    /// <summary>What of a planned extra has to be in for it not to be asked for again.</summary>
+    private const double MostOfIt = 0.7;
+
+    private void InAlready(ExtraIngredient what)
+    {
+        var planned = Pending
+            .SelectMany(m => m.Actions)
+            .OfType<CookAction.Add>()
+            .Select(a => Cook.Ingredients[Cook.IndexOf(a.IngredientId)])
+            .OfType<ExtraIngredient>()
+            .FirstOrDefault(x => x.Extra.Id == what.Extra.Id && !_inAlready.Contains(x.Id));
+        if (planned is null || (!what.Extra.ComesOut && what.Dry.Grams < MostOfIt * planned.Dry.Grams))
+        {
+            return;
+        }
+
+        _inAlready.Add(planned.Id);
+        for (var i = 0; i < _moments.Count; i++)
+        {
+            // A moment with nothing left in it is over.
+            if (_moments[i].State == MomentState.Waiting && Doing(_moments[i].Moment).Actions.Count == 0)
+            {
+                _moments[i] = _moments[i] with { State = MomentState.PassedOver };
+            }
+        }
+    }
+
+    /// <summary>Whether a planned extra went in before its moment.</summary>
+    public bool IsInAlready(string ingredientId) => _inAlready.Contains(ingredientId);
+
+    /// <summary>A moment without what is in already, and with the salt that is still to add.</summary>
+    private Moment Doing(Moment moment)
+    {
+        if (_inAlready.Count == 0 && SaltBrought == 0)
+        {
+            return moment;
+        }
+
+        var left = moment
+            .Actions.Where(a =>
+                !(a is CookAction.Add add && _inAlready.Contains(add.IngredientId))
+                && !(a is CookAction.TakeOut @out && _inAlready.Contains(@out.IngredientId))
+            )
+            .Select(a => a is CookAction.AddSalt salt ? salt with { Salt = SaltLeft(salt.Salt) } : a)
+            .ToList();
+        if (left.Count > 0)
+        {
+            left[0] = left[0] with { Trigger = moment.Trigger };
+        }
+
+        return moment with
+        {
+            Actions = left,
+        };
+    }
+
+    /// <summary>Of salt that is planned, what is left to add now that unplanned salt went in, cured meat and the like counted.</summary>
+    public Mass SaltLeft(Mass planned) => Mass.Max(Mass.Zero, planned - Mass.FromGrams(SaltBrought));
+
+    /// <summary>Salt that came in beside the plan, g; less than nothing where less of a planned extra went in.</summary>
+    private double SaltBrought =>
+        _entries.Sum(e =>
+            e switch
+            {
+                Entry.Extra { Action: CookAction.AddSalt salt } => salt.Salt.Grams,
+                Entry.WentIn { What: var what } => what.Salt.Typical * what.Dry.Grams - PlannedSalt(what),
+                _ => 0,
+            }
+        );
+
+    private double PlannedSalt(ExtraIngredient what) =>
+        Cook.Ingredients.OfType<ExtraIngredient>().FirstOrDefault(x => _inAlready.Contains(x.Id) && x.Extra.Id == what.Extra.Id)
+            is { } planned
+            ? planned.Salt.Typical * planned.Dry.Grams
+            : 0;
+
+    /// <summary>The last water that was poured in by a planned step, where it was not what the plan says, and nothing has set it right
+    /// since: g too much, less than 0 for too little.</summary>
+    public (Instant At, string Lane, double Grams)? WrongWater
+    {
+        get
+        {
+            foreach (var (_, entry) in _done.OrderByDescending(d => d.At))
+            {
+                var moment = Find(entry.MomentId)!.Moment;
+                var planned = moment.Actions.Select(Amount).FirstOrDefault(a => a is not null);
+                if (planned is null)
+                {
+                    continue;
+                }
+
+                if (entry.Poured is not { } jug || moment.Actions.All(a => a is not CookAction.AddWater))
+                {
+                    return null;
+                }
+
+                var real = jug.MassOfWater(moment.Actions.OfType<CookAction.AddWater>().First().Temperature).Grams;
+                var since = _extras
+                    .Where(x => x.At >= entry.At && Moment.LaneOf(x.Action, Cook.Kitchen) == moment.Lane)
+                    .Sum(x => x.Action is CookAction.AddWater water ? water.Water.Grams : 0);
+                return (entry.At, moment.Lane, real + since - planned.Value.Grams);
+            }
+
+            return null;
+
+            static Mass? Amount(CookAction action) =>
+                action switch
+                {
+                    CookAction.AddWater water => water.Water,
+                    CookAction.SetLiquor set => set.Liquor,
+                    _ => null,
+                };
+        }
     }
 
     /// <summary>What was counted out needs no taking out any more; what has not gone in yet will.</summary>
@@ -400,6 +536,7 @@ public sealed class EveningState
                 _extras.Add((extra.At, Late + order, extra.Action with { Trigger = Trigger.At(extra.At) }));
                 break;
             case Entry.WentIn went:
+                InAlready(went.What);
                 Cook = Cook with { Ingredients = [.. Cook.Ingredients, went.What] };
                 _extras.Add((went.At, Late + order, new CookAction.Add(Trigger.At(went.At), went.What.Id)));
                 break;

@@ -5,10 +5,11 @@ using NodaTime;
 namespace BrightKettle.Core.Stove;
 
 /// <summary>Something to see to beside the plan's own moments.</summary>
-/// <param name="Code">boil_over, still_lit, level, sticking, silent or chilli.</param>
+/// <param name="Code">boil_over, still_lit, level, sticking, silent, chilli, too_little, too_much or dry.</param>
 /// <param name="At">When it should be seen to.</param>
 /// <param name="IngredientId">What it is about; null for the pot.</param>
-public sealed record Visit(string Code, string VesselId, Instant At, string? IngredientId = null);
+/// <param name="Grams">For too_little and too_much: of water.</param>
+public sealed record Visit(string Code, string VesselId, Instant At, string? IngredientId = null, double? Grams = null);
 
 /// <summary>What wants an eye while nothing of the plan is due: foam in the first minutes of a boil, a low flame of gas, a thick pot's
 /// base.</summary>
@@ -24,6 +25,19 @@ public static class Visits
     /// <summary>A locked cooker of which nothing is heard.</summary>
     public const string Silent = "silent";
 
+    /// <summary>Less water went in than the plan says, or more.</summary>
+    public const string TooLittle = "too_little";
+    public const string TooMuch = "too_much";
+
+    /// <summary>By the ledger nothing free is left under a flame.</summary>
+    public const string Dry = "dry";
+
+    /// <summary>Water that is off by less is no matter, g, and of what is in the pot.</summary>
+    private const double MattersGrams = 120;
+
+    /// <summary>Free liquor under which a pot counts as dry, mL.</summary>
+    private const double DryMillilitres = 20;
+
     /// <summary>A whole chilli that nobody plans to take out.</summary>
     public const string Chilli = "chilli";
 
@@ -31,6 +45,9 @@ public static class Visits
     private static readonly Duration Holds = Duration.FromMinutes(20);
 
     private const string WholeChilli = "whole_chilli";
+
+    /// <summary>Somebody who has said that there is liquid is asked again after so long.</summary>
+    private static readonly Duration DryAgain = Duration.FromMinutes(8);
 
     /// <summary>A first boil foams for about so long (confidence C).</summary>
     private static readonly Duration Foams = Duration.FromMinutes(4);
@@ -98,6 +115,25 @@ public static class Visits
         {
             var asked = evening.Seen.Where(o => o is Observation.Checked { What: Silent }).Select(o => o.At).Append(heated).Max();
             list.Add(new(Silent, pot.VesselId, asked + SilentFor));
+        }
+
+        if (evening.WrongWater is { } wrong && Math.Abs(wrong.Grams) > MattersGrams)
+        {
+            var code = wrong.Grams < 0 ? TooLittle : TooMuch;
+            if (!Seen(evening, code, wrong.Lane, wrong.At))
+            {
+                list.Add(new(code, wrong.Lane, wrong.At, Grams: Math.Round(Math.Abs(wrong.Grams) / 10) * 10));
+            }
+        }
+
+        // Rice may steam dry; pulses by themselves must not.
+        if (
+            ahead.Pot is { LiquorMillilitres: < DryMillilitres }
+            && pot is { PulsesIn: true, RiceIn: false, Locked: false, Flame: not (Flame.Off or Flame.Warm) }
+            && evening.Seen.OfType<Observation.Checked>().Where(o => o.What == Dry).All(o => now - o.At > DryAgain)
+        )
+        {
+            list.Add(new(Dry, pot.VesselId, now));
         }
 
         list.AddRange(Chillies(evening).Select(c => new Visit(Chilli, pot.VesselId, c.At + Holds, c.IngredientId)));

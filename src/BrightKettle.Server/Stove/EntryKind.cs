@@ -25,6 +25,12 @@ public enum EntryKind
     OverBed,
     Water,
     PourOff,
+
+    /// <summary>All its liquor poured away, or into the jug.</summary>
+    Drain,
+
+    /// <summary>A ladle of its pulses crushed.</summary>
+    Mash,
     Flame,
     Lid,
     Salt,

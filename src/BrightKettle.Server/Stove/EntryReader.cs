@@ -12,6 +12,9 @@ namespace BrightKettle.Server.Stove;
 /// <summary>From what a page tells to an entry of the core, and back.</summary>
 public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
 {
+    /// <summary>A ladle or two of a pot (confidence D).</summary>
+    private const double CrushedShare = 0.2;
+
     /// <summary>At which liquor is measured at the stove, °C.</summary>
     private const double MeasuredCelsius = 98;
 
@@ -57,9 +60,16 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
                 new Observation.OverBed(at, Vessel(d.VesselId, checks), Within(d.Centimetres, -30, 40, "centimetres"))
             ),
             EntryKind.Sticks => Saw(new Observation.Sticks(at, Vessel(d.VesselId, checks), d.What == "scorched")),
-            EntryKind.Checked when d.What is Visits.BoilOver or Visits.StillLit or Visits.Sticking or Visits.Level or Visits.Silent => Saw(
-                new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))
-            ),
+            EntryKind.Checked
+                when d.What
+                    is Visits.BoilOver
+                        or Visits.StillLit
+                        or Visits.Sticking
+                        or Visits.Level
+                        or Visits.Silent
+                        or Visits.TooLittle
+                        or Visits.TooMuch
+                        or Visits.Dry => Saw(new Observation.Checked(at, d.What, Vessel(d.VesselId, checks))),
             EntryKind.VentClear => Saw(new Observation.VentClear(at)),
             EntryKind.Probed => Saw(new Observation.Probed(at, Within(d.Celsius, -5, 130, "celsius"))),
             EntryKind.Water => Extra(Water(d, checks)),
@@ -72,6 +82,8 @@ public sealed class EntryReader(PulseCatalogue catalogue, Cook cook)
                     StepId = "poured_off",
                 }
             ),
+            EntryKind.Drain => Extra(new CookAction.Drain(Trigger.Next, null) { Keep = d.What == "jug" }),
+            EntryKind.Mash => Extra(new CookAction.Mash(Trigger.Next, Seed(d.Ingredient, checks), CrushedShare)),
             EntryKind.WentIn => WentIn(d, at, checks),
             EntryKind.CameOut => new Entry.CameOut(d.EventId, at, d.Ingredient ?? string.Empty, (int)Within(d.Count, 1, 50, "count")),
             EntryKind.Chose when told.Course is { } course && new CookReader(catalogue, checks).Read(course) is { } read => new Entry.Chose(

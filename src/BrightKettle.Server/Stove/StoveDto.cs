@@ -9,7 +9,7 @@ namespace BrightKettle.Server.Stove;
 /// <param name="EventId">UUIDv7 made by the client; sent again, it changes nothing.</param>
 /// <param name="OccurredAt">When it was so, which may lie in the past.</param>
 /// <param name="BasedOn">The version that the page showed.</param>
-/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, flame, lid, salt, went_in, later, came_out,
+/// <param name="Kind">did, seen, not_yet, felt, chalky, liquor, over_bed, water, pour_off, drain, mash, flame, lid, salt, went_in, later, came_out,
 /// sticks, checked, vent_clear, probed, chose, put_away, still_on or undo.</param>
 /// <param name="By">Which screen it was told on.</param>
 /// <param name="MomentId">For did.</param>
@@ -18,7 +18,7 @@ namespace BrightKettle.Server.Stove;
 /// <param name="Celsius">For water and probed.</param>
 /// <param name="Centimetres">For over_bed: over the bed, negative under it.</param>
 /// <param name="What">For seen and not_yet: boils, pressure_up, whistle, pin_down or surface_dry; for liquor: jug, ruler or eye; for
-/// flame and lid: which; for chose: the code of the answer; for put_away: fridge, freezer, warm or gone; for sticks: a_little or
+/// flame and lid: which; for drain: jug where it is kept; for chose: the code of the answer; for put_away: fridge, freezer, warm or gone; for sticks: a_little or
 /// scorched.</param>
 /// <param name="Ingredient">For felt, chalky and came_out; for went_in an extra of the catalogue.</param>
 /// <param name="State">For felt.</param>
@@ -193,7 +193,7 @@ public sealed record WaitDto(
 public sealed record LookForDto(string Ingredient, string Name, string Kind, string State, double EveryMinutes, int? EnoughChalky);
 
 /// <summary>Something to see to.</summary>
-/// <param name="Code">boil_over, still_lit, level, sticking, silent, chilli or second_half.</param>
+/// <param name="Code">boil_over, still_lit, level, sticking, silent, chilli, too_little, too_much, dry or second_half.</param>
 /// <param name="Ingredient">For second_half an extra of the catalogue, for chilli what is inside.</param>
 public sealed record VisitDto(
     string Code,

@@ -134,7 +134,8 @@ public static partial class StoveMapper
                     v.VesselId,
                     VesselNames.Of(evening.Cook.Kitchen[evening.Cook.Kitchen.IndexOf(v.VesselId)].Vessel),
                     v.At.ToDateTimeOffset(),
-                    v.IngredientId
+                    v.IngredientId,
+                    Grams: v.Grams
                 )),
             .. halves.Select(e => new VisitDto(
                 "second_half",
@@ -186,7 +187,12 @@ public static partial class StoveMapper
             var waiting = status.State == MomentState.Waiting;
             var leads = waiting && first.Add(moment.Lane);
             var due = ahead.Due.FirstOrDefault(d => d.MomentId == moment.Id);
-            var steps = stored.Started.Steps.TryGetValue(moment.Id, out var known) ? known : [];
+            var steps = (stored.Started.Steps.TryGetValue(moment.Id, out var known) ? known : [])
+                .Where(s => !IsInAlready(evening, s))
+                .Select(s =>
+                    waiting && s is { Kind: "salt", Facts.Grams: { } salt } ? WithSalt(s, evening.SaltLeft(Mass.FromGrams(salt))) : s
+                )
+                .ToList();
             var main = MainStep(steps) ?? Unplanned(evening, moment, status.DoneAt ?? due?.At ?? ahead.Now);
             var vessel = moment.InBowl ? -1 : evening.Cook.Kitchen.IndexOf(moment.Lane);
             list.Add(
@@ -218,6 +224,13 @@ public static partial class StoveMapper
 
         return [.. list.OrderBy(m => m.DoneAt ?? m.Due?.At ?? DateTimeOffset.MaxValue)];
     }
+
+    /// <summary>A step that asks for something which is in already.</summary>
+    private static bool IsInAlready(EveningState evening, StepDto step) =>
+        step.Kind == "extra_in"
+        && evening.Cook.Ingredients.OfType<ExtraIngredient>().Any(x => x.Extra.Name == step.Facts.Name && evening.IsInAlready(x.Id));
+
+    private static StepDto WithSalt(StepDto step, Mass left) => step with { Facts = step.Facts with { Grams = Math.Round(left.Grams) } };
 
     /// <summary>What putting a moment off by one press of the alarm costs; null where nothing is known of it.</summary>
     private static PutOffDto? PutOffOf(EveningForecast ahead, Moment moment, EveningForecaster forecaster)

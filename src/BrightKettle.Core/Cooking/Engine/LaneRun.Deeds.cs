@@ -90,7 +90,7 @@ internal sealed partial class LaneRun
                 TopUp(v, a.OverBedCentimetres, a.Temperature.Celsius);
                 break;
             case CookAction.KeepLevel a:
-                (_tracks[v].Kept, _tracks[v].KeptDue) = (a.OverBedCentimetres ?? double.NaN, _pot.Now);
+                (_tracks[v].Kept, _tracks[v].KeptDue) = (a.OverBedCentimetres ?? double.NaN, _pot.Now + KeepsEverySeconds);
                 break;
             case CookAction.PourBack a:
                 _pot.PourBack(v, a.Liquor.Grams);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import FigureField from '../../ui/FigureField.svelte';
   import { api, type Extra, type StoveState } from '../../api/client';
+  import { say } from '../../messages/say';
   import type { Stove } from '../../state/stove/stove.svelte';
 
   type Props = { stove: Stove; evening: StoveState; onclose: () => void };
@@ -21,6 +22,10 @@
 
   function top(millilitres: number) {
     stove.tell({ kind: 'water', millilitres, celsius: 100, minutesAgo: ago });
+    onclose();
+  }
+  function out(entry: { kind: 'drain' | 'mash'; what?: string; ingredient?: string }) {
+    stove.tell({ ...entry, minutesAgo: ago });
     onclose();
   }
   function into() {
@@ -81,6 +86,21 @@
       <button class="btn btn-primary stove-btn" onclick={into}>It is in</button>
     </div>
   </fieldset>
+
+  {#if evening.pot}
+    <fieldset class="mt-4">
+      <legend class="text-lg font-semibold">{say('add.out')}</legend>
+      <div class="mt-1 flex flex-wrap gap-2">
+        <button class="btn stove-btn" onclick={() => out({ kind: 'drain' })}>{say('add.drained')}</button>
+        <button class="btn stove-btn" onclick={() => out({ kind: 'drain', what: 'jug' })}
+          >{say('add.drained_jug')}</button
+        >
+        <button class="btn stove-btn" onclick={() => out({ kind: 'mash', ingredient: 'pulse' })}
+          >{say('add.crushed')}</button
+        >
+      </div>
+    </fieldset>
+  {/if}
 
   <fieldset class="mt-4">
     <legend class="text-lg font-semibold">Level by ruler, temperature by probe</legend>

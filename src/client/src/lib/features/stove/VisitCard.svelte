@@ -3,6 +3,7 @@
   import type { StoveState, StoveVisit, Trouble } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { visitWords } from '../../format/stove';
+  import { say } from '../../messages/say';
   import SignPicture from './SignPicture.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
 
@@ -23,6 +24,10 @@
   }
   const words = $derived(visitWords(visit.code));
 
+  /** What was missing, now in: a gram of water is a millilitre in the jug, near enough. */
+  const pour = () =>
+    stove.tell({ kind: 'water', millilitres: visit.grams ?? 0, celsius: 100, vesselId: visit.vesselId });
+
   function stuck(scorched: boolean) {
     stove.tell({ kind: 'sticks', what: scorched ? 'scorched' : 'a_little', vesselId: visit.vesselId });
     ontrouble(scorched ? 'scorched' : 'sticking');
@@ -32,7 +37,11 @@
 {#if words}
   <section class="dish border-warning! mt-4 p-4" aria-label={words.ask}>
     <p class="text-2xl font-semibold">
-      {visit.vesselName}: {words.ask}{visit.name ? `: ${within(visit.name)}, ${grams(visit.grams ?? 0)}` : ''}
+      {visit.vesselName}: {words.ask}{visit.name
+        ? `: ${within(visit.name)}, ${grams(visit.grams ?? 0)}`
+        : visit.grams
+          ? `: ${say('visit.amount', { grams: visit.grams })}`
+          : ''}
     </p>
     <div class="flex items-center gap-3">
       {#if visit.code === 'boil_over'}<SignPicture what="foam" />{/if}
@@ -44,6 +53,10 @@
         <button class="btn stove-btn" onclick={() => ontrouble('flame_out')}>It is out</button>
       {:else if visit.code === 'silent'}
         <button class="btn stove-btn" onclick={() => ontrouble('silent')}>Still silent</button>
+      {:else if visit.code === 'too_little'}
+        <button class="btn stove-btn" onclick={pour}>{say('visit.pour')}</button>
+      {:else if visit.code === 'dry'}
+        <button class="btn stove-btn" onclick={() => ontrouble('hard_dry')}>{say('visit.is_dry')}</button>
       {:else if visit.code === 'boil_over'}
         <button class="btn stove-btn" onclick={() => ontrouble('boiled_over')}>It boiled over</button>
       {:else if visit.code === 'level'}
