@@ -162,7 +162,9 @@ public static class PlanSteps
                 new(
                     EveryMinutes: action.Trigger.Look!.Again.TotalMinutes,
                     Felt: ClosedSet.Word(Doneness.Felt(action.Trigger.Look.Doneness, null)),
-                    Place: plan.DrainsAtLook ? "drained" : null
+                    Place: plan.DrainsAtLook ? "drained"
+                        : action is CookAction.Heat { Flame: Flame.Warm } ? "hot"
+                        : null
                 )
             ),
             StepIds.Salt when plan.Dish.RiceApart is { } own && action.In == own.Vessel.Id => Make(

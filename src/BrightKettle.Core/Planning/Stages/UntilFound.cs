@@ -113,7 +113,8 @@ internal sealed record OthersJoin(string? Drained = null) : Stage
             actions.Add(new CookAction.KeepLevel(Trigger.Next, way.KeptLevel));
         }
 
-        actions.Add(new CookAction.Heat(new Trigger(Look: look), Flame.Off) { StepId = StepIds.OtherSoft });
+        var then = dish.WaitsHot && Drained is null ? Flame.Warm : Flame.Off;
+        actions.Add(new CookAction.Heat(new Trigger(Look: look), then) { StepId = StepIds.OtherSoft });
         if (Drained is not null)
         {
             actions.Add(new CookAction.Drain(Trigger.Next, null) { StepId = Drained });
