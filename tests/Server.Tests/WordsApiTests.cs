@@ -74,6 +74,21 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Contains(answer.Parts, p => p.Means == chip);
     }
 
+    /// <summary>Stages that a cook adds are read, and shown as what they are.</summary>
+    [Theory]
+    [InlineData("chickpeas with toasted rice, tomorrow at seven", "toast", "toast the rice in fat")]
+    [InlineData("pinto beans saucy, mash some, tomorrow 19:00", "mash", "crush some of the pulses")]
+    [InlineData("navy beans with basmati, rest under a towel, tomorrow 19:00", "towel", "rest the rice under a cloth")]
+    [InlineData("yellow split peas, rice beside, folded in, tomorrow 19:00", "fold", "fold the rice in")]
+    public async Task A_line_asks_for_stages(string line, string stage, string chip)
+    {
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()));
+        Assert.Equal([stage], answer.Dish.Stages);
+        Assert.Empty(answer.NotUnderstood);
+        Assert.Contains(answer.Parts, p => p.Means == chip);
+        Assert.True((await Post("/api/plans", answer.Dish)).IsSuccessStatusCode);
+    }
+
     /// <summary>A way in which pulses leave their liquid is of the dish that is named now, and of an open pot; what cannot be had stands as
     /// not read, and the plan is there.</summary>
     [Theory]

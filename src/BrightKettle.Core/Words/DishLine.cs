@@ -12,6 +12,7 @@ namespace BrightKettle.Core.Words;
 /// <param name="Extras">The same for what goes in beside them.</param>
 /// <param name="RiceBeside">In a pot of its own, by the words or by the dish that is named.</param>
 /// <param name="SaysBeside">By the words.</param>
+/// <param name="Stages">What is added to the way.</param>
 /// <param name="Soaking">How long they stand in water, or since when; null where the line does not say.</param>
 /// <param name="WithoutIds">Extras and pulses that are not wanted.</param>
 /// <param name="Parts">What was read and what was not, where it stands.</param>
@@ -33,6 +34,7 @@ public sealed record DishWish(
     RiceTarget? RiceTarget,
     SoakChoice? Soak,
     LineSoak? Soaking,
+    IReadOnlyList<AskedStage> Stages,
     Method? Method,
     CookedFrom CookedFrom,
     IReadOnlyList<(string Id, SaidAmount? Amount)> Extras,
@@ -131,6 +133,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
             Word<RiceTarget>(Said("rice")) ?? Word<RiceTarget>(dish?.RiceTarget),
             Word<SoakChoice>(Said("soak")) ?? (parts.Any(p => p is LinePart.SoakFor or LinePart.Since) ? SoakChoice.Overnight : null),
             Soaking(parts, line),
+            [.. parts.OfType<LinePart.Said>().Where(s => s.Of == "stage").Select(s => Word<AskedStage>(s.Means)!.Value).Distinct()],
             tins || from is not null ? Method.Cooked : Word<Method>(Said("method")),
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],

@@ -64,6 +64,13 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         dish = Method(wish, dish, left, understood, line);
         dish = RiceJoins(wish, dish, left, understood, line);
         dish = Extras(wish, dish, understood);
+        if (wish.Stages.Count > 0)
+        {
+            List<string> asked = [.. wish.Stages.Select(ClosedSet.Word)];
+            dish = dish with { Stages = [.. (dish.Stages ?? []).Union(asked)] };
+            understood.AddRange(asked.Select(s => Said.Say($"stage.{s}")));
+        }
+
         dish = Time(wish, dish, understood);
         if (wish.Soak is not null)
         {

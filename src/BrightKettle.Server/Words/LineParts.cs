@@ -77,6 +77,7 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             "rice" when said.Means == "beside" => Said.LineBeside(),
             "rice" => Said.LineRiceTarget(Said.Say($"target.rice.{said.Means}")),
             "join" => Said.LineRiceJoin(said.Means),
+            "stage" => Said.Say($"stage.{said.Means}"),
             "little" => Said.LineLittle(1),
             _ => null,
         };

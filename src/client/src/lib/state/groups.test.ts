@@ -32,5 +32,8 @@ describe('again', () => {
     expect(again(dish('none'), '2026-11-24T19:30').serveAtLocal).toBe('2026-11-25T19:00');
     expect(again(dish('overnight'), '2026-11-24T08:00').serveAtLocal).toBe('2026-11-25T19:00');
     expect(again(dish('none'), '2026-11-24T18:00').pull).toBeNull();
+    // What stood in water then is soaked anew.
+    const stood = { ...dish('already'), soakedSinceLocal: '2026-11-20T08:00' };
+    expect(again(stood, '2026-11-24T18:00')).toMatchObject({ soak: 'overnight', soakedSinceLocal: null });
   });
 });

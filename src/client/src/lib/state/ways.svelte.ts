@@ -18,6 +18,10 @@ export function questionOf(dish: Dish): string {
   });
 }
 
+/** Pulses that stand in water, or shall for some hours, do so whatever way is shown now. */
+const soakOf = (dish: Dish): Dish['soak'] =>
+  dish.soakedSinceLocal ? 'already' : dish.soakHours ? 'hours' : dish.soak;
+
 /** All ways to the dish on the page, side by side. The last list stays, dimmed, until the next is whole. */
 export class Ways {
   list = $state.raw<WayLine[]>([]);
@@ -50,7 +54,7 @@ export class Ways {
     const own = (this.#abort = new AbortController());
     [this.tried, this.of, this.asking, this.stopped, this.problem] = [0, 0, true, false, null];
     try {
-      const answer = await api.ways({ ...dish, pull: null }, own.signal, (e) => {
+      const answer = await api.ways({ ...dish, soak: soakOf(dish), pull: null }, own.signal, (e) => {
         if (own === this.#abort) this.told(e);
       });
       if (own !== this.#abort) return;

@@ -47,6 +47,15 @@ describe('ways', () => {
     expect(asked).toHaveLength(1);
   });
 
+  it('asks of what stands in water, whatever way is shown now', async () => {
+    const asked = vi.spyOn(api, 'ways').mockResolvedValue({ ok: true, value: undefined } as never);
+    const ways = new Ways();
+    await ways.ask(dish({ soak: 'none', method: 'cooked', soakedSinceLocal: '2026-11-24T08:00' }));
+    await ways.ask(dish({ soak: 'none', soakHours: 3 }));
+    await ways.ask(dish({ soak: 'none' }));
+    expect(asked.mock.calls.map(([d]) => d.soak)).toEqual(['already', 'hours', 'none']);
+  });
+
   it('never shows an answer that was overtaken, and keeps the last list until the next is whole', async () => {
     const ways = new Ways();
     const tell: ((of: string) => void)[] = [];
