@@ -15,7 +15,7 @@
   <div class="border-primary flex flex-wrap overflow-hidden rounded-[0.6rem] border-[1.5px]">
     {#each options as option (option.id)}
       <label
-        class="has-checked:bg-primary has-checked:text-primary-content has-focus-visible:ring-info flex-1 cursor-pointer px-2 py-2 text-center text-[0.95rem] leading-tight has-focus-visible:ring-3"
+        class="has-checked:bg-primary has-checked:text-primary-content has-focus-visible:ring-info flex-1 cursor-pointer px-1.5 py-2 text-center text-[0.95rem] leading-tight has-focus-visible:ring-3"
         title={option.hint}
       >
         <input
