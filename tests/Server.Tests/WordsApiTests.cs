@@ -74,6 +74,41 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Contains(answer.Parts, p => p.Means == chip);
     }
 
+    /// <summary>Lines by strangers about soaks and stages: soak-lines.txt, written before they were tried. It is six in the evening.</summary>
+    [Fact]
+    public async Task Nine_lines_in_ten_about_soaks_and_stages_are_read_right()
+    {
+        var (all, right) = (0, 0);
+        var wrong = new List<string>();
+        foreach (var row in await File.ReadAllLinesAsync(Path.Combine(AppContext.BaseDirectory, "soak-lines.txt"), Cancel))
+        {
+            var (line, meant) = row.Split(" | ") is [var l, var m] ? (l, m) : throw new InvalidDataException(row);
+            var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()));
+            var dish = answer.Dish;
+            var told = new Dictionary<string, string?>
+            {
+                ["pulse"] = dish.PulseId,
+                ["soak"] = dish.Soak,
+                ["since"] = dish.SoakedSinceLocal,
+                ["hours"] = dish.SoakHours?.ToString("0.##", System.Globalization.CultureInfo.InvariantCulture),
+                ["at"] = dish.ServeAtLocal,
+                ["stages"] = string.Join(',', dish.Stages ?? []),
+                ["cold"] = dish.SoaksCold == true ? "" : null,
+            };
+            all++;
+            var good = meant.Split(' ').All(f => told[f.Split('=')[0]] == (f.Contains('=') ? f.Split('=')[1] : ""));
+            right += good ? 1 : 0;
+            if (!good || answer.NotUnderstood.Count > 0)
+            {
+                wrong.Add(
+                    $"{good} {line}: {string.Join(' ', told.Select(t => $"{t.Key}={t.Value}"))} unread {string.Join(',', answer.NotUnderstood)}"
+                );
+            }
+        }
+
+        Assert.True(right >= 0.9 * all, $"{right} of {all}\n{string.Join('\n', wrong)}");
+    }
+
     /// <summary>Stages that a cook adds are read, and shown as what they are.</summary>
     [Theory]
     [InlineData("chickpeas with toasted rice, tomorrow at seven", "toast", "toast the rice in fat")]

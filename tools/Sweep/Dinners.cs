@@ -158,6 +158,36 @@ internal static class Dinners
         }
     }
 
+    /// <summary>Wishes by lot as somebody has them in the afternoon: pulses in water since some hour or for some hours, stages added, an old
+    /// bag, one pot or two. Each with a table for which there is time.</summary>
+    public static IEnumerable<Dish> OfTheAfternoon(PulseCatalogue catalogue, int count, int seed = 20261202)
+    {
+        var lot = new Random(seed);
+        var stages = Enum.GetValues<AskedStage>();
+        foreach (var dinner in ByLot(catalogue, count, seed))
+        {
+            var evening = Dish(dinner);
+            var asked = evening with
+            {
+                Now = evening.ServeAt - Duration.FromHours(lot.Next(5, 9)),
+                Asked = lot.Next(3) == 0 ? [] : [stages[lot.Next(stages.Length)]],
+            };
+            var apart = dinner.Rice is not null && lot.Next(2) == 0 ? new CookVessel(Pot(20, 3), Back) : null;
+            yield return (lot.Next(4), dinner.Pulse.SoakHours.High > 0) switch
+            {
+                (0, true) => asked with { Soak = SoakChoice.Hours, SoakHours = lot.Next(1, 4), RiceApart = apart },
+                (_, true) => asked with
+                {
+                    Soak = SoakChoice.Already,
+                    SoakedSince = asked.Now - Duration.FromHours(lot.Next(1, 10)),
+                    SoaksCold = lot.Next(4) == 0,
+                    RiceApart = apart,
+                },
+                _ => asked with { RiceApart = apart },
+            };
+        }
+    }
+
     private static readonly Burner Front = new("front", "front", Power.FromWatts(1500), Power.FromWatts(120));
     private static readonly Burner Back = new("back", "back", Power.FromWatts(1500), Power.FromWatts(100));
 

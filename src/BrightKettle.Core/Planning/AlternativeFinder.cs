@@ -105,12 +105,9 @@ internal sealed class AlternativeFinder(Planner planner)
     /// <summary>A soak that is poured away opens most gates: overnight or quick, at the same hour or as early as it can be had.</summary>
     private IEnumerable<Alternative> Soaked(Dish dish)
     {
-        if (dish.SoaksInBowl)
+        foreach (var later in SoakedOn(dish))
         {
-            foreach (var later in SoakedOn(dish))
-            {
-                yield return later;
-            }
+            yield return later;
         }
 
         if (dish.Soak != SoakChoice.None || dish.Pulse.SoakHours.High <= 0)
@@ -139,8 +136,8 @@ internal sealed class AlternativeFinder(Planner planner)
         }
 
         var (solved, _, _) = planner.Probe(dish);
-        var short5 = since + LectinGate.LeastSoak - solved.Way.LightAt;
-        return short5 > Duration.Zero ? Later(dish with { ServeAt = Five(dish.ServeAt + short5) }, null) : [];
+        var missing = since + LectinGate.LeastSoak - solved.Way.LightAt;
+        return missing > Duration.Zero ? Later(dish with { ServeAt = Five(dish.ServeAt + missing) }, null) : [];
     }
 
     private IEnumerable<Alternative> Tomorrow(Dish dish)

@@ -154,7 +154,8 @@ public sealed record Dish(
             // What is thrown away is not seasoned.
             AskedStage.Season => Rice is null || RiceApart is not null || RiceJoin != RiceJoin.AfterDraining,
             AskedStage.Mash => Style != Style.Dry && (Rice is null || RiceApart is not null || RiceJoin == RiceJoin.InThePot),
-            AskedStage.Toast or AskedStage.Towel => Rice is not null && RiceApart is not { Above: true },
+            // What is cooked already is neither toasted nor left to steam.
+            AskedStage.Toast or AskedStage.Towel => Rice is not null && RiceApart is not { Above: true } && !StirsRiceIn,
             _ => Rice is not null && RiceApart is { Above: false },
         };
 

@@ -83,6 +83,19 @@ public sealed record Plan(
     /// <summary>How long its liquor boils down with the lid off before what comes, min; 0 where it has what it should.</summary>
     public double BoilDownMinutes => Dish.Style == Style.Dry && Order == JoinOrder.PulseAlone ? 0 : Math.Round(Way.BoilDownMinutes);
 
+    /// <summary>Stages that were asked for and have no place in this way.</summary>
+    public IReadOnlyList<AskedStage> LeftOut => [.. Dish.Asked.Where(s => !Holds(s))];
+
+    private bool Holds(AskedStage stage) =>
+        stage switch
+        {
+            AskedStage.Season => Forecast.Find(StepIds.Season) is not null,
+            AskedStage.Mash => Forecast.Find(StepIds.Mash) is not null,
+            AskedStage.Toast => Cook.Ingredients.OfType<RiceIngredient>().Any(r => r.Toasted),
+            AskedStage.Towel => Cook.Actions.Any(a => a is CookAction.Cover { With: SealMaterial.Towel }),
+            _ => Forecast.Find(StepIds.Fold) is not null,
+        };
+
     /// <summary>How long it is seasoned on low, min; 0 where that was not asked for.</summary>
     public double SeasonMinutes => Dish.SeasonMinutes;
 

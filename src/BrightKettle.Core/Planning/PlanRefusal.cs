@@ -36,6 +36,7 @@ public sealed record PlanRefusal(string Code, string Field, PlanFacts Facts, IRe
 /// <param name="At">The moment that it is about.</param>
 /// <param name="Share">Of the pots that come out as wanted, 0 to 1.</param>
 /// <param name="SpoiltBy">What spoils most of the others.</param>
+/// <param name="RiceSoakMinutes">How long the rice stands in water first, where that is what takes so long.</param>
 public sealed record PlanFacts(
     Instant? EarliestTable = null,
     Instant? LatestSoak = null,
@@ -44,7 +45,8 @@ public sealed record PlanFacts(
     double? Minutes = null,
     Instant? At = null,
     double? Share = null,
-    Spoilt? SpoiltBy = null
+    Spoilt? SpoiltBy = null,
+    double? RiceSoakMinutes = null
 );
 
 /// <summary>One change that makes the dish possible.</summary>

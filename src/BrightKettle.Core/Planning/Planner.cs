@@ -237,7 +237,13 @@ public sealed class Planner(Simulator simulator)
         if (Planning.Plan.FirstDeed(dish, solved.Cook, solved.Way.LightAt) is var begins && begins < dish.Now)
         {
             var table = dish.Now + (dish.ServeAt - begins);
-            return Refuse(PlanRefusal.TooSoon, "serveAt", new(EarliestTable: table, Minutes: (dish.ServeAt - light).TotalMinutes));
+            // Where the flame would be early enough it is the rice that has to stand in water for so long.
+            var rice = light >= dish.Now && dish.Rice is { SoakMinutes: { Low: > 0 } standing } ? standing.Typical : (double?)null;
+            return Refuse(
+                PlanRefusal.TooSoon,
+                "serveAt",
+                new(EarliestTable: table, Minutes: (dish.ServeAt - light).TotalMinutes, RiceSoakMinutes: rice)
+            );
         }
 
         if (dish is { RiceApart.Vessel: { } own, Rice: { } grain } && !HoldsRice(own, dish.RiceDry, grain))

@@ -41,9 +41,10 @@ public sealed partial class EveningState
     public bool IsInAlready(string ingredientId) => _inAlready.Contains(ingredientId);
 
     /// <summary>A moment without what is in already, and with the salt that is still to add.</summary>
-    private Moment Doing(Moment moment)
+    /// <param name="at">When it was done: what came in later took nothing off it. Null for one that is still to be done.</param>
+    private Moment Doing(Moment moment, Instant? at = null)
     {
-        if (_inAlready.Count == 0 && SaltBrought == 0)
+        if (_inAlready.Count == 0 && SaltBrought(moment.Lane, at) == 0)
         {
             return moment;
         }
@@ -53,7 +54,7 @@ public sealed partial class EveningState
                 !(a is CookAction.Add add && _inAlready.Contains(add.IngredientId))
                 && !(a is CookAction.TakeOut @out && _inAlready.Contains(@out.IngredientId))
             )
-            .Select(a => a is CookAction.AddSalt salt ? salt with { Salt = SaltLeft(salt.Salt) } : a)
+            .Select(a => a is CookAction.AddSalt salt ? salt with { Salt = SaltLeft(salt.Salt, moment.Lane, at) } : a)
             .ToList();
         if (left.Count > 0)
         {
@@ -66,19 +67,25 @@ public sealed partial class EveningState
         };
     }
 
-    /// <summary>Of salt that is planned, what is left to add now that unplanned salt went in, cured meat and the like counted.</summary>
-    public Mass SaltLeft(Mass planned) => Mass.Max(Mass.Zero, planned - Mass.FromGrams(SaltBrought));
+    /// <summary>Of salt that is planned for a pot, what is left to add now that unplanned salt went into it, cured meat and the like
+    /// counted.</summary>
+    /// <param name="until">What came in after this is not counted; null for all.</param>
+    public Mass SaltLeft(Mass planned, string lane, Instant? until = null) =>
+        Mass.Max(Mass.Zero, planned - Mass.FromGrams(SaltBrought(lane, until)));
 
-    /// <summary>Salt that came in beside the plan, g; less than nothing where less of a planned extra went in.</summary>
-    private double SaltBrought =>
-        _entries.Sum(e =>
-            e switch
-            {
-                Entry.Extra { Action: CookAction.AddSalt salt } => salt.Salt.Grams,
-                Entry.WentIn { What: var what } => what.Salt.Typical * what.Dry.Grams - PlannedSalt(what),
-                _ => 0,
-            }
-        );
+    /// <summary>Salt that came into a pot beside the plan, g; less than nothing where less of a planned extra went in.</summary>
+    private double SaltBrought(string lane, Instant? until) =>
+        _entries
+            .Where(e => until is null || e.At <= until)
+            .Sum(e =>
+                e switch
+                {
+                    Entry.Extra { Action: CookAction.AddSalt salt } when Moment.LaneOf(salt, Cook.Kitchen) == lane => salt.Salt.Grams,
+                    Entry.WentIn { What: var what } when Cook.Kitchen.Vessel.Id == lane => (what.Salt.Typical * what.Dry.Grams)
+                        - PlannedSalt(what),
+                    _ => 0,
+                }
+            );
 
     private double PlannedSalt(ExtraIngredient what) =>
         Cook.Ingredients.OfType<ExtraIngredient>().FirstOrDefault(x => _inAlready.Contains(x.Id) && x.Extra.Id == what.Extra.Id)

@@ -115,7 +115,7 @@ public sealed partial class EveningState
             var at = last.TryGetValue(lane, out var before) ? Instant.Max(told, before) : told;
             last[lane] = at;
             var first = true;
-            foreach (var action in AsDone(Doing(_moments[place].Moment), entry))
+            foreach (var action in AsDone(Doing(_moments[place].Moment, at), entry))
             {
                 list.Add((at, place, action with { Trigger = first ? Trigger.At(at) : Trigger.Next }));
                 first = false;

@@ -58,7 +58,11 @@ public sealed record DishWish(
 /// <param name="Since">Since this hour; null where it is not said.</param>
 /// <param name="Sure">Morning or evening of it was said.</param>
 /// <param name="Night">The night before, where they stand already.</param>
-public sealed record LineSoak(Duration? For, bool Stood, LocalTime? Since, bool Sure, bool Night);
+public sealed record LineSoak(Duration? For, bool Stood, LocalTime? Since, bool Sure, bool Night)
+{
+    /// <summary>In the fridge.</summary>
+    public bool Cold { get; init; }
+}
 
 /// <summary>Reads a dinner said in one line: "for four, at seven: 300 g chickpeas with brown rice, saucy, no onion".</summary>
 public sealed class DishLine(PulseCatalogue catalogue)
@@ -104,6 +108,9 @@ public sealed class DishLine(PulseCatalogue catalogue)
         var grown = parts.OfType<LinePart.People>().Where(p => !p.Little).Select(p => (int?)p.Count).FirstOrDefault();
         var tins = named.Any(n => n is { Kind: "pulse", Without: false, Amount.Unit: "tin" });
         var from = Said("from");
+        // What soaks in the fridge is not cooked already.
+        var soaksCold =
+            from == "fridge" && parts.Any(p => p is LinePart.Since or LinePart.SoakFor or LinePart.Said { Of: "soak" or "stood" });
         return new(
                 // "For four, 2 kids": they are among the four; "2 adults and 2 kids" are four.
                 grown is { } g
@@ -131,10 +138,11 @@ public sealed class DishLine(PulseCatalogue catalogue)
             Word<Style>(Said("style")) ?? Word<Style>(dish?.Style),
             Word<PulseTarget>(Said("pulse")) ?? Word<PulseTarget>(dish?.PulseTarget),
             Word<RiceTarget>(Said("rice")) ?? Word<RiceTarget>(dish?.RiceTarget),
-            Word<SoakChoice>(Said("soak")) ?? (parts.Any(p => p is LinePart.SoakFor or LinePart.Since) ? SoakChoice.Overnight : null),
+            Word<SoakChoice>(Said("soak"))
+                ?? (parts.Any(p => p is LinePart.SoakFor or LinePart.Since or LinePart.Said { Of: "stood" }) ? SoakChoice.Overnight : null),
             Soaking(parts, line),
             [.. parts.OfType<LinePart.Said>().Where(s => s.Of == "stage").Select(s => Word<AskedStage>(s.Means)!.Value).Distinct()],
-            tins || from is not null ? Method.Cooked : Word<Method>(Said("method")),
+            tins || (from is not null && !soaksCold) ? Method.Cooked : Word<Method>(Said("method")),
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],
             [.. named.Where(n => n.Without).Select(n => n.Ids[0]).Distinct()],
@@ -171,21 +179,35 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
     private static LineSoak? Soaking(List<LinePart> parts, string line)
     {
+        var cold =
+            parts.Any(p => p is LinePart.Said { Of: "soak" } soaks && Says(line, soaks, "fridge"))
+            || parts.Any(p => p is LinePart.Said { Of: "from", Means: "fridge" });
         if (parts.OfType<LinePart.SoakFor>().LastOrDefault() is { } so)
         {
-            return new(so.Span, so.Stood, null, false, false);
+            return new(so.Span, so.Stood, null, false, false) { Cold = cold };
         }
 
         if (parts.OfType<LinePart.Since>().LastOrDefault() is { } since)
         {
-            return new(null, true, since.At, since.Sure, false);
+            return new(null, true, since.At, since.Sure, false) { Cold = cold };
+        }
+
+        if (parts.OfType<LinePart.Said>().LastOrDefault(s => s.Of == "stood") is { } stood)
+        {
+            LocalTime? at = stood.Means switch
+            {
+                "morning" => Morning,
+                "noon" => LocalTime.Noon,
+                _ => null,
+            };
+            return new(null, true, at, true, at is null) { Cold = cold };
         }
 
         // "Since this morning", "last night", "soaking already": the words themselves say when.
         return parts.LastOrDefault(p => p is LinePart.Said { Of: "soak", Means: "overnight" }) is not { } said ? null
-            : Says(line, said, "morning") ? new(null, true, Morning, true, false)
-            : Stood.Any(w => Says(line, said, w)) ? new(null, true, null, false, true)
-            : Tensed.Any(w => Says(line, said, w)) ? new(null, false, null, false, true)
+            : Says(line, said, "morning") ? new(null, true, Morning, true, false) { Cold = cold }
+            : Stood.Any(w => Says(line, said, w)) ? new(null, true, null, false, true) { Cold = cold }
+            : Tensed.Any(w => Says(line, said, w)) ? new(null, false, null, false, true) { Cold = cold }
             : null;
     }
 

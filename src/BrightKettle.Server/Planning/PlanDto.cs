@@ -140,6 +140,7 @@ public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyLis
 /// <param name="WithLooks">0 to 1: share of pots in which all is tender together, with the looks that the plan asks for.</param>
 /// <param name="ByClock">The same by the clock alone.</param>
 /// <param name="Base">clean, crust or scorched: what the reference pot's base is like at the table.</param>
+/// <param name="LeftOut">Stages that were asked for and have no place in this way.</param>
 /// <param name="Sauce">Null for a dish that is to be dry or moist, and where rice cooks in it.</param>
 public sealed record PlanDto(
     string Title,
@@ -158,7 +159,8 @@ public sealed record PlanDto(
     WayFactsDto Facts,
     HouseWaysDto HouseWays,
     ForecastDto Forecast,
-    CookDocument Cook
+    CookDocument Cook,
+    [property: OneOf(typeof(AskedStage))] IReadOnlyList<string> LeftOut
 );
 
 /// <summary>How the liquid of a saucy dish or a soup runs.</summary>

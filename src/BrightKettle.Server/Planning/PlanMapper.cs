@@ -46,7 +46,8 @@ public static class PlanMapper
                 dish.SoaksInBowl && dish.SoakedSince is null && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak
             ),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
-            CookWriter.Write(plan.Cook)
+            CookWriter.Write(plan.Cook),
+            [.. plan.LeftOut.Select(ClosedSet.Word)]
         );
     }
 

@@ -54,6 +54,8 @@ public static class PlanProblems
                 ["needed"] = facts.NeededMillilitres / 1000,
                 ["usable"] = facts.UsableMillilitres / 1000,
                 ["share"] = facts.Share is { } share ? Math.Round(10 * share) : null,
+                ["rice"] = facts.RiceSoakMinutes is null ? null : dish.Rice!.Said,
+                ["soak"] = Span(facts.RiceSoakMinutes),
                 ["spoilt"] = facts.SpoiltBy is { } spoilt ? ClosedSet.Word(spoilt) : null,
             }
         );

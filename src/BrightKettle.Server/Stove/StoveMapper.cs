@@ -190,7 +190,9 @@ public static partial class StoveMapper
             var steps = (stored.Started.Steps.TryGetValue(moment.Id, out var known) ? known : [])
                 .Where(s => !IsInAlready(evening, s))
                 .Select(s =>
-                    waiting && s is { Kind: "salt", Facts.Grams: { } salt } ? WithSalt(s, evening.SaltLeft(Mass.FromGrams(salt))) : s
+                    waiting && s is { Kind: "salt", Facts.Grams: { } salt }
+                        ? WithSalt(s, evening.SaltLeft(Mass.FromGrams(salt), moment.Lane))
+                        : s
                 )
                 .ToList();
             var main = MainStep(steps) ?? Unplanned(evening, moment, status.DoneAt ?? due?.At ?? ahead.Now);

@@ -41,7 +41,7 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
     private string? Means(LinePart part, DishDto dish) =>
         part switch
         {
-            LinePart.Since or LinePart.SoakFor or LinePart.Said { Of: "soak" } => LineSoaks.Said(dish),
+            LinePart.Since or LinePart.SoakFor or LinePart.Said { Of: "soak" or "stood" } => LineSoaks.Said(dish),
             LinePart.People { Little: true } p => Said.LineLittle(p.Count),
             LinePart.People p => Said.LinePeople(p.Count),
             LinePart.Time t => Said.LineAt(Clock(t.At)),

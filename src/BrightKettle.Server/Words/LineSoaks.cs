@@ -11,7 +11,8 @@ namespace BrightKettle.Server.Words;
 /// <summary>What a line says of the soak, by the kitchen's clock: soaked for a table tonight means that they stand in water now.</summary>
 internal sealed class LineSoaks(KitchenState kitchen, Instant now)
 {
-    /// <summary>No soak of a night fits between now and a table nearer than this.</summary>
+    /// <summary>No soak of a night fits between now and a table nearer than this; so many hours do not fit before one that is nearer than
+    /// they are long.</summary>
     private static readonly Duration ANight = Duration.FromHours(10);
 
     /// <summary>Nobody says "since eight" of the last minutes.</summary>
@@ -27,22 +28,21 @@ internal sealed class LineSoaks(KitchenState kitchen, Instant now)
             return plain;
         }
 
-        if (soaking is { For: { } span, Stood: false })
-        {
-            return plain with { Soak = ClosedSet.Word(SoakChoice.Hours), SoakHours = Math.Clamp(span.TotalHours, 0.5, 24) };
-        }
-
-        var tonight =
-            LocalTimes.Read(dish.ServeAtLocal) is { } table
-            && kitchen.Household.InstantOf(table) is var at
-            && at > now
-            && at - now < ANight;
-        return soaking.Stood || tonight
-            ? plain with
-            {
-                Soak = ClosedSet.Word(SoakChoice.Already),
-                SoakedSinceLocal = LocalTimes.Write(kitchen.Household.LocalOf(Since(soaking))),
-            }
+        var left = LocalTimes.Read(dish.ServeAtLocal) is { } table ? kitchen.Household.InstantOf(table) - now : ANight;
+        var stands = soaking.Stood || (left > Duration.Zero && left < (soaking.For ?? ANight));
+        return stands
+                ? plain with
+                {
+                    Soak = ClosedSet.Word(SoakChoice.Already),
+                    SoakedSinceLocal = LocalTimes.Write(kitchen.Household.LocalOf(Since(soaking))),
+                    SoaksCold = soaking.Cold ? true : null,
+                }
+            : soaking.For is { } span
+                ? plain with
+                {
+                    Soak = ClosedSet.Word(SoakChoice.Hours),
+                    SoakHours = Math.Clamp(span.TotalHours, 0.5, 24),
+                }
             : plain;
     }
 

@@ -70,6 +70,17 @@ public sealed class ToldCountsTests
         Entry spoon = new Entry.Extra(Guid.CreateVersion7(), now, new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(5)));
         Assert.Equal(planned - 5, Salt(spoon), 0.01);
         Assert.Equal(0, Salt(WentIn("salt_pork", 600, now)));
+        // Salt that is told after the planned salt is more of it, and takes nothing back.
+        var joined = At(Coconut, StepIds.Seal) + Min(1);
+        Entry later = new Entry.Extra(Guid.CreateVersion7(), joined, new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(5)));
+        double Done(params Entry[] more) =>
+            Begin(Coconut, [.. AsPlanned(Coconut, joined), .. more])
+                .ActionsDone()
+                .Select(d => d.Action)
+                .OfType<CookAction.AddSalt>()
+                .Sum(a => a.Salt.Grams);
+        Assert.Equal(planned, Done(), 0.01);
+        Assert.Equal(planned + 5, Done(later), 0.01);
     }
 
     [Fact]

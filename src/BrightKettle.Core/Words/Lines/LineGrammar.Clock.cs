@@ -51,6 +51,29 @@ internal sealed partial class LineGrammar
         return default;
     }
 
+    /// <summary>tonight 8, tomorrow 7, dinner 8: a number behind a day or a meal that ends what is said.</summary>
+    private Found BareHour(IReadOnlyList<Token<LineToken>> t, int at) =>
+        at > 0
+        && at < t.Count
+        && t[at].Kind == LineToken.Number
+        && int.TryParse(t[at].ToStringValue(), out var hour)
+        && hour is >= 1 and <= 12
+        && (at + 1 == t.Count || t[at + 1].Kind == LineToken.Mark)
+        && Enumerable
+            .Range(Math.Max(0, at - LongestDay), Math.Min(LongestDay, at))
+            .Any(i => DayOrMeal(t, i) is var length and > 0 && i + length == at)
+            ? new((s, l) => new LinePart.Time(s, l, new LocalTime(hour == 12 ? 12 : hour + 12, 0)), 1)
+            : default;
+
+    /// <summary>Words of the longest name of a day.</summary>
+    private const int LongestDay = 4;
+
+    private int DayOrMeal(IReadOnlyList<Token<LineToken>> t, int at) =>
+        vocabulary.Days.At(t, at) is var (_, day) ? day
+        : vocabulary.Weekdays.At(t, at) is var (_, weekday) ? weekday
+        : vocabulary.Clock.At(t, at) is var (_, meal) ? meal
+        : 0;
+
     private (LocalTime At, int Length) Shown(IReadOnlyList<Token<LineToken>> t, int at, bool led)
     {
         if (at >= t.Count)

@@ -9,22 +9,32 @@ internal sealed partial class LineGrammar
     private static readonly string[] Sinces = ["since", "desde", "depuis", "seit", "dalle", "dal", "da"];
 
     /// <summary>Said of what is so already.</summary>
-    private static readonly string[] Beens = ["been", "already", "have", "i", "were", "stood", "now"];
+    private static readonly string[] Beens = ["been", "already", "have", "i", "were", "stood", "now", "ago"];
+
+    private static readonly string[] DayWords = ["day", "days", "tag", "jour", "giorno", "dia", "gun"];
 
     private static readonly Duration LongestSoak = Duration.FromHours(48);
 
-    /// <summary>since 8, since 7:30 am, desde las 9.</summary>
+    /// <summary>since 8, since 7:30 am, desde las 9, put to soak at noon.</summary>
     private Found Since(IReadOnlyList<Token<LineToken>> t, int at)
     {
-        if (!Is(t, at, Sinces))
+        // "Soaked, at eight" is the hour of the table; what was put to soak at eight was put so then.
+        var put = Is(t, at, "to") && SoakWord(t, at) is var words and > 0 && Is(t, at + words, "at") ? words + 1 : 0;
+        if (put == 0 && !Is(t, at, Sinces))
         {
             return default;
         }
 
-        var next = at + 1;
+        var next = at + Math.Max(1, put);
         while (Is(t, next, Ats))
         {
             next++;
+        }
+
+        if (vocabulary.Clock.At(t, next) is var (named, name))
+        {
+            var spoken = new LocalTime(int.Parse(named[..2], null), int.Parse(named[3..], null));
+            return new((s, l) => new LinePart.Since(s, l, spoken, true), next + name - at);
         }
 
         if (Shown(t, next, led: true) is not (var time, > 0 and var length))
@@ -48,7 +58,18 @@ internal sealed partial class LineGrammar
 
         var word = SoakWord(t, first);
         var next = first + word;
-        while (word > 0 && Is(t, next, "for", "about", "de", "of", "por", "pendant", "durante", "in", "water", ",", "("))
+        // Soaked pintos (8 hours).
+        if (Is(t, at, "(") && Span(t, at + 1) is ({ } within, var hours) && Is(t, at + 1 + hours, ")") && within <= LongestSoak && Soaks(t))
+        {
+            return new((s, l) => new LinePart.SoakFor(s, l, within, false), hours + 2);
+        }
+
+        if (word == 0 && Span(t, first) is ({ } past, var ago) && Is(t, first + ago, "ago") && past <= LongestSoak && Soaks(t))
+        {
+            return new((s, l) => new LinePart.SoakFor(s, l, past, true), first + ago + 1 - at);
+        }
+
+        while (word > 0 && Is(t, next, "for", "about", "de", "of", "por", "pendant", "durante", "in", "water", "("))
         {
             next++;
         }
@@ -71,22 +92,26 @@ internal sealed partial class LineGrammar
             return default;
         }
 
-        next += Is(t, next, "already", "now") ? 1 : 0;
+        next += Is(t, next, "already", "now", "ago") ? 1 : 0;
         var stood = Enumerable.Range(at, next - at).Any(i => Is(t, i, Beens));
         return new((s, l) => new LinePart.SoakFor(s, l, span, stood), next - at);
     }
+
+    /// <summary>Whether the line says anywhere that something soaks: "an hour ago" may be of anything.</summary>
+    private bool Soaks(IReadOnlyList<Token<LineToken>> t) => Enumerable.Range(0, t.Count).Any(i => SoakWord(t, i) > 0);
 
     /// <summary>How many tokens say that something soaks; 0 for none.</summary>
     private int SoakWord(IReadOnlyList<Token<LineToken>> t, int at) =>
         at < t.Count && vocabulary.Words.At(t, at) is ("soak:overnight", var length) ? length : 0;
 
-    /// <summary>two hours, 90 minutes.</summary>
+    /// <summary>two hours, 90 minutes, a day.</summary>
     private (Duration? Span, int Length) Span(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var (value, length) = Number(t, at);
         var next = at + length;
         next += Is(t, next, "-") ? 1 : 0;
         return length > 0 && Is(t, next, HourWords) ? ((Duration?)Duration.FromHours(value), next + 1 - at)
+            : length > 0 && Is(t, next, DayWords) ? (Duration.FromDays(value), next + 1 - at)
             : length > 0 && Is(t, next, MinuteWords) ? (Duration.FromMinutes(value), next + 1 - at)
             : (null, 0);
     }

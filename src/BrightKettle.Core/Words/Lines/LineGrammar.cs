@@ -83,6 +83,8 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
 
         yield return Since(t, at);
         yield return SoakFor(t, at);
+        yield return BareHour(t, at);
+        yield return Toasted(t, at);
         yield return Relative(t, at);
         yield return Clock(t, at);
         yield return People(t, at);
@@ -107,6 +109,12 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             yield return new((s, l) => new LinePart.Time(s, l, new LocalTime(h, m)), hourLength);
         }
     }
+
+    /// <summary>toasted basmati: what is done to the rice that is named.</summary>
+    private Found Toasted(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Is(t, at, "toasted") && Name(t, at + 1) is ({ Kind: "rice" }, _)
+            ? new((s, l) => new LinePart.Said(s, l, "stage", "toast"), 1)
+            : default;
 
     private Found Word(IReadOnlyList<Token<LineToken>> t, int at) =>
         vocabulary.Words.At(t, at) is var (means, length)

@@ -20,13 +20,10 @@
     where === 'in_the_pot' || where === 'after_draining' || where === 'in_the_liquor'
       ? ({ riceJoin: where, riceVesselId: null } as const)
       : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
-  /** Stages that this dish has a place for. */
-  const offered = $derived<Stage[]>([
-    'season',
-    ...(dish.style === 'dry' ? [] : (['mash'] as const)),
-    ...(dish.riceId ? (['toast', 'towel'] as const) : []),
-    ...(dish.riceVesselId && dish.riceVesselId !== 'bowl_above' ? (['fold'] as const) : []),
-  ]);
+  const stages: Stage[] = ['season', 'mash', 'toast', 'towel', 'fold'];
+  /** What is of the rice is asked where there is rice; whether a way has a place for it, the plan tells. */
+  const offered = $derived(stages.filter((s) => dish.riceId || s === 'season' || s === 'mash'));
+  const leftOut = $derived(tonight.plan?.leftOut ?? []);
 
   const ask = (stage: Stage, wanted: boolean) =>
     tonight.change({
@@ -87,7 +84,9 @@
             class="checkbox checkbox-sm"
             checked={dish.stages?.includes(stage) ?? false}
             onchange={(e) => ask(stage, e.currentTarget.checked)}
-          />{say(`stage.${stage}`)}
+          />{say(`stage.${stage}`)}{#if dish.stages?.includes(stage) && leftOut.includes(stage)}<span
+              class="text-error">({say('stage.no_place')})</span
+            >{/if}
         </label>
       {/each}
     </fieldset>
