@@ -62,6 +62,8 @@ services.AddScoped<RequestWork>();
 services.AddScoped<DishRequestReader>();
 services.AddSingleton<EveningStore>();
 services.AddSingleton<StoveStateCache>();
+services.AddSingleton<KnownNeighbours>();
+services.AddScoped<IEveningNeighbours, EveningNeighbours>();
 services.AddSingleton<StoveChangeNotifier>();
 services.AddSingleton<OpenStreams>();
 services.AddSingleton<PairingCode>();

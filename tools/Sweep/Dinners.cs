@@ -188,6 +188,23 @@ internal static class Dinners
         }
     }
 
+    /// <summary>Two dishes of an evening by lot, the second to be had within half an hour of the first; each as it would be asked for alone.</summary>
+    public static IEnumerable<(Dish First, Dish Second)> EveningsByLot(PulseCatalogue catalogue, int count, int seed = 20261203)
+    {
+        var lot = new Random(seed);
+        foreach (var pair in ByLot(catalogue, 2 * count, seed).Chunk(2))
+        {
+            var dishes = pair.Select(d =>
+                    Dish(d) with
+                    {
+                        Soak = d.Pulse.SimmerUnsoakedMinutes.Middle > 80 ? SoakChoice.Overnight : SoakChoice.None,
+                    }
+                )
+                .ToList();
+            yield return (dishes[0], dishes[1] with { ServeAt = dishes[1].ServeAt + Duration.FromMinutes(15 * lot.Next(-2, 3)) });
+        }
+    }
+
     private static readonly Burner Front = new("front", "front", Power.FromWatts(1500), Power.FromWatts(120));
     private static readonly Burner Back = new("back", "back", Power.FromWatts(1500), Power.FromWatts(100));
 
@@ -241,6 +258,7 @@ internal static class Dinners
             Lot = dinner.Years > 0 ? new Lot(dinner.Years, Storage.Cupboard) : Lot.Fresh,
             PulseTarget = dinner.Target,
             OtherBurner = Back,
+            Burners = [Front, Back],
             BurnerCount = 2,
         };
     }

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Beside;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -178,6 +179,12 @@ public sealed record Dish(
 
     /// <summary>A burner of the kitchen beside <see cref="Burner"/>; null where there is none.</summary>
     public Burner? OtherBurner { get; init; }
+
+    /// <summary>All burners of the kitchen.</summary>
+    public IReadOnlyList<Burner> Burners { get; init; } = [];
+
+    /// <summary>Other dishes of the evening.</summary>
+    public IReadOnlyList<Neighbour> Beside { get; init; } = [];
 
     /// <summary>Where the household salts.</summary>
     public SaltSchool Salt { get; init; } = SaltSchool.WithTheRice;

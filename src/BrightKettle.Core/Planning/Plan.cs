@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
+using BrightKettle.Core.Planning.Beside;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -109,6 +110,12 @@ public sealed record Plan(
                 .Actions.Where(a => a is not CookAction.Soak soak || soak.IngredientId == Way.RiceId)
                 .Select(a => a.Trigger.NotBefore ?? light)
                 .Min();
+
+    /// <summary>What it and the other dishes of the evening want at once.</summary>
+    public IReadOnlyList<Clash> Clashes { get; init; } = [];
+
+    /// <summary>What would keep them apart; empty where nothing clashes, and for a plan that is only compared.</summary>
+    public IReadOnlyList<Alternative> Apart { get; init; } = [];
 
     /// <summary>What the reference pot's base is like at the table.</summary>
     public BaseState Base { get; init; }

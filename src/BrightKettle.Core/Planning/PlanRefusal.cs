@@ -50,8 +50,9 @@ public sealed record PlanFacts(
 );
 
 /// <summary>One change that makes the dish possible.</summary>
-/// <param name="Kind">serve_at, unsoaked, vessel, amount or way.</param>
-/// <param name="RiceVesselId">For kind way: the rice's own pot; null where it joins the pulses.</param>
+/// <param name="Kind">serve_at, unsoaked, vessel, amount, way or place.</param>
+/// <param name="BurnerId">For kind place: the burner, beside the pot.</param>
+/// <param name="RiceVesselId">For kinds way and place: the rice's own pot; null where it joins the pulses.</param>
 /// <param name="PulseTarget">For kind way: what the pulses are cooked to instead; null where that stays.</param>
 /// <param name="Scale">Factor on all amounts, for kind amount.</param>
 public sealed record Alternative(
@@ -62,5 +63,6 @@ public sealed record Alternative(
     SoakChoice? Soak = null,
     Method? Method = null,
     string? RiceVesselId = null,
-    PulseTarget? PulseTarget = null
+    PulseTarget? PulseTarget = null,
+    string? BurnerId = null
 );

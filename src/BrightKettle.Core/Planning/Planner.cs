@@ -3,6 +3,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Beside;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -20,7 +21,7 @@ public sealed class Planner(Simulator simulator)
     {
         var tried = Try(dish, pots, rough);
         return tried.Plan is { } plan && tried.Refusal is null
-            ? new PlanAnswer.Planned(plan)
+            ? new PlanAnswer.Planned(rough || plan.Clashes.Count == 0 ? plan : plan with { Apart = new RoomFinder(this).For(plan) })
             : new PlanAnswer.Refused(tried.Refusal! with { Alternatives = new AlternativeFinder(this).For(dish, tried.Refusal!) });
     }
 
@@ -397,6 +398,7 @@ public sealed class Planner(Simulator simulator)
         )
         {
             Way = solved.Way,
+            Clashes = dish.Beside.Count == 0 ? [] : Clash.Between(Neighbour.Of(string.Empty, cook, forecast.Reference), dish.Beside),
             Base = Crust.Of(forecast.Reference, simulator.Constants),
         };
     }

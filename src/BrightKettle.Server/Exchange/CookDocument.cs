@@ -43,7 +43,9 @@ public sealed record CookKitchenDocument(
     CookerDocument? Cooker = null,
     double? HardnessMilligramsPerLitre = null,
     IReadOnlyList<OtherVesselDocument>? Others = null,
-    double? StartsCelsius = null
+    double? StartsCelsius = null,
+    string? BurnerId = null,
+    string? BurnerName = null
 );
 
 /// <summary>A further vessel of a cook.</summary>
@@ -57,7 +59,9 @@ public sealed record OtherVesselDocument(
     double BurnerLeastWatts,
     CookerDocument? Cooker = null,
     bool Above = false,
-    double? StartsCelsius = null
+    double? StartsCelsius = null,
+    string? BurnerId = null,
+    string? BurnerName = null
 );
 
 /// <summary>What a cooker does beyond a pot. Figures that are left out are the typical ones of its kind.</summary>

@@ -90,7 +90,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                 "kitchen.vesselBrimMillilitres",
                 "kitchen.cooker"
             ),
-            Burner(k.BurnerMostWatts, k.BurnerLeastWatts, "kitchen."),
+            Burner(k.BurnerId, k.BurnerName, k.BurnerMostWatts, k.BurnerLeastWatts, "kitchen."),
             Altitude.FromMetres(checks.Within(k.AltitudeMetres, Altitude.LeastMetres, Altitude.MostMetres, "kitchen.altitudeMetres")),
             Temperature.FromCelsius(checks.Within(k.RoomCelsius, 0, 45, "kitchen.roomCelsius"))
         )
@@ -119,7 +119,7 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                     $"{at}.brimMillilitres",
                     $"{at}.cooker"
                 ),
-                Burner(o.BurnerMostWatts, o.BurnerLeastWatts, $"{at}."),
+                Burner(o.BurnerId, o.BurnerName, o.BurnerMostWatts, o.BurnerLeastWatts, $"{at}."),
                 o.Above
             )
             {
@@ -146,10 +146,10 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
             Cooker = cooker is null ? null : Cooker(cooker, brim, cookerAt),
         };
 
-    private Burner Burner(double most, double least, string at) =>
+    private Burner Burner(string? id, string? name, double most, double least, string at) =>
         new(
-            "burner",
-            string.Empty,
+            id ?? "burner",
+            name ?? string.Empty,
             Power.FromWatts(checks.Within(most, 50, 10_000, $"{at}burnerMostWatts")),
             Power.FromWatts(checks.Within(least, 0, Math.Max(0, most), $"{at}burnerLeastWatts"))
         );

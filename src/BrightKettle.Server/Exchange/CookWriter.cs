@@ -30,7 +30,9 @@ public static class CookWriter
                 Cooker(kitchen.Vessel.Cooker),
                 kitchen.HardnessMilligramsPerLitre > 0 ? kitchen.HardnessMilligramsPerLitre : null,
                 kitchen.OtherVessels.Count == 0 ? null : [.. kitchen.OtherVessels.Select(Other)],
-                kitchen.Starts?.Celsius
+                kitchen.Starts?.Celsius,
+                kitchen.Burner.Id,
+                kitchen.Burner.Name
             ),
             [.. cook.Ingredients.Select(Ingredient)],
             [.. cook.Actions.Select(Action)]
@@ -177,6 +179,8 @@ public static class CookWriter
             v.Burner.Least.Watts,
             Cooker(v.Vessel.Cooker),
             v.Above,
-            v.Starts?.Celsius
+            v.Starts?.Celsius,
+            v.Burner.Id,
+            v.Burner.Name
         );
 }

@@ -114,13 +114,17 @@ public static class DemoHousehold
         [
             (
                 "Lamplight chickpeas",
-                Dish("chickpea", 300, "brown_basmati", 300, 4, "overnight", "dry", "blue-pot", today.PlusDays(1), "19:00")
+                Dish("chickpea", 300, "brown_basmati", 300, 4, "overnight", "dry", "blue-pot", today.PlusDays(2), "19:00")
             ),
-            ("Quarry-day adzuki", Dish("adzuki", 200, "sushi_short", 400, 5, "none", "dry", "blue-pot", today.PlusDays(2), "18:30")),
+            // Two dishes of one evening, each in its pot and on its burner.
             (
                 "Green gate lentils",
-                Dish("lentil_french", 180, "long_white", 260, 4, "none", "moist", "wide-pot", today.PlusDays(3), "19:15")
+                Dish("lentil_french", 180, "long_white", 260, 4, "none", "moist", "wide-pot", today.PlusDays(2), "19:15") with
+                {
+                    BurnerId = "back",
+                }
             ),
+            ("Quarry-day adzuki", Dish("adzuki", 200, "sushi_short", 400, 5, "none", "dry", "blue-pot", today.PlusDays(3), "18:30")),
             ("Sunday borlotti broth", Dish("borlotti", 400, null, 0, 6, "overnight", "soup", "wide-pot", today.PlusDays(4), "13:00")),
             ("Copper-lid yellow peas", Dish("split_pea_yellow", 300, null, 0, 4, "none", "saucy", "wide-pot", today.PlusDays(5), "18:45")),
         ];

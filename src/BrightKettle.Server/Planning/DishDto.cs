@@ -33,6 +33,7 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="SoakHours">With the soak hours: how long, 0.5 to 24; null: two.</param>
 /// <param name="SoakedSinceLocal">With the soak already: since when, as 2026-11-25T08:00, at most three days ago.</param>
 /// <param name="SoaksCold">With the soak already: in the fridge, and not on the counter.</param>
+/// <param name="KeptAs">The kept dinner that it is: of all others of the evening it has to keep out of the way. Never kept itself.</param>
 public sealed record DishDto(
     string PulseId,
     AmountDto? Pulse,
@@ -62,7 +63,8 @@ public sealed record DishDto(
     double? SoakHours = null,
     string? SoakedSinceLocal = null,
     bool? SoaksCold = null,
-    [property: OneOf(typeof(AskedStage))] IReadOnlyList<string>? Stages = null
+    [property: OneOf(typeof(AskedStage))] IReadOnlyList<string>? Stages = null,
+    Guid? KeptAs = null
 );
 
 /// <summary>A further pulse in the same pot.</summary>
@@ -89,6 +91,7 @@ public sealed record AwayDto(string FromLocal, string ToLocal);
 /// <param name="Title">Why not, in short; null for a way that works.</param>
 /// <param name="RiceVesselId">Where the rice is cooked, as in a dish.</param>
 /// <param name="RiceJoin">How it comes to the pulses, as in a dish.</param>
+/// <param name="Meets">Another dish of the evening that wants a pot or burner of it; null where none does.</param>
 public sealed record WayDto(
     [property: OneOf(typeof(Method))] string Method,
     [property: OneOf(typeof(SoakChoice))] string Soak,
@@ -107,7 +110,8 @@ public sealed record WayDto(
     IReadOnlyList<AlternativeDto> Alternatives,
     string? RiceVesselId,
     string CookedFrom,
-    [property: OneOf(typeof(RiceJoin))] string RiceJoin
+    [property: OneOf(typeof(RiceJoin))] string RiceJoin,
+    string? Meets
 );
 
 /// <summary>What one compares ways by.</summary>
@@ -123,12 +127,13 @@ public sealed record WayFactsDto(
 public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
 
 /// <summary>One change that makes a refused dish possible; it has been planned.</summary>
-/// <param name="Kind">serve_at, unsoaked, vessel, amount or way.</param>
+/// <param name="Kind">serve_at, unsoaked, vessel, amount, way or place.</param>
+/// <param name="BurnerId">For kind place: the burner, beside the pot.</param>
 /// <param name="Method">For kind way: how it is cooked instead.</param>
 /// <param name="RiceVesselId">For kind way: the rice's own pot; null where it joins the pulses.</param>
 /// <param name="PulseTarget">For kind way: what the pulses are cooked to instead; null where that stays.</param>
 public sealed record AlternativeDto(
-    [property: OneOf("serve_at", "unsoaked", "vessel", "amount", "way")] string Kind,
+    [property: OneOf("serve_at", "unsoaked", "vessel", "amount", "way", "place")] string Kind,
     string? ServeAtLocal,
     string? VesselId,
     string? VesselName,
@@ -136,7 +141,9 @@ public sealed record AlternativeDto(
     [property: OneOf(typeof(SoakChoice))] string? Soak,
     [property: OneOf(typeof(Method))] string? Method,
     string? RiceVesselId,
-    [property: OneOf(typeof(PulseTarget))] string? PulseTarget
+    [property: OneOf(typeof(PulseTarget))] string? PulseTarget,
+    string? BurnerId = null,
+    string? BurnerName = null
 );
 
 /// <summary>One line of the stream in which ways arrive.</summary>

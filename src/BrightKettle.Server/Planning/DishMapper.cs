@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Beside;
 using BrightKettle.Core.Units;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Answers;
@@ -13,7 +14,8 @@ using NodaTime.Text;
 namespace BrightKettle.Server.Planning;
 
 /// <summary>From what was asked for to a dish of the core.</summary>
-public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, Instant now)
+/// <param name="beside">Other dishes of the evening; null for none.</param>
+public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, Instant now, IReadOnlyList<Neighbour>? beside = null)
 {
     private static readonly Duration FarthestAhead = Duration.FromDays(14);
 
@@ -132,7 +134,9 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 PulseTarget = pulseTarget,
                 RiceTarget = riceTarget,
                 BurnerCount = Math.Max(1, kitchen.Burners.Count),
-                OtherBurner = kitchen.Burners.FirstOrDefault(b => b.Id != burner.Id),
+                OtherBurner = OtherThan(burner),
+                Burners = kitchen.Burners,
+                Beside = beside ?? [],
             };
     }
 
@@ -225,9 +229,16 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             kitchen.Find(vesselId) is { Cooker: null } own && own.Id != pulses?.Id
                 ? own
                 : checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
-        var burner = kitchen.Burners.FirstOrDefault(b => b.Id != first?.Id) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
+        var burner = OtherThan(first) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
         return pot is null || burner is null ? null : new(pot, burner);
     }
+
+    /// <summary>A burner beside this one, and one that no other dish of the evening has where there is such a one.</summary>
+    private Burner? OtherThan(Burner? first) =>
+        kitchen
+            .Burners.Where(b => b.Id != first?.Id)
+            .OrderBy(b => beside?.Any(n => n.Burners.Any(s => s.Id == b.Id)) ?? false)
+            .FirstOrDefault();
 
     /// <summary>More goings out than anybody's day has.</summary>
     private const int MostAway = 8;

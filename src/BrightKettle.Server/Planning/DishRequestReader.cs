@@ -1,8 +1,10 @@
 using System.Text.Json;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Beside;
 using BrightKettle.Data;
 using BrightKettle.Server.Answers;
+using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
 using BrightKettle.Server.Work;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -25,12 +27,22 @@ public sealed class SharedPlans(WorkScheduler queue) : IDisposable
 /// <param name="Dish">Null when the checks have a fault.</param>
 public sealed record RequestedDish(DishDto Asked, Dish? Dish, KitchenState Kitchen, FieldFaults Checks)
 {
+    /// <summary>Other dishes of its evening.</summary>
+    public IReadOnlyList<Neighbour> Beside { get; init; } = [];
+
     /// <summary>What is wrong with it, as an answer.</summary>
     public ProblemHttpResult Problem => KettleProblems.Invalid(Checks);
 }
 
 /// <summary>Reads what a request asks for and plans it. Every request that is about a dish goes through here.</summary>
-public sealed class DishRequestReader(KettleDb db, PulseCatalogue catalogue, SharedPlans plans, RequestWork work, TimeProvider clock)
+public sealed class DishRequestReader(
+    KettleDb db,
+    PulseCatalogue catalogue,
+    SharedPlans plans,
+    RequestWork work,
+    IEveningNeighbours neighbours,
+    TimeProvider clock
+)
 {
     /// <summary>The clock as the core takes it.</summary>
     public Instant Now => Instant.FromDateTimeOffset(clock.GetUtcNow());
@@ -54,12 +66,28 @@ public sealed class DishRequestReader(KettleDb db, PulseCatalogue catalogue, Sha
             return new(null!, null, kitchen, checks);
         }
 
-        return Map(dish, kitchen, Now, checks);
+        return Map(dish, kitchen, Now, checks, await BesideAsync(dish, kitchen, cancel));
+    }
+
+    /// <summary>Other dishes of its evening; none where its hour cannot be read.</summary>
+    public async Task<IReadOnlyList<Neighbour>> BesideAsync(DishDto dish, KitchenState kitchen, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(dish);
+        ArgumentNullException.ThrowIfNull(kitchen);
+        return LocalTimes.Read(dish.ServeAtLocal) is { } table
+            ? await neighbours.NearAsync(kitchen.Household.InstantOf(table), dish.KeptAs, cancel)
+            : [];
     }
 
     /// <summary>A dish as it would be asked for at a given time.</summary>
-    public RequestedDish Map(DishDto dish, KitchenState kitchen, Instant now, FieldFaults checks) =>
-        new(dish, new DishMapper(catalogue, kitchen, now).Map(dish, checks), kitchen, checks);
+    /// <param name="beside">Other dishes of its evening; null where it is past asking for them.</param>
+    public RequestedDish Map(
+        DishDto dish,
+        KitchenState kitchen,
+        Instant now,
+        FieldFaults checks,
+        IReadOnlyList<Neighbour>? beside = null
+    ) => new(dish, new DishMapper(catalogue, kitchen, now, beside).Map(dish, checks), kitchen, checks) { Beside = beside ?? [] };
 
     /// <summary>The answer to a dish as it was asked for, within this minute.</summary>
     /// <param name="asked">With a dish.</param>
@@ -70,7 +98,7 @@ public sealed class DishRequestReader(KettleDb db, PulseCatalogue catalogue, Sha
         var kitchen = asked.Kitchen;
         var minute = dish.Now.ToUnixTimeSeconds() / 60;
         var key =
-            $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)}";
+            $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)} {JsonSerializer.Serialize(asked.Beside)}";
         return work.ShareAsync(plans.Work, key, simulator => new Planner(simulator).Plan(dish));
     }
 

@@ -44,7 +44,7 @@ public static class PlanAdjustments
         {
             foreach (var (dto, note) in wanted)
             {
-                var changed = dishes.Map(dto, asked.Kitchen, from, checks);
+                var changed = dishes.Map(dto, asked.Kitchen, from, checks, asked.Beside);
                 if (changed.Dish is null)
                 {
                     return changed.Problem;

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Beside;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
@@ -141,6 +142,8 @@ public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyLis
 /// <param name="ByClock">The same by the clock alone.</param>
 /// <param name="Base">clean, crust or scorched: what the reference pot's base is like at the table.</param>
 /// <param name="LeftOut">Stages that were asked for and have no place in this way.</param>
+/// <param name="Beside">Other dishes of the evening.</param>
+/// <param name="Apart">What would keep it from wanting the same as they do; each has been planned.</param>
 /// <param name="Sauce">Null for a dish that is to be dry or moist, and where rice cooks in it.</param>
 public sealed record PlanDto(
     string Title,
@@ -160,7 +163,29 @@ public sealed record PlanDto(
     HouseWaysDto HouseWays,
     ForecastDto Forecast,
     CookDocument Cook,
-    [property: OneOf(typeof(AskedStage))] IReadOnlyList<string> LeftOut
+    [property: OneOf(typeof(AskedStage))] IReadOnlyList<string> LeftOut,
+    IReadOnlyList<NeighbourDto> Beside,
+    IReadOnlyList<ClashDto> Clashes,
+    IReadOnlyList<AlternativeDto> Apart
+);
+
+/// <summary>Another dish of the evening.</summary>
+/// <param name="Hands">When it wants the cook.</param>
+public sealed record NeighbourDto(string Title, IReadOnlyList<BurnDto> Burns, IReadOnlyList<SpanDto> Hands);
+
+/// <summary>A flame on one of the kitchen's burners.</summary>
+public sealed record BurnDto(string BurnerName, DateTimeOffset From, DateTimeOffset To);
+
+/// <summary>What this dish and another want at once.</summary>
+/// <param name="Name">The pot or the burner; for hands, what this dish wants of them.</param>
+/// <param name="Theirs">For hands: what the other dish wants of them; null otherwise.</param>
+public sealed record ClashDto(
+    [property: OneOf(typeof(ClashKind))] string Kind,
+    string With,
+    string Name,
+    string? Theirs,
+    DateTimeOffset From,
+    DateTimeOffset To
 );
 
 /// <summary>How the liquid of a saucy dish or a soup runs.</summary>

@@ -47,7 +47,10 @@ public static class PlanMapper
             ),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
             CookWriter.Write(plan.Cook),
-            [.. plan.LeftOut.Select(ClosedSet.Word)]
+            [.. plan.LeftOut.Select(ClosedSet.Word)],
+            BesideMapper.Neighbours(dish),
+            BesideMapper.Clashes(plan),
+            WayMapper.Alternatives(plan.Apart, dish)
         );
     }
 

@@ -36,26 +36,34 @@ public static class WayMapper
             way.Refusal is { } refused ? Alternatives(refused, dish) : [],
             way.RiceVesselId,
             ClosedSet.Word(dish.CookedFrom),
-            ClosedSet.Word(way.RiceJoin)
+            ClosedSet.Word(way.RiceJoin),
+            plan?.Clashes.FirstOrDefault(c => c.IsOfThings)?.With
         );
     }
 
     public static IReadOnlyList<AlternativeDto> Alternatives(PlanRefusal refusal, Dish dish)
     {
         ArgumentNullException.ThrowIfNull(refusal);
+        return Alternatives(refusal.Alternatives, dish);
+    }
+
+    public static IReadOnlyList<AlternativeDto> Alternatives(IReadOnlyList<Alternative> offers, Dish dish)
+    {
         ArgumentNullException.ThrowIfNull(dish);
         return
         [
-            .. refusal.Alternatives.Select(a => new AlternativeDto(
+            .. offers.Select(a => new AlternativeDto(
                 a.Kind,
                 a.ServeAt is { } at ? LocalTimes.Write(dish.Household.LocalOf(at)) : null,
                 a.VesselId,
-                dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId)?.Name,
+                dish.OtherVessels.Append(dish.Vessel).FirstOrDefault(v => v.Id == a.VesselId)?.Name,
                 a.Scale,
                 a.Soak is { } soak ? ClosedSet.Word(soak) : null,
                 a.Method is { } method ? ClosedSet.Word(method) : null,
                 a.RiceVesselId,
-                a.PulseTarget is { } target ? ClosedSet.Word(target) : null
+                a.PulseTarget is { } target ? ClosedSet.Word(target) : null,
+                a.BurnerId,
+                dish.Burners.FirstOrDefault(b => b.Id == a.BurnerId)?.Name
             )),
         ];
     }

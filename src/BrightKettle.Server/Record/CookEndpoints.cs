@@ -193,13 +193,15 @@ public static class CookEndpoints
     private static async Task<Results<Ok<CookDto>, ProblemHttpResult>> Write(
         Guid id,
         string kind,
-        CookChange change,
+        CookChange told,
         KettleDb db,
         DishRequestReader dishes,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
+        // The address says which dinner it is.
+        var change = told.Dish is null ? told : told with { Dish = told.Dish with { KeptAs = null } };
         var checks = Titled(change.EventId, change.Title);
 
         // A retry of what is written already must not be planned and refused anew when its hour has passed meanwhile.
@@ -215,7 +217,7 @@ public static class CookEndpoints
             return KettleProblems.Conflict("cook.under_way");
         }
 
-        var asked = await dishes.ReadAsync(change.Dish, cancel, checks);
+        var asked = await dishes.ReadAsync(told.Dish is null ? null : told.Dish with { KeptAs = id }, cancel, checks);
         if (asked.Dish is not { } dish || checks.Any)
         {
             return asked.Problem;

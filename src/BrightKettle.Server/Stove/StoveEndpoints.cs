@@ -90,7 +90,9 @@ public static class StoveEndpoints
         if (row.StartedAt is null)
         {
             var saved = SavedDinner.Read(row);
-            var asked = dishes.Map(saved.Dish, await dishes.KitchenAsync(cancel), Instant.FromDateTimeOffset(row.ChangedAt), new());
+            var kitchen = await dishes.KitchenAsync(cancel);
+            var beside = await dishes.BesideAsync(saved.Dish with { KeptAs = id }, kitchen, cancel);
+            var asked = dishes.Map(saved.Dish, kitchen, Instant.FromDateTimeOffset(row.ChangedAt), new(), beside);
             if (asked.Dish is not { } dish)
             {
                 return asked.Problem;

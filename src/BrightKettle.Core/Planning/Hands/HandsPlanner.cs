@@ -22,7 +22,15 @@ public static class HandsPlanner
             .Select(f => (f.From, f.To))
             .ToList();
         var opens = plan.Forecast.Find(StepIds.Light)!.Reference;
-        var starts = new HandsSolver(tasks, [.. visits.Select(v => (v.From, v.To))], flames, burners, opens).Solve();
+        // The other dishes of the evening have their hands and flames too.
+        var beside = plan.Dish.Beside;
+        var starts = new HandsSolver(
+            tasks,
+            [.. visits.Select(v => (v.From, v.To)), .. beside.SelectMany(n => n.Hands).Select(h => (h.From, h.To))],
+            [.. flames, .. beside.SelectMany(n => n.Burners).Select(b => (b.From, b.To))],
+            burners,
+            opens
+        ).Solve();
         var placed = tasks
             .Zip(starts)
             .Where(p => p.Second is not null)
@@ -39,6 +47,9 @@ public static class HandsPlanner
             outside
         );
     }
+
+    /// <summary>What a moment at the stove is called.</summary>
+    public static string NameOf(string stepId) => HandsTable.Visits[stepId].Name;
 
     /// <summary>Moments at the stove from the reference pot; looks are repeated until eight pots in ten are ready. Those that follow each
     /// other at once are one.</summary>

@@ -3,6 +3,7 @@
   import { api, type StoveLine } from '../lib/api/client';
   import type { Problem } from '../lib/api/problem';
   import { household } from '../lib/state/kitchen.svelte';
+  import { OtherPots } from '../lib/state/stove/others.svelte';
   import { Stove } from '../lib/state/stove/stove.svelte';
   import { clock, dayName, dayOf } from '../lib/format/time';
   import Notice from '../lib/ui/Notice.svelte';
@@ -10,6 +11,7 @@
 
   const id = $derived((route.params as { id?: string }).id ?? null);
   let stove = $state.raw<Stove | null>(null);
+  let others = $state.raw<OtherPots | null>(null);
   let lines = $state.raw<StoveLine[] | null>(null);
   let problem = $state.raw<Problem | null>(null);
 
@@ -20,9 +22,14 @@
       return;
     }
     const opened = new Stove(id);
-    stove = opened;
+    const beside = new OtherPots(id);
+    [stove, others] = [opened, beside];
     void opened.open();
-    return () => opened.close();
+    beside.open();
+    return () => {
+      opened.close();
+      beside.close();
+    };
   });
 
   async function list() {
@@ -37,8 +44,8 @@
 
 <svelte:head><title>{stove?.state ? `${stove.state.title} · ` : ''}Bright Kettle</title></svelte:head>
 
-{#if id && stove?.state}
-  <StoveView {stove} evening={stove.state} onfinished={() => navigate('/stove')} />
+{#if id && stove?.state && others}
+  <StoveView {stove} {others} evening={stove.state} onfinished={() => navigate('/stove')} />
 {:else if id && stove?.problem}
   <Notice title={stove.problem.title} text={stove.problem.detail}>
     <a class="btn btn-primary mt-4" href={p('/')}>To tonight's dinner</a>

@@ -2,6 +2,7 @@
   import { NotebookPen, Plus, SlidersHorizontal } from '@lucide/svelte';
   import { untrack } from 'svelte';
   import { MediaQuery } from 'svelte/reactivity';
+  import BesideCard from '../lib/features/tonight/BesideCard.svelte';
   import DishForm from '../lib/features/tonight/DishForm.svelte';
   import InSight from '../lib/features/tonight/InSight.svelte';
   import PlanView from '../lib/features/tonight/PlanView.svelte';
@@ -63,6 +64,13 @@
     if (household.kitchen.state === 'ready') void tonight.begin(household.kitchen.value, true);
   }
 
+  function another() {
+    if (household.kitchen.state !== 'ready') return;
+    const begun = tonight.beginBeside(household.kitchen.value);
+    leave();
+    void begun;
+  }
+
   /** What is kept has an address of its own from now on: a reload opens it, and keeping again changes it. */
   function keptAs(id: string) {
     shown = id;
@@ -88,6 +96,11 @@
           >
         {/if}
         <button class="btn btn-ghost px-2" onclick={fresh}><Plus size={17} /> New</button>
+        {#if tonight.open}
+          <button class="btn btn-ghost px-2" onclick={another}
+            ><Plus size={17} /> {say('beside.another')}</button
+          >
+        {/if}
         <a class="btn btn-ghost px-2" href="/notes"><NotebookPen size={17} /> From notes</a>
       </div>
       {#if beside.current}<DishForm {tonight} {kitchen} {catalogue} />{/if}
@@ -122,6 +135,9 @@
             <p class="p-8 text-lg">Setting the pot on…</p>
           {/if}
         </InSight>
+        {#if tonight.plan && !tonight.refused}
+          <BesideCard plan={tonight.plan} {kitchen} ontake={(offer) => tonight.take(offer)} />
+        {/if}
         {#if tonight.plan || tonight.problem}<WayList {tonight} {kitchen} />{/if}
         {#if tonight.plan && !tonight.refused}
           <div class={tonight.problem ? 'opacity-60' : ''}>

@@ -24,6 +24,7 @@ export type Kitchen = Schemas['KitchenDto'];
 export type KitchenChange = Schemas['KitchenChange'];
 export type MeasureOut = Schemas['MeasureOutDto'];
 export type Plan = Schemas['PlanDto'];
+export type Clash = Schemas['ClashDto'];
 export type Pull = Required<Schemas['PullDto']>;
 export type Pulled = Schemas['PulledDto'];
 export type Compared = Schemas['ComparedDto'];

@@ -1,5 +1,6 @@
 import type { WayFacts, WayLine } from '../api/client';
 import type { Alternative } from '../api/problem';
+import { within } from '../messages/figures';
 import { say } from '../messages/say';
 import { dayName } from './time';
 import { wayName } from './words';
@@ -28,6 +29,7 @@ export function offerWords(offer: Alternative, today: string): string {
   const at = offer.serveAtLocal;
   return say(`offer.${offer.kind}`, {
     vessel: offer.vesselName ?? null,
+    burner: offer.burnerName ? within(offer.burnerName) : null,
     scale: offer.scale ?? 1,
     // Null would be the word none.
     soak: offer.soak ?? 'as_asked',

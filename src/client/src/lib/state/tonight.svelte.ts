@@ -51,7 +51,13 @@ export class Tonight {
     soakedSinceLocal: null,
     soaksCold: null,
     stages: [],
+    keptAs: null,
   });
+  /** As it is asked for: what is kept has to keep out of the way of the other dishes of its evening, not of itself. */
+  get asked(): Dish {
+    return { ...this.dish, keptAs: this.open?.id ?? null };
+  }
+
   /** As it was at first: what a new dinner begins with. */
   readonly #first = { ...this.dish };
   /** The last plan that could be made; it stays while a new one is asked for. */
@@ -92,6 +98,22 @@ export class Tonight {
     return this.ask();
   }
 
+  /** Another dish for the evening of the one that is open: at its hour, in another pot and on another burner. */
+  beginBeside(kitchen: Kitchen) {
+    const { serveAtLocal, vesselId, burnerId } = this.dish;
+    const [largest] = kitchen.vessels
+      .filter((v) => v.id !== vesselId && !v.cooker)
+      .sort((a, b) => b.brimMillilitres - a.brimMillilitres);
+    this.open = null;
+    this.dish = {
+      ...this.#first,
+      serveAtLocal,
+      vesselId: largest?.id ?? vesselId,
+      burnerId: kitchen.burners.find((b) => b.id !== burnerId)?.id ?? burnerId ?? null,
+    };
+    return this.ask();
+  }
+
   show(dinner: Dinner) {
     this.open = dinner;
     this.dish = { ...dinner.dish };
@@ -119,7 +141,10 @@ export class Tonight {
     let before = this.dish;
     const answer = await onNewest(
       () => this.dish,
-      (dish) => api.slip({ ...(before = dish) }, slip),
+      (dish) => {
+        before = dish;
+        return api.slip(this.asked, slip);
+      },
     );
     this.#abort?.abort();
     this.asking = false;
@@ -127,7 +152,7 @@ export class Tonight {
       this.problem = answer.problem.status === 0 ? answer.problem : this.problem;
       return answer.problem;
     }
-    this.dish = { ...answer.value.dish };
+    this.dish = { ...answer.value.dish, keptAs: null };
     this.plan = answer.value.plan;
     this.problem = null;
     this.mended = { note: answer.value.note, differences: answer.value.differences, before };
@@ -149,6 +174,7 @@ export class Tonight {
     return this.change({
       serveAtLocal: offer.serveAtLocal ?? dish.serveAtLocal,
       vesselId: offer.vesselId ?? dish.vesselId,
+      burnerId: offer.burnerId ?? dish.burnerId,
       soak: offer.soak ?? dish.soak,
       ...(offer.kind === 'way'
         ? {
@@ -182,7 +208,7 @@ export class Tonight {
     const began = performance.now();
     this.asking = true;
     try {
-      const answer = await api.plan({ ...this.dish }, abort.signal);
+      const answer = await api.plan(this.asked, abort.signal);
       if (abort.signal.aborted) return;
       // What cannot be read, or not be asked, says nothing of the dish: the last plan stays beside it.
       const unasked = !answer.ok && (answer.problem.status === 0 || answer.problem.status === 400);

@@ -6,9 +6,9 @@
   import { onMount } from 'svelte';
   import { v7 as uuid } from 'uuid';
   import { api, type StoveState, type Trouble } from '../../api/client';
-  import { asked, momentLine, visitWords } from '../../format/stove';
   import { clock, range } from '../../format/time';
   import { Alarms } from '../../state/stove/alarms.svelte';
+  import { dueWords, type OtherPots } from '../../state/stove/others.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
   import PairForm from '../kitchen/PairForm.svelte';
   import AddPanel from './AddPanel.svelte';
@@ -19,6 +19,7 @@
   import InsideList from './InsideList.svelte';
   import LateBar from './LateBar.svelte';
   import NowCard from './NowCard.svelte';
+  import OtherPotsStrip from './OtherPots.svelte';
   import PotGlance from './PotGlance.svelte';
   import RingCard from './RingCard.svelte';
   import RoadList from './RoadList.svelte';
@@ -27,8 +28,8 @@
   import TroublePanel from './TroublePanel.svelte';
   import VisitCard from './VisitCard.svelte';
 
-  type Props = { stove: Stove; evening: StoveState; onfinished: () => void };
-  let { stove, evening, onfinished }: Props = $props();
+  type Props = { stove: Stove; others: OtherPots; evening: StoveState; onfinished: () => void };
+  let { stove, others, evening, onfinished }: Props = $props();
 
   const alarms = new Alarms();
   let panel = $state<'add' | 'trouble' | null>(null);
@@ -49,13 +50,14 @@
       : null,
   );
 
-  const words = (id: string): string => {
-    if (id.startsWith('visit:')) return visitWords(id.split(':')[1] ?? '').ask || say('ring.look');
-    const m = evening.moments.find((x) => x.id === id);
-    if (!m) return say('ring.look');
-    return m.waits.event ? asked(m.waits.event) : momentLine(m, evening).title;
-  };
-  $effect(() => alarms.watch(evening, stove.clock.now, words));
+  $effect(() =>
+    alarms.watch(
+      evening,
+      stove.clock.now,
+      dueWords,
+      others.pots.flatMap((p) => p.state ?? []),
+    ),
+  );
   onMount(() => {
     const seen = () => document.visibilityState === 'visible' && alarms.awake && void alarms.keepAwake();
     document.addEventListener('visibilitychange', seen);
@@ -109,6 +111,7 @@
     <div class="mt-3"><PairForm onpaired={() => stove.pairedAnew()} /></div>
   </section>
 {/if}
+<OtherPotsStrip {others} />
 <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)]">
   <div class="min-w-0">
     {#each evening.gates as gate (gate.code)}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { within } from '../../messages/figures';
+  import { say } from '../../messages/say';
   import { scaleUtc } from 'd3-scale';
   import type { Plan } from '../../api/client';
   import { clock } from '../../format/time';
@@ -30,13 +31,20 @@
     ...(tasks.length ? ['Beside'] : []),
     'At the stove',
     ...hands.flames.map((f) => f.vesselName),
+    ...plan.beside.map((n) => n.title),
   ]);
+  /** Of another dish, what falls into the picture. */
+  const inside = (s: { from: string; to: string }) =>
+    Date.parse(s.to) > from && Date.parse(s.from) < to && near(s.from);
   const y = (lane: string) => 4 + lanes.indexOf(lane) * rowHeight;
   const height = $derived(lanes.length * rowHeight + 26);
-  const box = (a: string, b: string) => ({
-    x: x(new Date(a)),
-    width: Math.max(3, x(new Date(b)) - x(new Date(a))),
-  });
+  const box = (a: string, b: string) => {
+    const start = Math.max(left, x(new Date(a)));
+    return { x: start, width: Math.max(3, Math.min(width - 14, x(new Date(b))) - start) };
+  };
+  /** What a lane's name has room for. */
+  const letters = 15;
+  const short = (name: string) => (name.length > letters ? `${name.slice(0, letters - 1).trim()}…` : name);
   const ticks = $derived(x.ticks(width > 620 ? 8 : 4));
   const all = $derived(
     [
@@ -72,7 +80,7 @@
       {#each lanes as lane (lane)}
         {@const burner = hands.flames.find((f) => f.vesselName === lane)?.burnerName}
         <text x="0" y={y(lane) + (burner ? 12 : 17)} class="fill-base-content text-[12.5px] font-semibold"
-          >{lane}</text
+          >{short(lane)}</text
         >
         {#if burner}<text x="0" y={y(lane) + 23} class="fill-base-content text-[10.5px]">{burner}</text>{/if}
         <line x1={left} x2={width - 14} y1={y(lane) + 25} y2={y(lane) + 25} stroke="var(--color-base-300)" />
@@ -125,8 +133,40 @@
           />
         {/each}
       {/each}
+      {#each plan.beside as n (n.title)}
+        {#each n.burns.filter(inside) as s (s.from + s.burnerName)}
+          {@const b = box(s.from, s.to)}
+          <rect
+            x={b.x}
+            y={y(n.title) + 8}
+            width={b.width}
+            height="10"
+            rx="5"
+            fill="none"
+            stroke="var(--color-secondary)"
+            stroke-width="1.5"
+          />
+        {/each}
+        {#each n.hands.filter(inside) as s, i (s.from + i)}
+          {@const b = box(s.from, s.to)}
+          <rect
+            x={b.x}
+            y={y(n.title) + 3}
+            width={b.width}
+            height="20"
+            rx="4"
+            fill="var(--color-primary)"
+            opacity="0.75"
+          />
+        {/each}
+      {/each}
     </svg>
   </figure>
+  {#if plan.beside.length && !plan.clashes.length}
+    <p class="mt-1 text-[0.95rem]" data-beside-free>
+      {say('beside.free', { with: plan.beside.map((n) => n.title).join(', ') })}
+    </p>
+  {/if}
   {#if hands.dayBefore.length}
     <p class="mt-1 text-[0.95rem]">
       <strong>The day before:</strong>

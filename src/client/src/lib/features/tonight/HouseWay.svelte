@@ -49,7 +49,7 @@
 
   // The plan beside follows the dish.
   $effect(() => {
-    const [before, change] = [{ ...tonight.dish }, chosen?.change];
+    const [before, change] = [tonight.asked, chosen?.change];
     compared = problem = null;
     abort?.abort();
     if (!change) return;

@@ -24,7 +24,7 @@
     pulling.begin(tonight.dish.pull);
   });
   const pull = (kind: PullKind, minutes: number, quick: boolean) =>
-    pulling.set(tonight.dish, kind, minutes, quick);
+    pulling.set(tonight.asked, kind, minutes, quick);
 
   function back() {
     if (tonight.dish.pull) void tonight.change({ pull: null });

@@ -16,7 +16,7 @@
   }
 
   async function calendar() {
-    const answer = await api.calendar({ ...tonight.dish });
+    const answer = await api.calendar(tonight.asked);
     if (answer.ok) save(answer.value as unknown as Blob, 'dinner.ics');
     said = answer.ok ? 'Saved as dinner.ics.' : answer.problem.detail;
   }

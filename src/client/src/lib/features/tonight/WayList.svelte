@@ -23,7 +23,7 @@
 
   // After the plan: both cores are its own first.
   $effect(() => {
-    const dish = { ...tonight.dish };
+    const dish = tonight.asked;
     if (!tonight.asking) ways.follow(dish);
   });
 
@@ -74,8 +74,7 @@
         <button class="btn btn-ghost btn-xs" onclick={() => ways.stop()}>Stop</button>
       </span>
     {:else if ways.stopped}
-      <button class="btn btn-ghost btn-xs" onclick={() => ways.ask({ ...tonight.dish })}
-        >{say('ways.again')}</button
+      <button class="btn btn-ghost btn-xs" onclick={() => ways.ask(tonight.asked)}>{say('ways.again')}</button
       >
     {/if}
     {#if ways.list.length}

@@ -44,9 +44,14 @@
       table,
       chance: dinnersOf(way.withLooks ?? 0),
       hands: way.facts?.handsOnMinutes ?? 0,
+      meets: way.meets ? say('ways.meets', { with: way.meets }) : null,
     })}
   />
-  <span class="way-name font-semibold" aria-hidden="true">{name}</span>
+  <span class="way-name font-semibold" aria-hidden="true"
+    >{name}{#if way.meets}<span class="text-secondary block truncate text-sm font-normal"
+        >{say('ways.meets', { with: way.meets })}</span
+      >{/if}</span
+  >
   <span class="way-start tabular-nums" aria-hidden="true">
     {#if day !== dayOf(way.tableAt ?? '', zone)}<span class="opacity-85">{capital(dayName(day, today))}</span
       >{/if}

@@ -33,31 +33,44 @@ export class Alarms {
   #waker: Waker | null = null;
   #next = 0;
 
-  /** Looks at what is due; called as the clock moves on. */
-  watch(state: StoveState, now: number, words: (id: string) => string) {
-    // Nobody stands at a stove that was set aside.
-    if (state.setAsideFrom) {
-      this.ringing = [];
-      document.title = `${state.title} · Bright Kettle`;
-      return;
-    }
+  /**
+   * Looks at what is due; called as the clock moves on.
+   * @param others Dishes that are on the stove beside it: they ring by their names.
+   */
+  watch(
+    state: StoveState,
+    now: number,
+    words: (evening: StoveState, id: string) => string,
+    others: StoveState[] = [],
+  ) {
     const due: Ringing[] = [];
-    const take = (id: string, at: number, lead: number) => {
+    const take = (id: string, text: () => string, at: number, lead: number) => {
       const from = this.#later[id] ?? at - lead * 60_000;
       const heard = this.#heard[id];
       if (heard !== undefined && from > Math.max(now, heard) + setAnew) delete this.#heard[id];
-      if (now >= from && this.#heard[id] === undefined) due.push({ id, text: words(id), at });
+      if (now >= from && this.#heard[id] === undefined) due.push({ id, text: text(), at });
     };
-    for (const m of state.moments) {
-      // What waits for an event is only asked for when nearly every pot has come to it.
-      if (m.state === 'waiting' && m.due)
+    // Nobody stands at a stove that was set aside.
+    for (const evening of [state, ...others].filter((e) => !e.setAsideFrom)) {
+      const own = evening === state;
+      const told = (id: string, at: number, lead: number) =>
         take(
-          m.id,
-          Date.parse(m.waits.event ? m.due.late : m.due.at),
-          m.waits.event ? 0 : (before[m.step?.kind ?? ''] ?? 0),
+          own ? id : `${evening.id}|${id}`,
+          () => (own ? words(evening, id) : `${evening.title}: ${words(evening, id)}`),
+          at,
+          lead,
         );
+      for (const m of evening.moments) {
+        // What waits for an event is only asked for when nearly every pot has come to it.
+        if (m.state === 'waiting' && m.due)
+          told(
+            m.id,
+            Date.parse(m.waits.event ? m.due.late : m.due.at),
+            m.waits.event ? 0 : (before[m.step?.kind ?? ''] ?? 0),
+          );
+      }
+      for (const v of evening.visits) told(`visit:${v.code}:${v.vesselId}`, Date.parse(v.at), 0);
     }
-    for (const v of state.visits) take(`visit:${v.code}:${v.vesselId}`, Date.parse(v.at), 0);
     const fresh = due.filter((d) => !this.ringing.some((r) => r.id === d.id));
     if (due.length !== this.ringing.length || fresh.length > 0) this.ringing = due;
     if (due.length > 0 && (fresh.length > 0 || now >= this.#next)) {

@@ -19,7 +19,7 @@ const evening = (kind: string, due: number, late = due, event: string | null = n
     ],
     visits: [],
   }) as unknown as StoveState;
-const words = (id: string) => `ring ${id}`;
+const words = (_: StoveState, id: string) => `ring ${id}`;
 
 describe('alarms', () => {
   beforeEach(() => localStorage.clear());
@@ -96,5 +96,18 @@ describe('alarms', () => {
     expect(new Alarms().wishes).toEqual({ sound: true, speech: false, quiet: false });
     new Alarms().set({ quiet: true });
     expect(new Alarms().wishes.quiet).toBe(true);
+  });
+
+  it('ring by its name for another dish on the stove, and are heard apart', () => {
+    const alarms = new Alarms();
+    const [own, other] = [evening('seal', t + minute), { ...evening('seal', t), id: 'dal', title: 'Dal' }];
+    alarms.watch(own, t, words, [other]);
+    expect(alarms.ringing.map((r) => r.text)).toEqual(['Dal: ring 0.1']);
+    alarms.watch(own, t + minute, words, [other]);
+    expect(alarms.ringing.map((r) => r.id)).toEqual(['0.1', 'dal|0.1']);
+    alarms.hush('dal|0.1', t + minute);
+    expect(alarms.ringing.map((r) => r.id)).toEqual(['0.1']);
+    alarms.watch(own, t + minute, words, [{ ...other, setAsideFrom: iso(t) }]);
+    expect(alarms.ringing.map((r) => r.id)).toEqual(['0.1']);
   });
 });
