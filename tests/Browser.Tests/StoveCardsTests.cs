@@ -259,7 +259,7 @@ public sealed class StoveCardsTests
                 Assert.True(
                     l.Displayed
                         && l.Text.Contains("Lamplight chickpeas", StringComparison.Ordinal)
-                        && l.Text.Contains("eat by 2026-11-26", StringComparison.Ordinal),
+                        && l.Text.Contains("eat by 2026-11-27", StringComparison.Ordinal),
                     l.Text
                 )
             );

@@ -109,6 +109,20 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.True(right >= 0.9 * all, $"{right} of {all}\n{string.Join('\n', wrong)}");
     }
 
+    [Theory]
+    [InlineData("frozen peas with basmati, tomorrow at seven", "pea_whole_green", "frozen_green", null, "open_pot")]
+    [InlineData("fresh broad beans, saucy, tomorrow 19:00", "fava_whole", "green", null, "open_pot")]
+    [InlineData("cooked frozen chickpeas, tomorrow at seven", "chickpea", null, null, "cooked")]
+    [InlineData("black beans and leftover rice, tomorrow at seven", "black", null, "fridge", "open_pot")]
+    [InlineData("pinto beans with cooked rice, soup, tomorrow 20h", "pinto", null, "fridge", "open_pot")]
+    [InlineData("chickpeas with brown basmati and fresh tomatoes, tomorrow 19:00", "chickpea", null, null, "open_pot")]
+    public async Task What_is_at_hand_is_read_as_it_comes(string line, string pulse, string? state, string? rice, string method)
+    {
+        var dish = (await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()))).Dish;
+        Assert.Equal((pulse, state, rice, method), (dish.PulseId, dish.PulseState, dish.RiceState, dish.Method));
+        Assert.NotNull(dish.RiceId ?? (rice is null ? "none asked" : null));
+    }
+
     /// <summary>Stages that a cook adds are read, and shown as what they are.</summary>
     [Theory]
     [InlineData("chickpeas with toasted rice, tomorrow at seven", "toast", "toast the rice in fat")]
@@ -187,13 +201,13 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
     }
 
     [Fact]
-    public async Task A_fifth_pulse_stands_as_not_read()
+    public async Task A_seventh_pulse_stands_as_not_read()
     {
         var answer = await Get<LineAnswerDto>(
             "/api/line",
-            new LineRequest("kidney beans, pinto beans, navy beans, chickpeas and adzuki, soup", KettleServer.Dish())
+            new LineRequest("kidney beans, pinto beans, navy beans, black beans, borlotti, chickpeas and adzuki, soup", KettleServer.Dish())
         );
-        Assert.Equal(3, answer.Dish.Others!.Count);
+        Assert.Equal(5, answer.Dish.Others!.Count);
         Assert.Equal(answer.NotUnderstood, answer.Parts.Where(p => p.Means is null).Select(p => p.Text));
         Assert.Single(answer.NotUnderstood);
     }

@@ -12,6 +12,12 @@ public sealed record Extra
     /// <summary>liquid, acid, alkali, salt, sweet, meat, vegetable, dough, leaf, fat or powder.</summary>
     public required ExtraKind Kind { get; init; }
 
+    /// <summary>Frozen water.</summary>
+    public bool IsIce => Id == "ice";
+
+    /// <summary>It is kept in tubs in the freezer.</summary>
+    public bool Freezes => Kind == ExtraKind.Liquid && !IsIce;
+
     /// <summary>Water that is free at once.</summary>
     public required double FreeWater { get; init; }
 

@@ -95,6 +95,22 @@ public sealed record Pulse
     /// <summary>The same picked green; null where nobody sells it so.</summary>
     public GreenSeed? Green { get; init; }
 
+    /// <summary>What a planner reckons with where it is cooked green: its minutes, and nothing that is soaked.</summary>
+    /// <exception cref="InvalidOperationException">Nobody sells it so.</exception>
+    public Pulse PickedGreen()
+    {
+        var green = Green ?? throw new InvalidOperationException($"{Id} is not sold green.");
+        return this with
+        {
+            SoakHours = new(0, 0),
+            SimmerSoakedMinutes = green.Minutes,
+            SimmerUnsoakedMinutes = green.Minutes,
+            SofteningMinutesAt98C = green.Minutes.Middle,
+            // What is advised of dry broad beans is not of green ones (textures, 8: common beans and limas, also fresh).
+            BoilsFirst = LectinRisk != LectinRisk.Low,
+        };
+    }
+
     /// <summary>Fitted: minutes at 98 °C from wet through to tender in the slow seeds.</summary>
     public required double SofteningMinutesAt98C { get; init; }
 

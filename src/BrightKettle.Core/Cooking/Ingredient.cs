@@ -50,6 +50,10 @@ public sealed record RiceIngredient(string Id, Mass Dry, Rice Rice, double RateF
 
     /// <summary>How far along it is already; null for dry grain.</summary>
     public SeedStart? Start { get; init; }
+
+    /// <summary>What stands on the scale: the dry grain, or the cooked.</summary>
+    public Mass OnTheScale =>
+        Start is { } start ? Dry * (1 + (Rice.Absorbed.Typical * Math.Min(1, start.Doneness / Doneness.Tender) * start.WetShare)) : Dry;
 }
 
 /// <summary>Anything else that brings water, salt, acid or pieces: stock, coconut milk, tomato, cured meat, leaves.</summary>

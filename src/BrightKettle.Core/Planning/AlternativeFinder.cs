@@ -110,7 +110,7 @@ internal sealed class AlternativeFinder(Planner planner)
             yield return later;
         }
 
-        if (dish.Soak != SoakChoice.None || dish.Pulse.SoakHours.High <= 0)
+        if (dish.Soak != SoakChoice.None || !dish.CanSoak)
         {
             yield break;
         }
@@ -194,7 +194,7 @@ internal sealed class AlternativeFinder(Planner planner)
         var open = dish with { Method = Method.OpenPot, Cooker = null, RiceApart = null };
         SoakChoice[] soaks =
             dish.Soak == SoakChoice.Already ? [dish.Soak]
-            : dish.Pulse.SoakHours.High > 0 ? [dish.Soak, SoakChoice.None, SoakChoice.Overnight]
+            : dish.CanSoak ? [dish.Soak, SoakChoice.None, SoakChoice.Overnight]
             : [SoakChoice.None];
         foreach (
             var tried in soaks.Distinct().Select(s => open with { Soak = s }).Where(d => (d.Method, d.Soak) != (dish.Method, dish.Soak))

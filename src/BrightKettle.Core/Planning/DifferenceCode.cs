@@ -21,12 +21,19 @@ public enum DifferenceCode
     Boiling,
     FirstWater,
 
-    /// <summary>Members of their own sets.</summary>
+    /// <summary>Members of their own sets; a stage that is added or left out has only one of the two.</summary>
     Soak,
     Method,
+    PulseState,
+    RiceState,
+    Stage,
 
-    /// <summary>Names, as the next two; null where there is none.</summary>
+    /// <summary>Minutes in the bowl.</summary>
+    SoakHours,
+
+    /// <summary>Names, as the next three; null where there is none.</summary>
     Pot,
+    Burner,
     Pulse,
     RiceKind,
 

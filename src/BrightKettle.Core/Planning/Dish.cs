@@ -89,6 +89,9 @@ public enum RiceJoin
 /// <summary>A further pulse of a dish.</summary>
 public sealed record OtherPulse(Pulse Pulse, Mass Dry)
 {
+    /// <summary>Named by the cook for this one; null for what all of them are cooked to.</summary>
+    public PulseTarget? Target { get; init; }
+
     public string Id => $"{Way.PulseId}_{Pulse.Id}";
 }
 
@@ -142,7 +145,26 @@ public sealed record Dish(
     public RiceJoin RiceJoin { get; init; }
 
     /// <summary>Its rice is cooked already and dried: it is stirred in at the end, and drinks.</summary>
-    public bool StirsRiceIn => Rice is { SimmerMinutes.Low: <= 0 } && RiceApart is null && RiceJoin == RiceJoin.InThePot;
+    public bool StirsRiceIn => RiceIsCooked || (Rice is { SimmerMinutes.Low: <= 0 } && RiceApart is null && RiceJoin == RiceJoin.InThePot);
+
+    /// <summary>How the rice comes; cooked rice is stirred in, whatever was asked of its pot.</summary>
+    public RiceState RiceState { get; init; }
+
+    /// <summary>It only has to be hot through.</summary>
+    public bool RiceIsCooked => Rice is not null && RiceState != RiceState.Dry;
+
+    /// <summary>What the rice brings that is not dry; null for dry rice.</summary>
+    public SeedStart? RiceStart => !RiceIsCooked ? null : new(RiceState == RiceState.Freezer ? Freezer : Household.Fridge, Doneness.Tender);
+
+    /// <summary>Weight of rice as it goes in, over its dry weight.</summary>
+    public static double RiceScale(Rice rice, RiceState state)
+    {
+        ArgumentNullException.ThrowIfNull(rice);
+        return state == RiceState.Dry ? 1 : 1 + rice.Absorbed.Typical;
+    }
+
+    /// <summary>Of a household (confidence A: -18 °C).</summary>
+    private static readonly Temperature Freezer = Temperature.FromCelsius(-18);
 
     /// <summary>Stages that the cook adds to the way.</summary>
     public IReadOnlyList<AskedStage> Asked { get; init; } = [];
@@ -169,10 +191,14 @@ public sealed record Dish(
     /// <summary>A towel takes up the last steam (textures, 4: 15 to 20).</summary>
     private const double TowelMinutes = 15;
 
+    /// <summary>Cooked rice that boils with the dish is hot to its middle in this time (confidence C).</summary>
+    private const double HotThroughMinutes = 3;
+
     /// <summary>Covered off the heat before the table, minutes; what is only stirred in stands as long as its packet allows. 0 without
     /// rice.</summary>
     public double RiceRestMinutes =>
         Rice is null ? 0
+        : RiceIsCooked ? HotThroughMinutes
         : StirsRiceIn ? Rice.RestMinutes.High
         : Has(AskedStage.Towel) ? Math.Max(TowelMinutes, Rice.RestMinutes.Typical)
         : Rice.RestMinutes.Typical;
@@ -232,6 +258,18 @@ public sealed record Dish(
     /// <summary>For <see cref="SoakChoice.Already"/>: they stand in the fridge, and not on the counter.</summary>
     public bool SoaksCold { get; init; }
 
+    /// <summary>A tub thaws in the fridge in so long (confidence C).</summary>
+    private static readonly Duration Thawing = Duration.FromHours(14);
+
+    /// <summary>There is time to thaw what is frozen.</summary>
+    public bool CanThaw => ServeAt - Now >= Thawing;
+
+    /// <summary>How warm an extra goes in.</summary>
+    internal Temperature Of(DishExtra extra) =>
+        extra.Extra.IsIce || (extra.Frozen && !CanThaw) ? Freezer
+        : extra.Frozen ? Household.Fridge
+        : Household.Room;
+
     /// <summary>Somebody can look into their pot and keeps them covered.</summary>
     internal bool KeepsCovered => Method == Method.OpenPot;
 
@@ -255,9 +293,58 @@ public sealed record Dish(
     /// <summary>For <see cref="Method.Cooked"/>: where the pulses come from.</summary>
     public CookedFrom CookedFrom { get; init; }
 
-    /// <summary>What pulses bring that are cooked already; null for dry ones.</summary>
+    /// <summary>How the pulses come, where they are not cooked already.</summary>
+    public PulseState PulseState { get; init; }
+
+    /// <summary>For <see cref="PulseState.HalfCooked"/>: how far, chalky to a bite.</summary>
+    public FeltState HalfCookedTo { get; init; } = FeltState.ChalkyMiddle;
+
+    /// <summary>From the bag: what is wet already is never soaked.</summary>
+    public bool IsDry => PulseState == PulseState.Dry;
+
+    public bool IsGreen => PulseState is PulseState.Green or PulseState.FrozenGreen;
+
+    /// <summary>Weight of pulses as they go in, over their dry weight.</summary>
+    public static double PulseScale(Pulse pulse, PulseState state)
+    {
+        ArgumentNullException.ThrowIfNull(pulse);
+        return state switch
+        {
+            PulseState.Dry => 1,
+            PulseState.HalfCooked => 1 + pulse.ColdCeiling,
+            _ => 1 / pulse.Green!.DryShare,
+        };
+    }
+
+    /// <summary>The same with pulses that come otherwise than dry, for as many grams of dry weight; they are not soaked.</summary>
+    /// <exception cref="InvalidOperationException">Green, and nobody sells it so.</exception>
+    public Dish With(PulseState state, FeltState halfCookedTo = FeltState.ChalkyMiddle)
+    {
+        var changed = this with { PulseState = state, HalfCookedTo = halfCookedTo, Soak = SoakChoice.None };
+        return changed.IsGreen
+            ? changed with
+            {
+                Pulse = Pulse.PickedGreen(),
+                Pace = Pace with { Spread = Math.Min(Pace.Spread, GreenSpread) },
+            }
+            : changed;
+    }
+
+    /// <summary>Green seed was never stored, which is what makes dry bags differ (confidence D).</summary>
+    private const double GreenSpread = 0.15;
+
+    /// <summary>A soak can help it.</summary>
+    public bool CanSoak => IsDry && Pulse.SoakHours.High > 0;
+
+    /// <summary>What pulses bring that are not dry; null for dry ones, and for green ones at the room's temperature.</summary>
     public SeedStart? Start =>
-        Method != Method.Cooked ? null
+        Method != Method.Cooked
+            ? PulseState switch
+            {
+                PulseState.HalfCooked => new(Household.Fridge, Doneness.Anchor(HalfCookedTo)),
+                PulseState.FrozenGreen => new(Freezer, 0),
+                _ => null,
+            }
         : CookedFrom == CookedFrom.Tin ? new(Household.Room) { FromTin = true }
         : new(Household.Fridge);
 
@@ -291,8 +378,19 @@ public sealed record Dish(
     /// <summary>Named by the cook; null for what is usual with this style.</summary>
     public PulseTarget? PulseTarget { get; init; }
 
+    /// <summary>Named for <see cref="Pulse"/> alone, among several; null for what all of them are cooked to.</summary>
+    public PulseTarget? LeadTarget { get; init; }
+
     /// <summary>The same for the rice.</summary>
     public RiceTarget? RiceTarget { get; init; }
 
-    public Targets Targets => new(Style, PulseTarget, RiceTarget);
+    public Targets Targets =>
+        new(Style, PulseTarget, RiceTarget)
+        {
+            Each = OtherPulses
+                .Select(o => (o.Pulse.Id, o.Target))
+                .Append((Pulse.Id, LeadTarget))
+                .Where(o => o.Item2 is not null)
+                .ToDictionary(o => o.Item1, o => o.Item2!.Value),
+        };
 }

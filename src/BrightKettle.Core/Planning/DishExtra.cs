@@ -22,6 +22,9 @@ public enum ExtraTime
 /// <param name="Blanched">See <see cref="Cooking.ExtraIngredient.Blanched"/>.</param>
 public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pieces = 0, bool Blanched = false)
 {
+    /// <summary>Out of the freezer: thawed in the fridge since the day before where there is time, else it goes in as it is.</summary>
+    public bool Frozen { get; init; }
+
     /// <summary>Id of the ingredient in the cook.</summary>
     public string Id => $"x_{Extra.Id}";
 

@@ -59,15 +59,18 @@ public static class PlanDifference
         Word(DifferenceCode.Pulse, before.Pulse.Said, after.Pulse.Said);
         Word(DifferenceCode.RiceKind, before.Rice?.Said, after.Rice?.Said);
         Word(DifferenceCode.Pot, before.Vessel.Name, after.Vessel.Name);
-        if (before.Soak != after.Soak)
+        Word(DifferenceCode.Burner, before.Burner.Name, after.Burner.Name);
+        Word(DifferenceCode.Soak, before.Soak.ToString(), after.Soak.ToString());
+        if (before.Soak == SoakChoice.Hours && after.Soak == SoakChoice.Hours)
         {
-            list.Add(new(DifferenceCode.Soak, null, before.Soak.ToString(), after.Soak.ToString()));
+            Amount(list, DifferenceCode.SoakHours, 60 * before.SoakHours, 60 * after.SoakHours, Minutes);
         }
 
-        if (before.Method != after.Method)
-        {
-            list.Add(new(DifferenceCode.Method, null, before.Method.ToString(), after.Method.ToString()));
-        }
+        Word(DifferenceCode.Method, before.Method.ToString(), after.Method.ToString());
+        Word(DifferenceCode.PulseState, before.PulseState.ToString(), after.PulseState.ToString());
+        Word(DifferenceCode.RiceState, before.RiceState.ToString(), after.RiceState.ToString());
+        list.AddRange(before.Asked.Except(after.Asked).Select(s => new Difference(DifferenceCode.Stage, null, s.ToString())));
+        list.AddRange(after.Asked.Except(before.Asked).Select(s => new Difference(DifferenceCode.Stage, null, null, s.ToString())));
 
         Amount(list, DifferenceCode.PulseGrams, before.PulseDry.Grams, after.PulseDry.Grams, Grams);
         Amount(

@@ -54,7 +54,9 @@ public sealed class Planner(Simulator simulator)
             }
         }
 
-        return Comes(best) > 0 ? best : first ?? Judged(dish, solved, pots, rough);
+        // Kept hot it is safe and still no dinner: what spoils it is the reason.
+        var told = Comes(best) > 0 || best.Refusal?.Code == PlanRefusal.Unlikely;
+        return told ? best : first ?? Judged(dish, solved, pots, rough);
     }
 
     /// <summary>Whether a lectin has had too few hours to leave with the water: how long what soaks already stands is known once it is

@@ -8,6 +8,11 @@ namespace BrightKettle.Core.Planning;
 /// <param name="Rice">The same.</param>
 public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget? Rice = null)
 {
+    /// <summary>Named for one pulse among several, by its id.</summary>
+    public IReadOnlyDictionary<string, PulseTarget> Each { get; init; } = new Dictionary<string, PulseTarget>();
+
+    private PulseTarget? Named(Pulse pulse) => Each.TryGetValue(pulse.Id, out var own) ? own : Pulse;
+
     /// <summary>Where nobody can see the pot before it is served: what a cook elsewhere would not send back.</summary>
     public static Targets Lenient { get; } = new(Style.Saucy);
 
@@ -20,7 +25,7 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
     {
         ArgumentNullException.ThrowIfNull(pulse);
         var split = pulse.Kind == PulseKind.Split;
-        return Pulse
+        return Named(pulse)
             ?? Style switch
             {
                 Style.Soup => split ? PulseTarget.Melted : PulseTarget.Creamy,
@@ -35,7 +40,7 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
         ArgumentNullException.ThrowIfNull(pulse);
         // A bean gravy is right whole or creamy, and a split of a melting kind from soft on.
         var longerIsNoFault =
-            Pulse is null
+            Named(pulse) is null
             && Style != Style.Soup
             && (Style == Style.Saucy || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
         return longerIsNoFault

@@ -126,27 +126,30 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
             {
                 Lot = dish.Lot,
                 Start = dish.Start,
+                Green = dish.IsGreen,
                 CookedSaltShare = dish.CookedSaltShare,
             },
         };
         if (dish.Rice is { } rice)
         {
-            ingredients.Add(new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor) { Toasted = dish.Has(AskedStage.Toast) });
+            ingredients.Add(
+                new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor)
+                {
+                    Toasted = dish.Has(AskedStage.Toast),
+                    Start = dish.RiceStart,
+                }
+            );
         }
 
         ingredients.AddRange(
             dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
             {
-                Start = dish.Start,
+                Start = dish.Method == Method.Cooked ? dish.Start : null,
                 CookedSaltShare = dish.CookedSaltShare,
             })
         );
         ingredients.AddRange(
-            dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Household.Room)
-            {
-                Pieces = x.Pieces,
-                Blanched = x.Blanched,
-            })
+            dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Of(x)) { Pieces = x.Pieces, Blanched = x.Blanched })
         );
 
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
@@ -182,7 +185,7 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
     public bool DrainsAtLook(Dish dish) =>
         Order == JoinOrder.PulseAlone
         && dish is { Style: Style.Dry, Method: Method.OpenPot, WaitsHot: false }
-        && dish.Targets.Usual(dish.Pulse) == PulseTarget.Firm
+        && (dish.Targets.Usual(dish.Pulse) == PulseTarget.Firm || dish.IsGreen)
         && HotUntil is null
         && !(dish.BoilsFirst && dish.CountsAsDry)
         && dish.Extras.All(x => x.Time == ExtraTime.Start);

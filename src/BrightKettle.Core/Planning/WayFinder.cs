@@ -54,7 +54,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     private static IEnumerable<Dish> Wishes(Dish asked)
     {
         var dish = asked with { RiceApart = null, RiceJoin = RiceJoin.InThePot };
-        var useful = dish.Pulse.SoakHours.High > 0;
+        var useful = dish.CanSoak;
         foreach (var soak in SoaksOf(dish).Where(s => useful || s is SoakChoice.None or SoakChoice.Already))
         {
             yield return dish with
@@ -81,7 +81,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                     };
                 }
 
-                if (!slow && soak != SoakChoice.Quick && dish.Rice is not null)
+                if (!slow && soak != SoakChoice.Quick && dish is { Rice: not null, RiceIsCooked: false })
                 {
                     yield return dish with
                     {
@@ -99,6 +99,11 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
             yield return drained;
         }
 
+        if (!dish.IsDry)
+        {
+            yield break;
+        }
+
         yield return dish with
         {
             Method = Method.Cooked,
@@ -111,6 +116,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     private static IEnumerable<SoakChoice> SoaksOf(Dish dish) =>
         dish.Soak switch
         {
+            _ when !dish.IsDry => [SoakChoice.None],
             SoakChoice.Already => [SoakChoice.Already],
             SoakChoice.Hours => Soaks.Prepend(SoakChoice.Hours),
             _ => Soaks,
@@ -119,7 +125,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     /// <summary>Pulses that leave their liquor for the rice, where it is eaten without a spoon: one way each, dry from the bag for quick
     /// pulses and soaked for slow ones.</summary>
     private static IEnumerable<Dish> Drained(Dish dish) =>
-        dish is { Rice: null } or { OtherPulses.Count: > 0 } or { Style: Style.Saucy or Style.Soup }
+        dish is { Rice: null } or { OtherPulses.Count: > 0 } or { Style: Style.Saucy or Style.Soup } or { RiceIsCooked: true }
             ? []
             : new[] { RiceJoin.AfterDraining, RiceJoin.InTheLiquor }.Select(join =>
                 dish with
@@ -128,7 +134,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                     Cooker = null,
                     Soak =
                         dish.Soak is SoakChoice.Already or SoakChoice.Hours ? dish.Soak
-                        : dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? SoakChoice.Overnight
+                        : dish.CanSoak && dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? SoakChoice.Overnight
                         : SoakChoice.None,
                     RiceJoin = join,
                 }
@@ -140,7 +146,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     /// <summary>The same with the rice in a pot of its own, where there is one that takes it and a burner for it.</summary>
     /// <param name="asked">The pot that was asked for; the smallest that takes it where none was.</param>
     internal static IEnumerable<Dish> RiceBeside(Dish dish, CookVessel? asked = null) =>
-        dish.Rice is null ? []
+        dish.Rice is null || dish.RiceIsCooked ? []
         : asked is { Above: false } ? [dish with { RiceApart = asked }]
         : dish is { Rice: { } rice, OtherBurner: { } burner }
             ? Kitchen(dish)
@@ -181,7 +187,19 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
             .OrderByDescending(p => p.Id == PreferredQuick)
             .ThenByDescending(p => p.SimmerUnsoakedMinutes.Middle)
             .Select(p =>
-                Offer(planner, dish with { Pulse = p, Method = Method.OpenPot, Cooker = null, Soak = SoakChoice.None }, p.Id, pots)
+                Offer(
+                    planner,
+                    dish with
+                    {
+                        Pulse = p,
+                        PulseState = PulseState.Dry,
+                        Method = Method.OpenPot,
+                        Cooker = null,
+                        Soak = SoakChoice.None,
+                    },
+                    p.Id,
+                    pots
+                )
             )
             .FirstOrDefault(o => o.Plan is not null);
 

@@ -31,7 +31,7 @@ internal sealed partial class WaySolver
             {
                 LightAt = lit,
                 FirstLook = lit + Duration.FromSeconds(fast * EarlyLook),
-                LookAgain = Looked(way, Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 300), 2, 5))),
+                LookAgain = Looked(way, Duration.FromMinutes(Math.Clamp(Math.Round((slow - fast) / 300), dish.IsGreen ? 1 : 2, 5))),
             };
         }
 

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
@@ -156,7 +157,9 @@ public static partial class LectinGate
             : new(NotBoiledCode, held.Id, action, true, RequiredBoil(trace.Cook.Kitchen.Altitude, cautious).TotalMinutes);
     }
 
-    private static bool IsAtRisk(Ingredient ingredient) => ingredient is PulseIngredient { IsCooked: false, Pulse.BoilsFirst: true };
+    private static bool IsAtRisk(Ingredient ingredient) =>
+        ingredient is PulseIngredient { IsCooked: false } pulse
+        && (pulse.Green ? pulse.Pulse.LectinRisk != LectinRisk.Low : pulse.Pulse.BoilsFirst);
 
     /// <summary>A flame whose word means a pot that boils.</summary>
     private static bool Boils(Flame flame) => flame is Flame.Gentle or Flame.Lively or Flame.Rolling or Flame.Full or Flame.High;

@@ -42,6 +42,12 @@ public sealed record DishWish(
     IReadOnlyList<LinePart> Parts
 )
 {
+    /// <summary>How the pulses come; null where nobody says.</summary>
+    public PulseState? PulseState { get; init; }
+
+    /// <summary>How the rice comes; null where nobody says.</summary>
+    public RiceState? RiceState { get; init; }
+
     public IReadOnlyList<string> PulseIds => [.. Pulses.Select(p => p.Id)];
 
     public string? RiceId => Rice?.Id;
@@ -97,6 +103,18 @@ public sealed class DishLine(PulseCatalogue catalogue)
             }
         }
 
+        // "Frozen peas" are the green ones, "peas" by itself may mean any.
+        if (parts.Any(p => p is LinePart.Said { Of: "from", Means: "freezer" } or LinePart.Said { Of: "pulse_state" }))
+        {
+            for (var i = 0; i < named.Count; i++)
+            {
+                if (named[i] is { Kind: "pulse", Without: false } several && several.Ids.FirstOrDefault(IsSoldGreen) is { } first)
+                {
+                    named[i] = several with { Ids = [first, .. several.Ids.Where(id => id != first)] };
+                }
+            }
+        }
+
         var pulses = Of(named, "pulse");
         // A dish says its pulse, unless the line names one itself.
         var all = pulses.Count == 0 && dish is not null ? [(dish.Pulses[0], null)] : pulses;
@@ -111,6 +129,9 @@ public sealed class DishLine(PulseCatalogue catalogue)
         // What soaks in the fridge is not cooked already.
         var soaksCold =
             from == "fridge" && parts.Any(p => p is LinePart.Since or LinePart.SoakFor or LinePart.Said { Of: "soak" or "stood" });
+        // Frozen peas were never cooked; frozen chickpeas were.
+        var green = all.Count > 0 && IsSoldGreen(all[0].Id);
+        var frozen = green && from == "freezer" && !line.Contains("cooked", StringComparison.OrdinalIgnoreCase);
         return new(
                 // "For four, 2 kids": they are among the four; "2 adults and 2 kids" are four.
                 grown is { } g
@@ -128,7 +149,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
                 : rice
                     ?? (
                         dish?.Rice is { } its ? (its, null)
-                        : Said("rice") == "beside" ? (PlainRice, null)
+                        : Said("rice") == "beside" || Said("rice_state") is not null ? (PlainRice, null)
                         : null
                     ),
             noRice,
@@ -142,13 +163,22 @@ public sealed class DishLine(PulseCatalogue catalogue)
                 ?? (parts.Any(p => p is LinePart.SoakFor or LinePart.Since or LinePart.Said { Of: "stood" }) ? SoakChoice.Overnight : null),
             Soaking(parts, line),
             [.. parts.OfType<LinePart.Said>().Where(s => s.Of == "stage").Select(s => Word<AskedStage>(s.Means)!.Value).Distinct()],
-            tins || (from is not null && !soaksCold) ? Method.Cooked : Word<Method>(Said("method")),
+            tins || (from is not null && !soaksCold && !frozen) ? Method.Cooked : Word<Method>(Said("method")),
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],
             [.. named.Where(n => n.Without).Select(n => n.Ids[0]).Distinct()],
             [.. parts.Where(p => p is not LinePart.Named).Concat(named).OrderBy(p => p.Start)]
-        );
+        )
+        {
+            PulseState =
+                frozen ? PulseState.FrozenGreen
+                : green && Said("pulse_state") == "green" ? PulseState.Green
+                : null,
+            RiceState = Word<RiceState>(Said("rice_state")),
+        };
     }
+
+    private bool IsSoldGreen(string pulseId) => catalogue.FindPulse(pulseId) is { Green: not null };
 
     /// <summary>A loose amount goes to what was named last without one, else to what is named next; one of nothing stays unread.</summary>
     private static List<LinePart> Settled(IReadOnlyList<LinePart> read)

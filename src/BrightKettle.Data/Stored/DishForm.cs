@@ -33,12 +33,22 @@ public sealed record DishForm(
     double? SoakHours = null,
     string? SoakedSinceLocal = null,
     bool? SoaksCold = null,
-    IReadOnlyList<string>? Stages = null
+    IReadOnlyList<string>? Stages = null,
+    string? PulseState = null,
+    string? HalfCookedTo = null,
+    string? RiceState = null
 );
 
-public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null);
+public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null, string? Target = null);
 
-public sealed record ExtraForm(string ExtraId, AmountForm? Amount = null, string? Time = null, int? Pieces = null, bool? Blanched = null);
+public sealed record ExtraForm(
+    string ExtraId,
+    AmountForm? Amount = null,
+    string? Time = null,
+    int? Pieces = null,
+    bool? Blanched = null,
+    bool? Frozen = null
+);
 
 public sealed record AwayForm(string FromLocal, string ToLocal);
 

@@ -15,6 +15,7 @@ public sealed record PulseDto(
     double SoakHoursHigh,
     string LectinRisk,
     int HoldsShape,
+    bool SoldGreen,
     string Note
 );
 
@@ -39,6 +40,7 @@ public sealed record ExtraDto(
     double SaltShare,
     double? SaltAfterBlanch,
     bool ComesOut,
+    bool Freezes,
     string Confidence,
     string Note
 );

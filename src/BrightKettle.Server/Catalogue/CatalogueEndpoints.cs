@@ -30,6 +30,7 @@ public static class CatalogueEndpoints
                         p.SoakHours.High,
                         ClosedSet.Word(p.LectinRisk),
                         p.HoldsShape,
+                        p.Green is not null,
                         p.Note
                     )),
                 ],
@@ -63,6 +64,7 @@ public static class CatalogueEndpoints
                 e.Salt.Typical,
                 e.SaltAfterBlanch,
                 e.ComesOut,
+                e.Freezes,
                 e.Confidence,
                 e.Note
             )),

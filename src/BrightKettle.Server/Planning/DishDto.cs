@@ -33,6 +33,9 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="SoakHours">With the soak hours: how long, 0.5 to 24; null: two.</param>
 /// <param name="SoakedSinceLocal">With the soak already: since when, as 2026-11-25T08:00, at most three days ago.</param>
 /// <param name="SoaksCold">With the soak already: in the fridge, and not on the counter.</param>
+/// <param name="PulseState">dry, half_cooked (see halfCookedTo), green or frozen_green; null: dry. Grams are then those on the scale.</param>
+/// <param name="HalfCookedTo">chalky_middle, nearly_a_speck or bite_no_chalk; null: chalky_middle.</param>
+/// <param name="RiceState">dry, fridge or freezer (cooked before, and stirred in); null: dry. Grams are then those on the scale.</param>
 /// <param name="KeptAs">The kept dinner that it is: of all others of the evening it has to keep out of the way. Never kept itself.</param>
 public sealed record DishDto(
     string PulseId,
@@ -64,12 +67,16 @@ public sealed record DishDto(
     string? SoakedSinceLocal = null,
     bool? SoaksCold = null,
     [property: OneOf(typeof(AskedStage))] IReadOnlyList<string>? Stages = null,
-    Guid? KeptAs = null
+    Guid? KeptAs = null,
+    [property: OneOf(typeof(PulseState))] string? PulseState = null,
+    [property: OneOf("chalky_middle", "nearly_a_speck", "bite_no_chalk")] string? HalfCookedTo = null,
+    [property: OneOf(typeof(RiceState))] string? RiceState = null
 );
 
 /// <summary>A further pulse in the same pot.</summary>
 /// <param name="Amount">Null: as much as the usual share of all of them.</param>
-public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null);
+/// <param name="Target">What this one is cooked to; null: as all of them.</param>
+public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null, [property: OneOf(typeof(PulseTarget))] string? Target = null);
 
 /// <summary>Something beside pulses and rice.</summary>
 /// <param name="Amount">Null: the usual amount for so many people.</param>
@@ -80,7 +87,8 @@ public sealed record ExtraWishDto(
     AmountDto? Amount = null,
     [property: OneOf(typeof(ExtraTime))] string? Time = null,
     int? Pieces = null,
-    bool? Blanched = null
+    bool? Blanched = null,
+    bool? Frozen = null
 );
 
 /// <summary>A span on the kitchen's clock in which nobody is at home, as 2026-11-25T17:30.</summary>

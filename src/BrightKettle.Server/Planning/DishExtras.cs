@@ -47,7 +47,12 @@ internal sealed class DishExtras(PulseCatalogue catalogue, double cupMillilitres
             checks.Add("extra.not_blanched", $"{at}.blanched");
         }
 
-        return new(extra, Mass.FromGrams(grams), time, pieces, wish.Blanched ?? false);
+        if (wish.Frozen == true && !extra.Freezes)
+        {
+            checks.Add("extra.not_frozen", $"{at}.frozen");
+        }
+
+        return new(extra, Mass.FromGrams(grams), time, pieces, wish.Blanched ?? false) { Frozen = wish.Frozen ?? false };
     }
 
     private double Grams(Extra extra, AmountDto? amount, string at, FieldFaults checks)

@@ -37,6 +37,30 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var method = ClosedSet.Read<Method>(dto.Method, "method", checks);
         // What is cooked already is not soaked, whatever the dish said before.
         var soak = ClosedSet.Read<SoakChoice>(dto.Soak, "soak", checks) is var asked && method == Method.Cooked ? SoakChoice.None : asked;
+        // What is cooked already is neither green nor half-cooked.
+        var pulseState =
+            method == Method.Cooked || dto.PulseState is null
+                ? PulseState.Dry
+                : ClosedSet.Read<PulseState>(dto.PulseState, "pulseState", checks);
+        var halfTo = ClosedSet.Read<FeltState>(dto.HalfCookedTo ?? "chalky_middle", "halfCookedTo", checks);
+        if (halfTo is not (FeltState.ChalkyMiddle or FeltState.NearlyASpeck or FeltState.BiteNoChalk))
+        {
+            checks.Add("request.unknown_word", "halfCookedTo");
+        }
+
+        if (pulseState != PulseState.Dry && dto.Others is { Count: > 0 })
+        {
+            checks.Add("dish.pulse_state_alone", "pulseState");
+        }
+
+        if (pulseState is PulseState.Green or PulseState.FrozenGreen && pulse is { Green: null })
+        {
+            checks.Add("dish.not_sold_green", "pulseState");
+            pulseState = PulseState.Dry;
+        }
+
+        soak = pulseState == PulseState.Dry ? soak : SoakChoice.None;
+        var riceState = dto.RiceState is null ? RiceState.Dry : ClosedSet.Read<RiceState>(dto.RiceState, "riceState", checks);
         var cookedFrom = ClosedSet.Read<CookedFrom>(dto.CookedFrom ?? "tin", "cookedFrom", checks);
         PulseTarget? pulseTarget = dto.PulseTarget is null ? null : ClosedSet.Read<PulseTarget>(dto.PulseTarget, "pulseTarget", checks);
         RiceTarget? riceTarget = dto.RiceTarget is null ? null : ClosedSet.Read<RiceTarget>(dto.RiceTarget, "riceTarget", checks);
@@ -52,11 +76,11 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var little = (int)checks.Within(dto.LittleOnes, 0, 10, "littleOnes");
         var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
         var apart =
-            rice is null || dto.RiceVesselId is null
+            rice is null || riceState != RiceState.Dry || dto.RiceVesselId is null
                 ? null
                 : RiceApart(dto.RiceVesselId, vessel, method == Method.Pressure ? cooker : null, burner, checks);
         var join =
-            rice is null || apart is not null || dto.RiceJoin is null
+            rice is null || riceState != RiceState.Dry || apart is not null || dto.RiceJoin is null
                 ? RiceJoin.InThePot
                 : ClosedSet.Read<RiceJoin>(dto.RiceJoin, "riceJoin", checks);
         if (join != RiceJoin.InThePot && (method != Method.OpenPot || dto.Others is { Count: > 0 }))
@@ -73,18 +97,26 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             return null;
         }
 
-        var pulseGrams = Grams(
-            dto.Pulse,
-            pulse.Id,
-            pulse.GramsPerCup,
-            people * Portions.PulseGramsEach(rice is not null),
-            people,
-            "pulse",
-            checks
-        );
+        // What stands on the scale, and the dry weight behind it.
+        var pulseScale = Dish.PulseScale(pulse, pulseState);
+        var pulseGrams =
+            Grams(
+                dto.Pulse,
+                pulse.Id,
+                pulseState switch
+                {
+                    PulseState.Dry => pulse.GramsPerCup,
+                    PulseState.HalfCooked => pulse.CookedGramsPerCup,
+                    _ => pulse.Green!.GramsPerCup,
+                },
+                people * Portions.PulseGramsEach(rice is not null) * pulseScale,
+                people,
+                "pulse",
+                checks
+            ) / pulseScale;
         var others = Others(dto, pulse, people, rice is not null, checks);
         // Several pulses share the usual amount.
-        var (lead, leadGrams, joining) = Slowest(
+        var (lead, joining) = Slowest(
             pulse,
             dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams,
             others,
@@ -92,53 +124,70 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         );
         var riceGrams = rice is null
             ? 0
-            : Grams(dto.Rice, rice.Id, rice.GramsPerCup, people * Portions.RiceGramsEach, people, "rice", checks);
-        return checks.Any
-            ? null
-            : new Dish(
-                lead,
-                Mass.FromGrams(leadGrams),
-                new Pace(1, catalogue.Constants.LotSpread),
-                rice,
-                Mass.FromGrams(riceGrams),
-                soak,
-                style,
-                vessel,
-                kitchen.Vessels,
-                burner,
-                kitchen.Household,
-                serveAt,
-                now,
-                dto.Seed
-            )
-            {
-                Asked = stages,
-                SoakHours = soakHours,
-                SoakedSince = soakedSince,
-                SoaksCold = dto.SoaksCold ?? false,
-                Method = method,
-                CookedFrom = cookedFrom,
-                Cooker = cooker,
-                OtherPulses = joining,
-                Extras = extras,
-                RiceApart = apart,
-                RiceJoin = join,
-                Away = away,
-                Pull = pull,
-                // The little ones' portion comes out before the salt, so the salt waits.
-                Salt = little > 0 ? SaltSchool.AtTheTable : salt,
-                SaltPercent = kitchen.HouseWays.SaltPercent,
-                KeepsSoakWater = dto.KeepsSoakWater ?? kitchen.HouseWays.KeepsSoakWater,
-                StirsAtJoin = kitchen.HouseWays.StirsAtJoin,
-                LittleOnes = little,
-                PulseTarget = pulseTarget,
-                RiceTarget = riceTarget,
-                BurnerCount = Math.Max(1, kitchen.Burners.Count),
-                OtherBurner = OtherThan(burner),
-                Burners = kitchen.Burners,
-                Beside = beside ?? [],
-            };
+            : Grams(
+                dto.Rice,
+                rice.Id,
+                riceState == RiceState.Dry ? rice.GramsPerCup : CookedRiceGramsPerCup,
+                people * Portions.RiceGramsEach * Dish.RiceScale(rice, riceState),
+                people,
+                "rice",
+                checks
+            ) / Dish.RiceScale(rice, riceState);
+        if (checks.Any)
+        {
+            return null;
+        }
+
+        var dish = new Dish(
+            lead.Pulse,
+            lead.Dry,
+            new Pace(1, catalogue.Constants.LotSpread),
+            rice,
+            Mass.FromGrams(riceGrams),
+            soak,
+            style,
+            vessel,
+            kitchen.Vessels,
+            burner,
+            kitchen.Household,
+            serveAt,
+            now,
+            dto.Seed
+        )
+        {
+            Asked = stages,
+            SoakHours = soakHours,
+            SoakedSince = soakedSince,
+            SoaksCold = dto.SoaksCold ?? false,
+            Method = method,
+            CookedFrom = cookedFrom,
+            Cooker = cooker,
+            OtherPulses = joining,
+            LeadTarget = lead.Target,
+            Extras = extras,
+            RiceApart = apart,
+            RiceJoin = join,
+            Away = away,
+            Pull = pull,
+            // The little ones' portion comes out before the salt, so the salt waits.
+            Salt = little > 0 ? SaltSchool.AtTheTable : salt,
+            SaltPercent = kitchen.HouseWays.SaltPercent,
+            KeepsSoakWater = dto.KeepsSoakWater ?? kitchen.HouseWays.KeepsSoakWater,
+            StirsAtJoin = kitchen.HouseWays.StirsAtJoin,
+            LittleOnes = little,
+            PulseTarget = pulseTarget,
+            RiceTarget = riceTarget,
+            BurnerCount = Math.Max(1, kitchen.Burners.Count),
+            OtherBurner = OtherThan(burner),
+            Burners = kitchen.Burners,
+            Beside = beside ?? [],
+            RiceState = riceState,
+        };
+        return pulseState == PulseState.Dry ? dish : dish.With(pulseState, halfTo);
     }
+
+    /// <summary>Loosely filled (confidence C: 150 to 175 g).</summary>
+    internal const double CookedRiceGramsPerCup = 160;
 
     private Vessel? CookerOf(DishDto dto, Method method, FieldFaults checks)
     {
@@ -166,7 +215,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     }
 
     /// <summary>Further pulses of a dish.</summary>
-    public const int MostOthers = 3;
+    public const int MostOthers = 5;
 
     private List<OtherPulse> Others(DishDto dto, Pulse first, int people, bool withRice, FieldFaults checks)
     {
@@ -196,6 +245,9 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                     pulse,
                     Mass.FromGrams(Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))
                 )
+                {
+                    Target = wishes[i].Target is { } target ? ClosedSet.Read<PulseTarget>(target, $"others[{i}].target", checks) : null,
+                }
             );
         }
 
@@ -203,7 +255,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     }
 
     /// <summary>The one that takes longest leads; the others join it.</summary>
-    private static (Pulse Lead, double Grams, IReadOnlyList<OtherPulse> Joining) Slowest(
+    private static (OtherPulse Lead, IReadOnlyList<OtherPulse> Joining) Slowest(
         Pulse first,
         double grams,
         List<OtherPulse> others,
@@ -212,7 +264,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     {
         var all = others.Prepend(new OtherPulse(first, Mass.FromGrams(grams))).ToList();
         var lead = all.MaxBy(o => o.Pulse.SimmerMinutes(soaked))!;
-        return (lead.Pulse, lead.Dry.Grams, [.. all.Where(o => o != lead)]);
+        return (lead, [.. all.Where(o => o != lead)]);
     }
 
     /// <summary>The rice's own pot on a burner of its own, or its bowl above the pulses in a pressure cooker.</summary>

@@ -69,12 +69,12 @@ public sealed class DishRequestReader(
         return Map(dish, kitchen, Now, checks, await BesideAsync(dish, kitchen, cancel));
     }
 
-    /// <summary>Other dishes of its evening; none where its hour cannot be read.</summary>
+    /// <summary>Other dishes of its evening; none where its hour cannot be read, or is none that is planned for.</summary>
     public async Task<IReadOnlyList<Neighbour>> BesideAsync(DishDto dish, KitchenState kitchen, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(dish);
         ArgumentNullException.ThrowIfNull(kitchen);
-        return LocalTimes.Read(dish.ServeAtLocal) is { } table
+        return LocalTimes.Read(dish.ServeAtLocal) is { } table && table.Date < LocalDate.FromDateTime(DateTime.MaxValue).PlusDays(-2)
             ? await neighbours.NearAsync(kitchen.Household.InstantOf(table), dish.KeptAs, cancel)
             : [];
     }

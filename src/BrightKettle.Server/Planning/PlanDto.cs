@@ -237,7 +237,7 @@ public sealed record DifferenceDto(
 
     /// <summary>A name as it stands, a member of a closed set by its word.</summary>
     private static string? Word(DifferenceCode code, string? said) =>
-        said is null || code is DifferenceCode.Pot or DifferenceCode.Pulse or DifferenceCode.RiceKind
+        said is null || code is DifferenceCode.Pot or DifferenceCode.Burner or DifferenceCode.Pulse or DifferenceCode.RiceKind
             ? said
             : System.Text.Json.JsonNamingPolicy.SnakeCaseLower.ConvertName(said);
 }

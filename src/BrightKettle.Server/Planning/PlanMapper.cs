@@ -91,12 +91,19 @@ public static class PlanMapper
         double Cups(double grams, double gramsPerCup) => Math.Round(Portions.CupsOfGrams(grams, gramsPerCup, cupMillilitres), 2);
         var cooked = dish.Method == Method.Cooked;
         return new(
-            Math.Round(dish.PulseDry.Grams),
-            Cups(plan.OnTheScale(), cooked ? dish.Pulse.CookedGramsPerCup : dish.Pulse.GramsPerCup),
+            Math.Round(cooked ? dish.PulseDry.Grams : plan.OnTheScale()),
+            Cups(
+                plan.OnTheScale(),
+                dish.IsGreen ? dish.Pulse.Green!.GramsPerCup
+                    : cooked || !dish.IsDry ? dish.Pulse.CookedGramsPerCup
+                    : dish.Pulse.GramsPerCup
+            ),
             cooked ? Math.Round(plan.OnTheScale()) : null,
-            dish.Rice is null ? null : Math.Round(dish.RiceDry.Grams),
-            dish.Rice is { } rice ? Cups(dish.RiceDry.Grams, rice.GramsPerCup) : null,
-            dish.Rice?.Rinse,
+            dish.Rice is null ? null : Math.Round(plan.RiceOnTheScale),
+            dish.Rice is { } rice
+                ? Cups(plan.RiceOnTheScale, dish.RiceIsCooked ? DishMapper.CookedRiceGramsPerCup : rice.GramsPerCup)
+                : null,
+            dish.RiceIsCooked ? null : dish.Rice?.Rinse,
             plan.Amounts.SoakWater is { } soak ? Cold(soak) : null,
             Cold(plan.Amounts.FirstWater),
             // Boiling water to have ready: what the drier pots will want at the join.

@@ -122,13 +122,15 @@ public static class PlanSteps
                 "join",
                 m,
                 new(
-                    Grams: plan.Order == JoinOrder.RiceFirst ? Math.Round(plan.OnTheScale()) : plan.Dish.RiceDry.Grams,
+                    Grams: plan.Order == JoinOrder.RiceFirst ? Math.Round(plan.OnTheScale()) : Math.Round(plan.RiceOnTheScale),
                     Millilitres: Math.Round(plan.Join!.NeededMillilitres / 10) * 10,
                     OverBedCentimetres: Math.Round(plan.Join.OverBedCentimetres, 1),
                     AddMillilitres: Math.Round(plan.Join.AddedMillilitres.Reference / 10) * 10,
                     Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null,
                     Ingredient: plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice",
-                    Place: plan.Dish.StirsRiceIn ? "off" : null
+                    Place: plan.Dish.RiceIsCooked ? "warm"
+                        : plan.Dish.StirsRiceIn ? "off"
+                        : null
                 )
             ),
             StepIds.Seal => Make(

@@ -23,14 +23,14 @@ public static class DishForms
             d.Seed,
             d.Method,
             d.CookerId,
-            d.Extras?.Select(e => new ExtraForm(e.ExtraId, Store(e.Amount), e.Time, e.Pieces, e.Blanched)).ToList(),
+            d.Extras?.Select(e => new ExtraForm(e.ExtraId, Store(e.Amount), e.Time, e.Pieces, e.Blanched, e.Frozen)).ToList(),
             d.RiceVesselId,
             d.Away?.Select(a => new AwayForm(a.FromLocal, a.ToLocal)).ToList(),
             d.Salt,
             d.KeepsSoakWater,
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
-            d.Others?.Select(o => new OtherPulseForm(o.PulseId, Store(o.Amount))).ToList(),
+            d.Others?.Select(o => new OtherPulseForm(o.PulseId, Store(o.Amount), o.Target)).ToList(),
             d.CookedFrom,
             d.PulseTarget,
             d.RiceTarget,
@@ -38,7 +38,10 @@ public static class DishForms
             d.SoakHours,
             d.SoakedSinceLocal,
             d.SoaksCold,
-            d.Stages
+            d.Stages,
+            d.PulseState,
+            d.HalfCookedTo,
+            d.RiceState
         );
     }
 
@@ -59,14 +62,14 @@ public static class DishForms
             d.Seed,
             d.Method,
             d.CookerId,
-            d.Extras?.Select(e => new ExtraWishDto(e.ExtraId, Read(e.Amount), e.Time, e.Pieces, e.Blanched)).ToList(),
+            d.Extras?.Select(e => new ExtraWishDto(e.ExtraId, Read(e.Amount), e.Time, e.Pieces, e.Blanched, e.Frozen)).ToList(),
             d.RiceVesselId,
             d.Away?.Select(a => new AwayDto(a.FromLocal, a.ToLocal)).ToList(),
             d.Salt,
             d.KeepsSoakWater,
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
-            d.Others?.Select(o => new OtherPulseDto(o.PulseId, Read(o.Amount))).ToList(),
+            d.Others?.Select(o => new OtherPulseDto(o.PulseId, Read(o.Amount), o.Target)).ToList(),
             d.CookedFrom,
             d.PulseTarget,
             d.RiceTarget,
@@ -74,7 +77,11 @@ public static class DishForms
             d.SoakHours,
             d.SoakedSinceLocal,
             d.SoaksCold,
-            d.Stages
+            d.Stages,
+            null,
+            d.PulseState,
+            d.HalfCookedTo,
+            d.RiceState
         );
     }
 

@@ -33,7 +33,13 @@ public sealed record StartedCook(
             ClosedSet.Find<Style>(Dish.Style) ?? Style.Moist,
             ClosedSet.Find<PulseTarget>(Dish.PulseTarget),
             ClosedSet.Find<RiceTarget>(Dish.RiceTarget)
-        );
+        )
+        {
+            Each = (Dish.Others ?? [])
+                .Select(o => (o.PulseId, Target: ClosedSet.Find<PulseTarget>(o.Target)))
+                .Where(o => o.Target is not null)
+                .ToDictionary(o => o.PulseId, o => o.Target!.Value),
+        };
 
     public static StartedCook Of(string title, DishDto dish, Plan plan)
     {

@@ -42,9 +42,12 @@ public static partial class StoveMapper
                 a.IngredientId,
                 grams: Math.Round(
                     (
-                        cook.Ingredients[cook.IndexOf(a.IngredientId)] is PulseIngredient p
-                            ? p.OnTheScale
-                            : cook.Ingredients[cook.IndexOf(a.IngredientId)].Dry
+                        cook.Ingredients[cook.IndexOf(a.IngredientId)] switch
+                        {
+                            PulseIngredient p => p.OnTheScale,
+                            RiceIngredient r => r.OnTheScale,
+                            var other => other.Dry,
+                        }
                     ).Grams,
                     1
                 ),

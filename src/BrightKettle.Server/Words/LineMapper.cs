@@ -115,11 +115,18 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var more = said.Where(p => p.Pulse.Id != lead.Id).Skip(DishMapper.MostOthers).Select(p => p.Pulse.Id).ToHashSet();
         left.AddRange(Texts(wish, line, p => p is LinePart.Named n && more.Contains(n.Ids[0])));
         understood.Add(string.Join(" and ", others.Select(o => o.Pulse.Said).Prepend(lead.Said)));
+        var state = others.Count == 0 ? wish.PulseState : null;
+        if (state is { } comes)
+        {
+            understood.Add(Said.Say($"pulse_state.{ClosedSet.Word(comes)}"));
+        }
+
         return dish with
         {
             PulseId = lead.Id,
             Pulse = Amount(amount),
-            Soak = Soaks(lead, wish, dish),
+            PulseState = state is null ? null : ClosedSet.Word(state.Value),
+            Soak = state is null ? Soaks(lead, wish, dish) : ClosedSet.Word(SoakChoice.None),
             Others = [.. others.Select(o => new OtherPulseDto(o.Pulse.Id, Amount(o.Amount)))],
         };
     }
@@ -155,7 +162,16 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         if (wish.Rice is { } rice)
         {
             understood.Add(catalogue.FindRice(rice.Id)!.Said);
-            dish = dish with { RiceId = rice.Id, Rice = Amount(rice.Amount) };
+            dish = dish with
+            {
+                RiceId = rice.Id,
+                Rice = Amount(rice.Amount),
+                RiceState = wish.RiceState is { } state ? ClosedSet.Word(state) : null,
+            };
+            if (dish.RiceState is not null)
+            {
+                understood.Add(Said.Say($"rice_state.{dish.RiceState}"));
+            }
         }
 
         // What a dish's name says gives way to a kitchen that cannot; what was asked for in so many words is refused with its reason.

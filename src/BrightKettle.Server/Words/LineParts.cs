@@ -55,13 +55,13 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
                 d.Rice is { } rice ? catalogue.FindRice(rice)!.Said.ToLowerInvariant() : "none",
                 catalogue.FindPulse(d.Pulses[0])!.Said
             ),
-            LinePart.Said s => Word(s),
+            LinePart.Said s => Word(s, dish),
             // A loose amount has gone to what it belongs to.
             LinePart.Loose { Amount: var amount } => Said.LineAmount("", amount.Value, amount.Unit).TrimStart(',', ' '),
             _ => null,
         };
 
-    private string? Word(LinePart.Said said) =>
+    private string? Word(LinePart.Said said, DishDto dish) =>
         said.Of switch
         {
             "style" => said.Means,
@@ -71,7 +71,10 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
                 "slow_cooker" => Cooker(underPressure: false),
                 _ => Said.LineOpenPot(),
             },
+            "from" when dish.PulseState is not null => Said.Say($"pulse_state.{dish.PulseState}"),
             "from" => Said.LineCooked(said.Means),
+            "pulse_state" => Said.Say($"pulse_state.{said.Means}"),
+            "rice_state" => Said.Say($"rice_state.{said.Means}"),
             "pulse" => Said.Say($"target.pulse.{said.Means}"),
             "rice" when said.Means == "none" => Said.LineNoRice(),
             "rice" when said.Means == "beside" => Said.LineBeside(),

@@ -158,7 +158,9 @@ public static class HandsPlanner
             case "boiling_water" when plan.Join is { AddedMillilitres.High: > 20 }:
                 yield return (0, join);
                 break;
-            case "frozen" when plan.Dish is { Method: Method.Cooked, CookedFrom: CookedFrom.Freezer }:
+            case "frozen"
+                when plan.Dish is { Method: Method.Cooked, CookedFrom: CookedFrom.Freezer }
+                    || (plan.Dish.CanThaw && plan.Dish.Extras.Any(x => x.Frozen)):
                 yield return (0, join);
                 break;
         }

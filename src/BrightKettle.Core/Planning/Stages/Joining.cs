@@ -34,7 +34,8 @@ internal sealed record Join(string Joiner, Trigger? Set = null, bool Seasoned = 
     }
 }
 
-/// <summary>Rice that is cooked already only has to drink: at the boil it is stirred in, and the flame goes out.</summary>
+/// <summary>Rice that is cooked and dried only has to drink: at the boil it is stirred in, and the flame goes out. Rice that is cooked and
+/// cold boils up with the dish first, so that it is hot through.</summary>
 internal sealed record StirRiceIn : Stage
 {
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
@@ -47,7 +48,14 @@ internal sealed record StirRiceIn : Stage
         actions.Add(new CookAction.Add(Trigger.Next, Way.RiceId) { StepId = StepIds.Join });
         actions.Add(new CookAction.Stir(Trigger.Next));
         actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
-        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off) { StepId = StepIds.HeatOff });
+        if (dish.RiceIsCooked)
+        {
+            actions.Add(new CookAction.Heat(Trigger.Next, Flame.Lively));
+        }
+
+        actions.Add(
+            new CookAction.Heat(dish.RiceIsCooked ? Trigger.Once(PotEvent.Boils) : Trigger.Next, Flame.Off) { StepId = StepIds.HeatOff }
+        );
     }
 }
 

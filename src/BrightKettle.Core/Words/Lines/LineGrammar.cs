@@ -85,6 +85,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         yield return SoakFor(t, at);
         yield return BareHour(t, at);
         yield return Toasted(t, at);
+        yield return Fresh(t, at);
         yield return Relative(t, at);
         yield return Clock(t, at);
         yield return People(t, at);
@@ -109,6 +110,12 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             yield return new((s, l) => new LinePart.Time(s, l, new LocalTime(h, m)), hourLength);
         }
     }
+
+    /// <summary>fresh broad beans: never dried. Fresh herbs are another thing.</summary>
+    private Found Fresh(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Is(t, at, "fresh", "frescas", "frescos", "fraîches", "frische", "fresche") && Name(t, at + 1) is ({ Kind: "pulse" }, _)
+            ? new((s, l) => new LinePart.Said(s, l, "pulse_state", "green"), 1)
+            : default;
 
     /// <summary>toasted basmati: what is done to the rice that is named.</summary>
     private Found Toasted(IReadOnlyList<Token<LineToken>> t, int at) =>

@@ -48,7 +48,7 @@ public abstract record LinePart(int Start, int Length)
     ) : LinePart(Start, Length);
 
     /// <summary>A word with one meaning: style, soak, method, target.</summary>
-    /// <param name="Of">style, soak, method, from, pulse, rice, join, stage or stood (since when they soak).</param>
+    /// <param name="Of">style, soak, method, from, pulse, rice, join, stage, stood (since when they soak), pulse_state or rice_state.</param>
     public sealed record Said(int Start, int Length, string Of, string Means) : LinePart(Start, Length);
 
     /// <summary>They have stood in water since this hour.</summary>

@@ -39,7 +39,12 @@ export function differenceLine(d: Difference): string {
       return d.before === d.after
         ? say('difference.rice_same')
         : say('difference.rice', { before: feltWord('rice', d.before), after: feltWord('rice', d.after) });
+    case 'stage':
+      return say('difference.stage', { way: d.after ? 'more' : 'less', stage: d.after ?? d.before ?? '' });
+    case 'soak_hours':
+      return say('difference.soak_hours', { span: span(amount), way: facts.way });
     case 'pot':
+    case 'burner':
     case 'pulse':
     case 'rice_kind':
       return say('difference.thing', facts);

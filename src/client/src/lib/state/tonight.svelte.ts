@@ -52,6 +52,9 @@ export class Tonight {
     soaksCold: null,
     stages: [],
     keptAs: null,
+    pulseState: null,
+    halfCookedTo: null,
+    riceState: null,
   });
   /** As it is asked for: what is kept has to keep out of the way of the other dishes of its evening, not of itself. */
   get asked(): Dish {
@@ -122,10 +125,13 @@ export class Tonight {
 
   /** Anything changed but the pull itself makes the plan a new one: old pulls would mean nothing on it. */
   change(change: Partial<Dish>) {
+    const before = this.dish.pulseId;
     const dish = { ...this.dish, pull: null, ...change };
     // Pulses leave their liquid for the rice only in an open pot, and one kind of them.
     const leaves = (dish.method ?? 'open_pot') === 'open_pot' && !dish.others?.length;
     this.dish = leaves ? dish : { ...dish, riceJoin: 'in_the_pot' };
+    // How the pulses come is said of these, by themselves.
+    if (dish.others?.length || (change.pulseId && change.pulseId !== before)) this.dish.pulseState = null;
     this.mended = null;
     return this.ask();
   }

@@ -313,6 +313,6 @@
     </div>
   </div>
   {#if timeFault}<p id="time-error" class="text-error text-sm" role="alert">{timeFault}</p>{/if}
-  <MoreWishes {tonight} {kitchen} />
+  <MoreWishes {tonight} {kitchen} {catalogue} />
   {#if pulse}<p class="text-sm opacity-85">{pulse.note}</p>{/if}
 </form>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { X } from '@lucide/svelte';
   import type { Extra, ExtraWish, Plan } from '../../api/client';
+  import { say } from '../../messages/say';
 
   type Props = {
     extras: Extra[];
@@ -12,6 +13,7 @@
   };
   let { extras, chosen, planned, onchange, error = null }: Props = $props();
 
+  const freezes = (id: string) => extras.find((e) => e.id === id)?.freezes ?? false;
   const cured = (id: string) => extras.find((e) => e.id === id)?.saltAfterBlanch != null;
   const name = (id: string) => extras.find((e) => e.id === id)?.name ?? id;
   const grams = (wish: ExtraWish) =>
@@ -55,6 +57,17 @@
         aria-label="Leave out {name(wish.extraId)}"
         onclick={() => onchange(chosen.filter((c) => c.extraId !== wish.extraId))}><X size={16} /></button
       >
+      {#if freezes(wish.extraId)}
+        <label class="col-span-3 flex min-h-10 items-center gap-2 text-[0.95rem]">
+          <input
+            type="checkbox"
+            class="checkbox checkbox-sm"
+            aria-label="{name(wish.extraId)}, {say('extra.frozen')}"
+            checked={wish.frozen ?? false}
+            onchange={(e) => change(wish.extraId, { frozen: e.currentTarget.checked })}
+          />{say('extra.frozen')}
+        </label>
+      {/if}
       {#if cured(wish.extraId)}
         <label class="col-span-3 flex min-h-10 items-center gap-2 text-[0.95rem]">
           <input
@@ -76,7 +89,10 @@
         const extraId = e.currentTarget.value;
         e.currentTarget.value = '';
         if (extraId)
-          onchange([...chosen, { extraId, amount: null, time: null, pieces: null, blanched: null }]);
+          onchange([
+            ...chosen,
+            { extraId, amount: null, time: null, pieces: null, blanched: null, frozen: null },
+          ]);
       }}
     >
       <option value="">add tomato, onion, leaves …</option>

@@ -1,12 +1,13 @@
 <script lang="ts">
-  import type { Dish, Kitchen, SaltSchool } from '../../api/client';
+  import type { Catalogue, Dish, Kitchen, SaltSchool } from '../../api/client';
   import { parseTime } from '../../format/time';
   import { saltIds, saltName } from '../../format/words';
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
+  import AtHand from './AtHand.svelte';
 
-  type Props = { tonight: Tonight; kitchen: Kitchen };
-  let { tonight, kitchen }: Props = $props();
+  type Props = { tonight: Tonight; kitchen: Kitchen; catalogue: Catalogue };
+  let { tonight, kitchen, catalogue }: Props = $props();
 
   type Stage = NonNullable<Dish['stages']>[number];
 
@@ -50,7 +51,8 @@
 <details>
   <summary class="cursor-pointer text-sm font-semibold">More</summary>
   <div class="mt-3 flex flex-col gap-3.5">
-    {#if dish.riceId}
+    <AtHand {tonight} {catalogue} />
+    {#if dish.riceId && (dish.riceState ?? 'dry') === 'dry'}
       <div>
         <label class="mb-1 block text-sm font-semibold" for="rice-pot">The rice</label>
         <select

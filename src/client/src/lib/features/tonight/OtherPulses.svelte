@@ -1,7 +1,9 @@
 <script lang="ts">
   import { within } from '../../messages/figures';
   import { Plus, X } from '@lucide/svelte';
-  import type { Answer, Catalogue, Found } from '../../api/client';
+  import type { Answer, Catalogue, Found, PulseTarget } from '../../api/client';
+  import { pulseTargets } from '../../format/words';
+  import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
   import NamePicker from '../../ui/NamePicker.svelte';
 
@@ -24,7 +26,18 @@
 
 {#each others as other (other.pulseId)}
   <div class="grid grid-cols-[1fr_6.2rem_2.2rem] items-center gap-1.5">
-    <span class="text-[0.95rem]">and {within(name(other.pulseId))}</span>
+    <span class="col-span-3 text-[0.95rem]">and {within(name(other.pulseId))}</span>
+    <select
+      class="select px-2 text-sm"
+      aria-label="{name(other.pulseId)}, {say('target.pulse.legend')}"
+      value={other.target ?? 'usual'}
+      onchange={(e) => {
+        const target = e.currentTarget.value === 'usual' ? null : (e.currentTarget.value as PulseTarget);
+        void tonight.change({ others: others.map((o) => (o === other ? { ...o, target } : o)) });
+      }}
+    >
+      {#each pulseTargets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
+    </select>
     <label class="input px-2">
       <input
         class="w-full"
@@ -57,10 +70,10 @@
     {find}
     onchoose={(pulseId) => {
       adding = false;
-      void tonight.change({ others: [...others, { pulseId, amount: null }] });
+      void tonight.change({ others: [...others, { pulseId, amount: null, target: null }] });
     }}
   />
-{:else if others.length < 3}
+{:else if others.length < 5}
   <button type="button" class="btn btn-ghost btn-sm -mt-2 self-start px-1" onclick={() => (adding = true)}>
     <Plus size={16} /> another pulse
   </button>
