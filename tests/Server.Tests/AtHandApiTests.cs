@@ -86,15 +86,9 @@ public sealed class AtHandApiTests(DemoServer server) : IClassFixture<DemoServer
         Assert.Equal(5, plan.MeasureOut.Others.Count);
         Assert.True(plan.WithLooks >= 0.8, $"{plan.WithLooks}");
         // Lentils that shall stay whole beside beans that are creamy are not to be had in one pot, and it is said what spoils them.
-        var whole = soup with
-        {
-            Others = [.. five.Select(o => o.PulseId == "lentil_brown" ? o with { Target = "whole" } : o)],
-        };
+        var whole = soup with { Others = [.. five.Select(o => o.PulseId == "lentil_brown" ? o with { Target = "whole" } : o)] };
         var refused = await _http.PostAsJsonAsync("/api/plans", whole, Cancel);
         Assert.Equal((422, "plan.unlikely", "method"), await refused.Problem());
-    }
-        );
-        Assert.True(firmer.WithLooks < plan.WithLooks, $"{firmer.WithLooks} {plan.WithLooks}");
     }
 
     [Theory]

@@ -56,7 +56,7 @@ public class SearchTests
                     && Math.Abs(rough.BlindShare - opened.BlindShare) <= 0.06;
                 Assert.True(
                     compared.By(alike),
-                    $"{rough.ShareTender} for {opened.ShareTender}, by the clock {rough.BlindShare} for {opened.BlindShare}"
+                    $"{rough.ShareTender} for {opened.ShareTender}, by the clock {rough.BlindShare} for {opened.BlindShare}; {string.Join(", ", moments.Where(m => m.First.Reference != m.Second.Reference).Select(m => $"{m.First.StepId} {m.First.Reference} for {m.Second.Reference}"))}; {string.Join(", ", rough.Cook.Actions.Except(opened.Cook.Actions))} for {string.Join(", ", opened.Cook.Actions.Except(rough.Cook.Actions))}"
                 );
             },
             iter: 60
