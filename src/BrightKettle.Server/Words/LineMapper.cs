@@ -170,7 +170,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             };
             if (dish.RiceState is not null)
             {
-                understood.Add(Said.Say($"rice_state.{dish.RiceState}"));
+                understood.Add(Said.LineRiceTarget(Said.Say($"rice_state.{dish.RiceState}")));
             }
         }
 
