@@ -34,7 +34,7 @@ public sealed class BesideTests
             k.Until(_ => k.Text("h1").Contains("Adzuki", StringComparison.Ordinal));
             Assert.DoesNotContain("Quarry-day", Clashes(), StringComparison.Ordinal);
 
-            k.Press("Another dish with it");
+            k.Press("Add a dish");
             k.Until(_ => k.Driver.Url.EndsWith('/'));
             k.Settle();
             k.Pick("pulse", "red lentil", "Lentil, red split");

@@ -123,6 +123,18 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.NotNull(dish.RiceId ?? (rice is null ? "none asked" : null));
     }
 
+    [Theory]
+    [InlineData("pinto beans with basmati beside, tomorrow at seven", "basmati_unsoaked")]
+    [InlineData("chickpeas, brown rice on the side, tomorrow 19:00", "brown_long")]
+    [InlineData("black beans saucy and jasmine rice in its own pot, tomorrow 19:00", "jasmine")]
+    public async Task A_rice_by_its_name_may_stand_beside(string line, string rice)
+    {
+        var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()));
+        Assert.Equal(rice, answer.Dish.RiceId);
+        Assert.NotNull(answer.Dish.RiceVesselId);
+        Assert.Empty(answer.NotUnderstood);
+    }
+
     /// <summary>Stages that a cook adds are read, and shown as what they are.</summary>
     [Theory]
     [InlineData("chickpeas with toasted rice, tomorrow at seven", "toast", "toast the rice in fat")]

@@ -86,6 +86,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         yield return BareHour(t, at);
         yield return Toasted(t, at);
         yield return Fresh(t, at);
+        yield return RiceBeside(t, at);
         yield return Relative(t, at);
         yield return Clock(t, at);
         yield return People(t, at);
@@ -110,6 +111,25 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             yield return new((s, l) => new LinePart.Time(s, l, new LocalTime(h, m)), hourLength);
         }
     }
+
+    /// <summary>basmati beside: what stands behind the rice that is named.</summary>
+    private Found RiceBeside(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        var length =
+            Is(t, at, "beside", "separately", "apart") ? 1
+            : Is(t, at, "on") && Is(t, at + 1, "the") && Is(t, at + 2, "side") ? 3
+            : Is(t, at, "in") && Is(t, at + 1, "its") && Is(t, at + 2, "own") && Is(t, at + 3, "pot") ? 4
+            : 0;
+        var named =
+            length > 0
+            && Enumerable
+                .Range(Math.Max(0, at - LongestName), Math.Min(LongestName, at))
+                .Any(i => Name(t, i) is ({ Kind: "rice" }, var words) && i + words == at);
+        return named ? new((s, l) => new LinePart.Said(s, l, "rice", "beside"), length) : default;
+    }
+
+    /// <summary>Words of the longest name of a rice.</summary>
+    private const int LongestName = 5;
 
     /// <summary>fresh broad beans: never dried. Fresh herbs are another thing.</summary>
     private Found Fresh(IReadOnlyList<Token<LineToken>> t, int at) =>

@@ -89,7 +89,7 @@
   {@const catalogue = household.catalogue.value}
   <div class="grid gap-x-5 gap-y-3 lg:grid-cols-[20.5rem_minmax(0,1fr)]">
     <div class="no-print dish-side flex flex-col gap-3">
-      <div class="flex gap-1">
+      <div class="flex flex-wrap gap-1">
         {#if !beside.current}
           <button class="btn btn-outline btn-primary" onclick={() => sheet?.showModal()}
             ><SlidersHorizontal size={17} /> {say('tonight.change_dish')}</button
