@@ -85,6 +85,9 @@ public sealed class Planner(Simulator simulator)
     /// <summary>Of the time that a plan may leave food lukewarm, so much is left to a pot that cools faster than the reference.</summary>
     private const double CoolsFaster = 0.75;
 
+    /// <summary>The same of the few pots that are looked at for it.</summary>
+    private const double NearlyToo = 0.85;
+
     private static bool Cools(Tried tried) => tried.Refusal is { Gate: HoldGate.TooCool };
 
     /// <summary>Whether anything cooked may stand for an hour.</summary>
@@ -95,9 +98,15 @@ public sealed class Planner(Simulator simulator)
     private bool Parks(SolvedWay solved)
     {
         var trace = new CookTrace(solved.Cook);
-        return new[] { solved.Run, simulator.Run(solved.Cook, PotTraits.AtPaceShare(solved.Cook, FastShare), RunOptions.Search) }.Any(run =>
-            run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned * CoolsFaster).Any(f => f.Blocks)
-        );
+        // The same pots in the same steps, however many the plan is judged on: what is compared and what is opened decide alike.
+        var traits = PotTraits.Many(solved.Cook, simulator.Constants, FewPots);
+        var cool = simulator
+            .RunMany([.. traits.Select(t => new PotJob(solved.Cook, t))], RunOptions.Compare)
+            .Count(run => run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned * NearlyToo).Any(f => f.Blocks));
+        return cool > 0
+            || new[] { solved.Run, simulator.Run(solved.Cook, PotTraits.AtPaceShare(solved.Cook, FastShare), RunOptions.Search) }.Any(run =>
+                run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned * CoolsFaster).Any(f => f.Blocks)
+            );
     }
 
     private Tried Judged(Dish dish, SolvedWay solved, int pots, bool rough)

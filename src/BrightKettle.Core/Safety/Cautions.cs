@@ -17,11 +17,26 @@ public static class Cautions
             codes.Add("boil_over");
         }
 
+        AddForStarts(codes, cook);
         AddForCookers(codes, cook);
         AddForExtras(codes, cook);
         codes.Add(cook.Ingredients.OfType<RiceIngredient>().Any() ? "keep_rice" : "keep_pulses");
         codes.Add("local_guidance");
         return [.. codes.Distinct()];
+    }
+
+    /// <summary>What was cooked before has a clock of its own.</summary>
+    private static void AddForStarts(List<string> codes, Cook cook)
+    {
+        if (cook.Ingredients.Any(i => i is RiceIngredient { Start.IsCooked: true }))
+        {
+            codes.Add("cooked_rice");
+        }
+
+        if (cook.Ingredients.Any(i => i is PulseIngredient { Green: false, Start.IsCooked: false }))
+        {
+            codes.Add("half_cooked");
+        }
     }
 
     private static void AddForCookers(List<string> codes, Cook cook)

@@ -86,6 +86,17 @@ public sealed class AtHandSweepTests(ITestOutputHelper output)
             // Left over and warmed again (safety, 4).
             Assert.True(off.Celsius >= 74, $"{off.Celsius}");
             Assert.True(CookRules.Check(plan.Cook) is null);
+            Assert.Contains("cooked_rice", plan.Cautions);
+            Assert.DoesNotContain("half_cooked", plan.Cautions);
         }
+    }
+
+    [Fact]
+    public void What_was_cooked_before_says_how_long_it_keeps_and_what_is_dry_or_green_does_not()
+    {
+        var dish = Dinners.Dish(new Dinner(Kitchens.Catalogue.FindPulse("cowpea_red_brown")!, null, Style.Saucy));
+        Assert.Contains("half_cooked", Planned(dish.With(PulseState.HalfCooked)).Cautions);
+        Assert.DoesNotContain("half_cooked", Planned(dish.With(PulseState.FrozenGreen)).Cautions);
+        Assert.DoesNotContain("half_cooked", Planned(dish).Cautions);
     }
 }
