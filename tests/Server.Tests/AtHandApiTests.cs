@@ -56,7 +56,8 @@ public sealed class AtHandApiTests(DemoServer server) : IClassFixture<DemoServer
     {
         var plan = await Plan(KettleServer.Dish() with { RiceState = "fridge", RiceId = "long_white", Rice = new AmountDto(600, "g") });
         Assert.Equal(600, plan.MeasureOut.RiceGrams!.Value, 1.0);
-        Assert.Null(plan.MeasureOut.RiceRinse);
+        Assert.Equal(("no", "fridge"), (plan.MeasureOut.RiceRinse, plan.MeasureOut.RiceState));
+        Assert.DoesNotContain(plan.Hands.Tasks, t => t.Id == "wash_rice");
         Assert.Contains(plan.Steps, s => s is { Kind: "join", Facts: { Grams: 600, Place: "warm" } });
     }
 
@@ -64,9 +65,14 @@ public sealed class AtHandApiTests(DemoServer server) : IClassFixture<DemoServer
     public async Task Frozen_coconut_milk_thaws_since_the_day_before_where_there_is_time()
     {
         ExtraWishDto[] extras = [new("coconut_milk", Frozen: true)];
-        Assert.Contains("From the freezer into the fridge", (await Plan(KettleServer.Dish() with { Extras = extras })).Hands.DayBefore);
+        Assert.Contains(
+            "Coconut milk, from the freezer into the fridge",
+            (await Plan(KettleServer.Dish() with { Extras = extras })).Hands.DayBefore
+        );
         var tonight = KettleServer.Dish("2026-11-24T21:30") with { PulseId = "lentil_brown", Soak = "none", Extras = extras };
-        Assert.DoesNotContain("From the freezer into the fridge", (await Plan(tonight)).Hands.DayBefore);
+        var soon = await Plan(tonight);
+        Assert.Empty(soon.Hands.DayBefore);
+        Assert.Equal("frozen", Assert.Single(soon.MeasureOut.Extras).Frozen);
         Assert.Contains((await Plan(KettleServer.Dish() with { Extras = [new("ice")] })).MeasureOut.Extras, x => x.ExtraId == "ice");
     }
 

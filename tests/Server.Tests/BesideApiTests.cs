@@ -3,6 +3,7 @@ using System.Net.Http.Json;
 using BrightKettle.Server.Planning;
 using BrightKettle.Server.Record;
 using BrightKettle.Server.Stove;
+using Microsoft.EntityFrameworkCore;
 using Xunit;
 
 namespace BrightKettle.Server.Tests;
@@ -99,6 +100,35 @@ public sealed class BesideApiTests : IDisposable
             Cancel
         );
         Assert.Empty((await Plan(KettleServer.Dish())).Beside);
+    }
+
+    [Fact]
+    public async Task What_the_other_dish_takes_is_told_anew_when_it_moves_and_two_of_one_title_are_two()
+    {
+        var first = await Keep(KettleServer.Dish());
+        var before = (await Plan(Lentils)).Clashes[0];
+        var later = KettleServer.Dish() with { ServeAtLocal = "2026-11-25T19:20" };
+        var put = await _http.PutAsJsonAsync(
+            $"/api/cooks/{first.Id}",
+            KettleServer.Change(later, first.Version, "Chickpeas first"),
+            Cancel
+        );
+        Assert.Equal(HttpStatusCode.OK, put.StatusCode);
+        Assert.NotEqual(before.To, (await Plan(Lentils)).Clashes[0].To);
+        await Keep(later);
+        var two = await Plan(Lentils);
+        Assert.Equal(2, two.Beside.Select(n => n.Id).Distinct().Count());
+        Assert.Equal(two.Beside.Select(n => n.Id).Order(), two.Clashes.Select(c => c.With).Distinct().Order());
+    }
+
+    [Fact]
+    public async Task A_dinner_that_cannot_be_read_is_in_no_others_way()
+    {
+        var kept = await Keep(KettleServer.Dish());
+        // Before anybody asks for it: what was read once is remembered.
+        _server.Read(db => db.Cooks.Where(c => c.Id == kept.Id).ExecuteUpdate(c => c.SetProperty(x => x.Payload, "{\"broken\":")));
+        await Keep(KettleServer.Dish(), title: "The same again");
+        Assert.Equal("The same again", Assert.Single((await Plan(Lentils)).Beside).Title);
     }
 
     [Fact]

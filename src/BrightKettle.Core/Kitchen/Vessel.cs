@@ -18,6 +18,9 @@ public sealed record Vessel(string Id, string Name, Length Diameter, Volume Brim
     /// <summary>What it does beyond a pot; null for a plain pot.</summary>
     public Cooker? Cooker { get; init; }
 
+    /// <summary>A bowl that every kitchen has: it is no pot of the household, and stands on no burner.</summary>
+    public bool IsBowl => Id is RiceBowl.Id or RiceBowl.OutId or PulseBowl.Id;
+
     /// <summary>Cross-section, cm².</summary>
     public double AreaSquareCentimetres => Math.PI * Diameter.Centimetres * Diameter.Centimetres / 4;
 

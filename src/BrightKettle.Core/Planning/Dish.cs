@@ -154,14 +154,20 @@ public sealed record Dish(
     public bool RiceIsCooked => Rice is not null && RiceState != RiceState.Dry;
 
     /// <summary>What the rice brings that is not dry; null for dry rice.</summary>
-    public SeedStart? RiceStart => !RiceIsCooked ? null : new(RiceState == RiceState.Freezer ? Freezer : Household.Fridge, Doneness.Tender);
+    public SeedStart? RiceStart => !RiceIsCooked ? null : CookedRice(RiceState == RiceState.Freezer ? Freezer : Household.Fridge);
 
     /// <summary>Weight of rice as it goes in, over its dry weight.</summary>
-    public static double RiceScale(Rice rice, RiceState state)
-    {
-        ArgumentNullException.ThrowIfNull(rice);
-        return state == RiceState.Dry ? 1 : 1 + rice.Absorbed.Typical;
-    }
+    public static double RiceScale(Rice rice, RiceState state) =>
+        new RiceIngredient(Way.RiceId, OneGram, rice) { Start = state == RiceState.Dry ? null : CookedRice(Freezer) }
+            .OnTheScale
+            .Grams;
+
+    private static SeedStart CookedRice(Temperature at) => new(at, Doneness.Tender);
+
+    private static readonly Mass OneGram = Mass.FromGrams(1);
+
+    /// <summary>How it is washed: what is cooked is not.</summary>
+    public string? Rinse => RiceIsCooked ? "no" : Rice?.Rinse;
 
     /// <summary>Of a household (confidence A: -18 °C).</summary>
     private static readonly Temperature Freezer = Temperature.FromCelsius(-18);
@@ -265,7 +271,7 @@ public sealed record Dish(
     public bool CanThaw => ServeAt - Now >= Thawing;
 
     /// <summary>How warm an extra goes in.</summary>
-    internal Temperature Of(DishExtra extra) =>
+    internal Temperature WarmthOf(DishExtra extra) =>
         extra.Extra.IsIce || (extra.Frozen && !CanThaw) ? Freezer
         : extra.Frozen ? Household.Fridge
         : Household.Room;
@@ -305,16 +311,14 @@ public sealed record Dish(
     public bool IsGreen => PulseState is PulseState.Green or PulseState.FrozenGreen;
 
     /// <summary>Weight of pulses as they go in, over their dry weight.</summary>
-    public static double PulseScale(Pulse pulse, PulseState state)
-    {
-        ArgumentNullException.ThrowIfNull(pulse);
-        return state switch
+    public static double PulseScale(Pulse pulse, PulseState state) =>
+        new PulseIngredient(Way.PulseId, OneGram, pulse, new Pace(1, 0))
         {
-            PulseState.Dry => 1,
-            PulseState.HalfCooked => 1 + pulse.ColdCeiling,
-            _ => 1 / pulse.Green!.DryShare,
-        };
-    }
+            Green = state is PulseState.Green or PulseState.FrozenGreen,
+            Start = state == PulseState.HalfCooked ? new(Freezer, Doneness.Anchor(FeltState.ChalkyMiddle)) : null,
+        }
+            .OnTheScale
+            .Grams;
 
     /// <summary>The same with pulses that come otherwise than dry, for as many grams of dry weight; they are not soaked.</summary>
     /// <exception cref="InvalidOperationException">Green, and nobody sells it so.</exception>

@@ -82,7 +82,7 @@ public sealed record Plan(
     public double OnTheScale(string pulseId = Way.PulseId) => ((PulseIngredient)Cook.Ingredients[Cook.IndexOf(pulseId)]).OnTheScale.Grams;
 
     /// <summary>What stands on the scale of its rice, g; 0 without rice.</summary>
-    public double RiceOnTheScale => Dish.Rice is { } rice ? Dish.RiceDry.Grams * Dish.RiceScale(rice, Dish.RiceState) : 0;
+    public double RiceOnTheScale => Cook.Ingredients.OfType<RiceIngredient>().Sum(r => r.OnTheScale.Grams);
 
     /// <summary>How long its liquor boils down with the lid off before what comes, min; 0 where it has what it should.</summary>
     public double BoilDownMinutes => Dish.Style == Style.Dry && Order == JoinOrder.PulseAlone ? 0 : Math.Round(Way.BoilDownMinutes);

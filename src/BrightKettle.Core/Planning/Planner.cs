@@ -101,7 +101,7 @@ public sealed class Planner(Simulator simulator)
         // The same pots in the same steps, however many the plan is judged on: what is compared and what is opened decide alike.
         var traits = PotTraits.Many(solved.Cook, simulator.Constants, FewPots);
         var cool = simulator
-            .RunMany([.. traits.Select(t => new PotJob(solved.Cook, t))], RunOptions.Compare)
+            .RunMany([.. traits.Select(t => new PotJob(solved.Cook, t))], RunOptions.Compare with { Sample = true })
             .Count(run => run.StalledAt is null && HoldGate.Judge(trace, run, HoldGate.LongestPlanned * NearlyToo).Any(f => f.Blocks));
         return cool > 0
             || new[] { solved.Run, simulator.Run(solved.Cook, PotTraits.AtPaceShare(solved.Cook, FastShare), RunOptions.Search) }.Any(run =>
@@ -409,7 +409,10 @@ public sealed class Planner(Simulator simulator)
         )
         {
             Way = solved.Way,
-            Clashes = dish.Beside.Count == 0 ? [] : Clash.Between(Neighbour.Of(string.Empty, cook, forecast.Reference), dish.Beside),
+            Clashes =
+                dish.Beside.Count == 0
+                    ? []
+                    : Clash.Between(Neighbour.Of(string.Empty, string.Empty, cook, forecast.Reference), dish.Beside),
             Base = Crust.Of(forecast.Reference, simulator.Constants),
         };
     }

@@ -149,7 +149,11 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
             })
         );
         ingredients.AddRange(
-            dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.Of(x)) { Pieces = x.Pieces, Blanched = x.Blanched })
+            dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.WarmthOf(x))
+            {
+                Pieces = x.Pieces,
+                Blanched = x.Blanched,
+            })
         );
 
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);

@@ -148,13 +148,14 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     internal static IEnumerable<Dish> RiceBeside(Dish dish, CookVessel? asked = null) =>
         dish.Rice is null || dish.RiceIsCooked ? []
         : asked is { Above: false } ? [dish with { RiceApart = asked }]
-        : dish is { Rice: { } rice, OtherBurner: { } burner }
-            ? Kitchen(dish)
-                .Where(v => v.Id != dish.Vessel.Id && v.Cooker is null && Planner.HoldsRice(v, dish.RiceDry, rice))
-                .OrderBy(v => v.Brim.Millilitres)
-                .Take(1)
-                .Select(v => dish with { RiceApart = new(v, burner) })
+        : dish.OtherBurner is { } burner ? RicePots(dish).Take(1).Select(v => dish with { RiceApart = new(v, burner) })
         : [];
+
+    /// <summary>Other pots that take the rice by itself, the smallest first.</summary>
+    internal static IEnumerable<Vessel> RicePots(Dish dish) =>
+        Kitchen(dish)
+            .Where(v => v.Id != dish.Vessel.Id && v.Cooker is null && dish.Rice is { } rice && Planner.HoldsRice(v, dish.RiceDry, rice))
+            .OrderBy(v => v.Brim.Millilitres);
 
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 

@@ -48,6 +48,9 @@ public sealed record DishWish(
     /// <summary>How the rice comes; null where nobody says.</summary>
     public RiceState? RiceState { get; init; }
 
+    /// <summary>Extras that come from the freezer.</summary>
+    public IReadOnlyList<string> FrozenIds { get; init; } = [];
+
     public IReadOnlyList<string> PulseIds => [.. Pulses.Select(p => p.Id)];
 
     public string? RiceId => Rice?.Id;
@@ -104,7 +107,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
         }
 
         // "Frozen peas" are the green ones, "peas" by itself may mean any.
-        if (parts.Any(p => p is LinePart.Said { Of: "from", Means: "freezer" } or LinePart.Said { Of: "pulse_state" }))
+        if (Said("from") == "freezer" || named.Any(n => n.Kind == "pulse" && n.Is.Any(q => q is Quality.Frozen or Quality.Green)))
         {
             for (var i = 0; i < named.Count; i++)
             {
@@ -125,13 +128,16 @@ public sealed class DishLine(PulseCatalogue catalogue)
         kids = kids == 0 && Said("little") is not null ? 1 : kids;
         var grown = parts.OfType<LinePart.People>().Where(p => !p.Little).Select(p => (int?)p.Count).FirstOrDefault();
         var tins = named.Any(n => n is { Kind: "pulse", Without: false, Amount.Unit: "tin" });
-        var from = Said("from");
+        var (pulsesAre, riceIs) = (Qualities(named, "pulse"), Qualities(named, "rice"));
+        var from = Said("from") ?? FromOf(pulsesAre);
         // What soaks in the fridge is not cooked already.
         var soaksCold =
             from == "fridge" && parts.Any(p => p is LinePart.Since or LinePart.SoakFor or LinePart.Said { Of: "soak" or "stood" });
         // Frozen peas were never cooked; frozen chickpeas were.
         var green = all.Count > 0 && IsSoldGreen(all[0].Id);
         var frozen = green && from == "freezer" && !line.Contains("cooked", StringComparison.OrdinalIgnoreCase);
+        var half = pulsesAre.Contains(Quality.Half);
+        var beside = Said("rice") == "beside" || riceIs.Contains(Quality.Apart);
         return new(
                 // "For four, 2 kids": they are among the four; "2 adults and 2 kids" are four.
                 grown is { } g
@@ -149,12 +155,12 @@ public sealed class DishLine(PulseCatalogue catalogue)
                 : rice
                     ?? (
                         dish?.Rice is { } its ? (its, null)
-                        : Said("rice") == "beside" || Said("rice_state") is not null ? (PlainRice, null)
+                        : beside ? (PlainRice, null)
                         : null
                     ),
             noRice,
-            Said("rice") == "beside" || dish?.RiceJoin == "beside",
-            Said("rice") == "beside",
+            beside || dish?.RiceJoin == "beside",
+            beside,
             Word<RiceJoin>(Said("join")) ?? Word<RiceJoin>(dish?.RiceJoin),
             Word<Style>(Said("style")) ?? Word<Style>(dish?.Style),
             Word<PulseTarget>(Said("pulse")) ?? Word<PulseTarget>(dish?.PulseTarget),
@@ -162,8 +168,15 @@ public sealed class DishLine(PulseCatalogue catalogue)
             Word<SoakChoice>(Said("soak"))
                 ?? (parts.Any(p => p is LinePart.SoakFor or LinePart.Since or LinePart.Said { Of: "stood" }) ? SoakChoice.Overnight : null),
             Soaking(parts, line),
-            [.. parts.OfType<LinePart.Said>().Where(s => s.Of == "stage").Select(s => Word<AskedStage>(s.Means)!.Value).Distinct()],
-            tins || (from is not null && !soaksCold && !frozen) ? Method.Cooked : Word<Method>(Said("method")),
+            [
+                .. parts
+                    .OfType<LinePart.Said>()
+                    .Where(s => s.Of == "stage")
+                    .Select(s => Word<AskedStage>(s.Means)!.Value)
+                    .Concat(riceIs.Contains(Quality.Toasted) ? [AskedStage.Toast] : [])
+                    .Distinct(),
+            ],
+            tins || (from is not null && !soaksCold && !frozen && !half) ? Method.Cooked : Word<Method>(Said("method")),
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],
             [.. named.Where(n => n.Without).Select(n => n.Ids[0]).Distinct()],
@@ -172,11 +185,26 @@ public sealed class DishLine(PulseCatalogue catalogue)
         {
             PulseState =
                 frozen ? PulseState.FrozenGreen
-                : green && Said("pulse_state") == "green" ? PulseState.Green
+                : half ? PulseState.HalfCooked
+                : green && pulsesAre.Contains(Quality.Green) ? PulseState.Green
                 : null,
-            RiceState = Word<RiceState>(Said("rice_state")),
+            RiceState =
+                riceIs.Contains(Quality.Frozen) ? RiceState.Freezer
+                : riceIs.Contains(Quality.Chilled) || riceIs.Contains(Quality.Cooked) ? RiceState.Fridge
+                : null,
+            FrozenIds = [.. named.Where(n => n.Kind == "extra" && n.Is.Contains(Quality.Frozen)).Select(n => n.Ids[0])],
         };
     }
+
+    /// <summary>How all that is named of a kind comes.</summary>
+    private static HashSet<string> Qualities(List<LinePart.Named> named, string kind) =>
+        [.. named.Where(n => n.Kind == kind && !n.Without).SelectMany(n => n.Is)];
+
+    /// <summary>Where pulses come from that were cooked before, as <see cref="CookedFrom"/> says it; null for those that were not.</summary>
+    private static string? FromOf(HashSet<string> are) =>
+        are.Contains(Quality.Frozen) ? "freezer"
+        : are.Contains(Quality.Chilled) || are.Contains(Quality.Cooked) ? "fridge"
+        : null;
 
     private bool IsSoldGreen(string pulseId) => catalogue.FindPulse(pulseId) is { Green: not null };
 
@@ -211,7 +239,8 @@ public sealed class DishLine(PulseCatalogue catalogue)
     {
         var cold =
             parts.Any(p => p is LinePart.Said { Of: "soak" } soaks && Says(line, soaks, "fridge"))
-            || parts.Any(p => p is LinePart.Said { Of: "from", Means: "fridge" });
+            || parts.Any(p => p is LinePart.Said { Of: "from", Means: "fridge" })
+            || parts.OfType<LinePart.Named>().Any(n => n.Kind == "pulse" && n.Is.Contains(Quality.Chilled));
         if (parts.OfType<LinePart.SoakFor>().LastOrDefault() is { } so)
         {
             return new(so.Span, so.Stood, null, false, false) { Cold = cold };

@@ -14,6 +14,7 @@ public static class BesideMapper
         return
         [
             .. dish.Beside.Select(n => new NeighbourDto(
+                n.Id,
                 n.Title,
                 [
                     .. n.Burners.Select(b => new BurnDto(
@@ -37,7 +38,7 @@ public static class BesideMapper
                 .ThenBy(c => c.From)
                 .Select(c => new ClashDto(
                     ClosedSet.Word(c.Kind),
-                    c.With,
+                    c.With.Id,
                     NameOf(c, plan),
                     c.TheirStep is { } theirs ? HandsPlanner.NameOf(theirs) : null,
                     c.From.ToDateTimeOffset(),

@@ -17,6 +17,8 @@ namespace BrightKettle.Server.Planning;
 /// <param name="beside">Other dishes of the evening; null for none.</param>
 public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, Instant now, IReadOnlyList<Neighbour>? beside = null)
 {
+    private readonly DishAmounts _amounts = new(kitchen);
+
     private static readonly Duration FarthestAhead = Duration.FromDays(14);
 
     /// <summary>The dish, or null with the faults in the checks.</summary>
@@ -97,23 +99,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             return null;
         }
 
-        // What stands on the scale, and the dry weight behind it.
-        var pulseScale = Dish.PulseScale(pulse, pulseState);
-        var pulseGrams =
-            Grams(
-                dto.Pulse,
-                pulse.Id,
-                pulseState switch
-                {
-                    PulseState.Dry => pulse.GramsPerCup,
-                    PulseState.HalfCooked => pulse.CookedGramsPerCup,
-                    _ => pulse.Green!.GramsPerCup,
-                },
-                people * Portions.PulseGramsEach(rice is not null) * pulseScale,
-                people,
-                "pulse",
-                checks
-            ) / pulseScale;
+        var pulseGrams = _amounts.Pulse(dto.Pulse, pulse, pulseState, rice is not null, people, checks);
         var others = Others(dto, pulse, people, rice is not null, checks);
         // Several pulses share the usual amount.
         var (lead, joining) = Slowest(
@@ -122,17 +108,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             others,
             soak != SoakChoice.None
         );
-        var riceGrams = rice is null
-            ? 0
-            : Grams(
-                dto.Rice,
-                rice.Id,
-                riceState == RiceState.Dry ? rice.GramsPerCup : CookedRiceGramsPerCup,
-                people * Portions.RiceGramsEach * Dish.RiceScale(rice, riceState),
-                people,
-                "rice",
-                checks
-            ) / Dish.RiceScale(rice, riceState);
+        var riceGrams = rice is null ? 0 : _amounts.Rice(dto.Rice, rice, riceState, people, checks);
         if (checks.Any)
         {
             return null;
@@ -185,9 +161,6 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         };
         return pulseState == PulseState.Dry ? dish : dish.With(pulseState, halfTo);
     }
-
-    /// <summary>Loosely filled (confidence C: 150 to 175 g).</summary>
-    internal const double CookedRiceGramsPerCup = 160;
 
     private Vessel? CookerOf(DishDto dto, Method method, FieldFaults checks)
     {
@@ -243,7 +216,9 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             list.Add(
                 new(
                     pulse,
-                    Mass.FromGrams(Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks))
+                    Mass.FromGrams(
+                        _amounts.Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks)
+                    )
                 )
                 {
                     Target = wishes[i].Target is { } target ? ClosedSet.Read<PulseTarget>(target, $"others[{i}].target", checks) : null,
@@ -322,38 +297,6 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         return list;
-    }
-
-    /// <summary>A bag as most shops sell it, g.</summary>
-    private const double PacketGrams = 500;
-
-    private double Grams(AmountDto? amount, string id, double gramsPerCup, double usual, int people, string field, FieldFaults checks)
-    {
-        if (amount is null)
-        {
-            return usual;
-        }
-
-        switch (amount.Unit)
-        {
-            case "g":
-                return checks.Within(amount.Value, 20, 5000, field);
-            case "shelf" when kitchen.ShelfGrams.TryGetValue(id, out var left):
-                return left;
-            case "shelf":
-                checks.Add("dish.not_on_shelf", field);
-                return usual;
-            case "plate":
-                return checks.Within(amount.Value, 1, 40, field) * usual / people;
-            case "packet":
-                return checks.Within(amount.Value, 0.1, 10, field) * PacketGrams;
-            case "cup":
-                var cups = checks.Within(amount.Value, 0.1, 25, field);
-                return Portions.GramsOfCups(cups, gramsPerCup, kitchen.Row.CupMillilitres);
-            default:
-                checks.Add("request.unknown_word", $"{field}.unit");
-                return usual;
-        }
     }
 
     /// <summary>Where a few hours are meant and nobody says how many.</summary>

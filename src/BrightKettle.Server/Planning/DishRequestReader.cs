@@ -98,9 +98,19 @@ public sealed class DishRequestReader(
         var kitchen = asked.Kitchen;
         var minute = dish.Now.ToUnixTimeSeconds() / 60;
         var key =
-            $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)} {JsonSerializer.Serialize(asked.Beside)}";
+            $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)} {string.Join(';', asked.Beside.Select(Key))}";
         return work.ShareAsync(plans.Work, key, simulator => new Planner(simulator).Plan(dish));
     }
+
+    private static string Key(Neighbour neighbour) =>
+        $"{neighbour.Id} {neighbour.Title} "
+        + string.Join(
+            ',',
+            neighbour
+                .Pots.Concat(neighbour.Burners)
+                .Concat(neighbour.Hands)
+                .Select(b => $"{b.Id} {b.From.ToUnixTimeSeconds()} {b.To.ToUnixTimeSeconds()}")
+        );
 
     /// <summary>The plan as the page draws it, or the refusal.</summary>
     public static PlanDto Dto(Plan plan, RequestedDish asked)

@@ -55,7 +55,7 @@ public static class HandsMapper
         [
             .. Enumerable
                 .Range(0, kitchen.VesselCount)
-                .Where(v => kitchen[v].Vessel.Id is not (RiceBowl.Id or RiceBowl.OutId or PulseBowl.Id))
+                .Where(v => !kitchen[v].Vessel.IsBowl)
                 .Select(v => new LaneDto(
                     VesselNames.Of(kitchen[v].Vessel),
                     kitchen[v].Vessel.Cooker is { Stovetop: false } ? null : kitchen[v].Burner.Name,

@@ -82,7 +82,9 @@ public sealed record MeasureOutDto(
     double? RiceWaterMillilitres,
     int LittleOnes,
     double LittleGramsEach,
-    IReadOnlyList<string>? LittleSalty
+    IReadOnlyList<string>? LittleSalty,
+    [property: OneOf(typeof(PulseState))] string PulseState,
+    [property: OneOf(typeof(RiceState))] string RiceState
 );
 
 /// <summary>A further pulse.</summary>
@@ -92,6 +94,7 @@ public sealed record OtherLineDto(string PulseId, string Name, double Grams, dou
 /// <summary>Something beside pulses and rice to have ready.</summary>
 /// <param name="Time">start, join or late.</param>
 /// <param name="Pieces">That must come out again.</param>
+/// <param name="Frozen">thawed, or frozen where there is no time for that; null for what does not come out of the freezer.</param>
 public sealed record ExtraLineDto(
     string ExtraId,
     string Name,
@@ -99,6 +102,7 @@ public sealed record ExtraLineDto(
     [property: OneOf(typeof(ExtraTime))] string Time,
     int Pieces,
     bool Blanched,
+    [property: OneOf("thawed", "frozen")] string? Frozen,
     string Note
 );
 
@@ -171,12 +175,13 @@ public sealed record PlanDto(
 
 /// <summary>Another dish of the evening.</summary>
 /// <param name="Hands">When it wants the cook.</param>
-public sealed record NeighbourDto(string Title, IReadOnlyList<BurnDto> Burns, IReadOnlyList<SpanDto> Hands);
+public sealed record NeighbourDto(string Id, string Title, IReadOnlyList<BurnDto> Burns, IReadOnlyList<SpanDto> Hands);
 
 /// <summary>A flame on one of the kitchen's burners.</summary>
 public sealed record BurnDto(string BurnerName, DateTimeOffset From, DateTimeOffset To);
 
 /// <summary>What this dish and another want at once.</summary>
+/// <param name="With">Id of the other dish.</param>
 /// <param name="Name">The pot or the burner; for hands, what this dish wants of them.</param>
 /// <param name="Theirs">For hands: what the other dish wants of them; null otherwise.</param>
 public sealed record ClashDto(

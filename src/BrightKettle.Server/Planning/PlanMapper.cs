@@ -92,18 +92,11 @@ public static class PlanMapper
         var cooked = dish.Method == Method.Cooked;
         return new(
             Math.Round(cooked ? dish.PulseDry.Grams : plan.OnTheScale()),
-            Cups(
-                plan.OnTheScale(),
-                dish.IsGreen ? dish.Pulse.Green!.GramsPerCup
-                    : cooked || !dish.IsDry ? dish.Pulse.CookedGramsPerCup
-                    : dish.Pulse.GramsPerCup
-            ),
+            Cups(plan.OnTheScale(), cooked ? dish.Pulse.CookedGramsPerCup : DishAmounts.GramsPerCup(dish.Pulse, dish.PulseState)),
             cooked ? Math.Round(plan.OnTheScale()) : null,
             dish.Rice is null ? null : Math.Round(plan.RiceOnTheScale),
-            dish.Rice is { } rice
-                ? Cups(plan.RiceOnTheScale, dish.RiceIsCooked ? DishMapper.CookedRiceGramsPerCup : rice.GramsPerCup)
-                : null,
-            dish.RiceIsCooked ? null : dish.Rice?.Rinse,
+            dish.Rice is { } rice ? Cups(plan.RiceOnTheScale, DishAmounts.GramsPerCup(rice, dish.RiceState)) : null,
+            dish.Rinse,
             plan.Amounts.SoakWater is { } soak ? Cold(soak) : null,
             Cold(plan.Amounts.FirstWater),
             // Boiling water to have ready: what the drier pots will want at the join.
@@ -131,6 +124,11 @@ public static class PlanMapper
                     ClosedSet.Word(x.Time),
                     x.Pieces,
                     x.Blanched,
+                    x.Frozen
+                        ? dish.CanThaw
+                            ? "thawed"
+                            : "frozen"
+                        : null,
                     x.Extra.Note
                 )),
             ],
@@ -139,7 +137,9 @@ public static class PlanMapper
             dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,
             dish.LittleOnes,
             Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10,
-            LittleSalty(plan)
+            LittleSalty(plan),
+            ClosedSet.Word(dish.PulseState),
+            ClosedSet.Word(dish.RiceState)
         );
     }
 

@@ -37,7 +37,7 @@ public static class WayMapper
             way.RiceVesselId,
             ClosedSet.Word(dish.CookedFrom),
             ClosedSet.Word(way.RiceJoin),
-            plan?.Clashes.FirstOrDefault(c => c.IsOfThings)?.With
+            plan?.Clashes.FirstOrDefault(c => c.IsOfThings)?.With.Title
         );
     }
 

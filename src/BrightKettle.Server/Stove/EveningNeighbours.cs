@@ -1,3 +1,4 @@
+using System.Text.Json;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning.Beside;
@@ -24,12 +25,13 @@ public sealed class KnownNeighbours(WorkScheduler queue) : IDisposable
 }
 
 /// <summary>Kept dinners by what they take of the kitchen: as planned, or, at the stove, as they stand.</summary>
-public sealed class EveningNeighbours(
+public sealed partial class EveningNeighbours(
     KettleDb db,
     PulseCatalogue catalogue,
     StoveStateCache states,
     KnownNeighbours known,
-    RequestWork work
+    RequestWork work,
+    ILogger<EveningNeighbours> log
 ) : IEveningNeighbours
 {
     /// <summary>No dish is on the stove for longer before its table, or after another's.</summary>
@@ -57,26 +59,40 @@ public sealed class EveningNeighbours(
         return found;
     }
 
-    /// <summary>Null for what is on the table, or lies there forgotten.</summary>
+    /// <summary>Null for what is on the table, or lies there forgotten, and for what cannot be read: one such dinner is in no other's
+    /// way.</summary>
     private async Task<Neighbour?> OfAsync(CookRow row, CancellationToken cancel)
     {
-        if (row.StartedAt is null)
+        try
         {
-            var saved = SavedDinner.Read(row).Cook;
-            return await Known(row, 0, () =>
-                new CookReader(catalogue, new FieldFaults()).Read(saved) ?? throw new InvalidOperationException(row.Id.ToString())
-            );
-        }
+            if (row.StartedAt is null)
+            {
+                return await Known(row, 0, () => Kept(row));
+            }
 
-        if (await states.ReadAsync(db, row.Id, cancel) is not { Evening.ServedAt: null } stored || states.IsSetAside(stored))
+            if (await states.ReadAsync(db, row.Id, cancel) is not { Evening.ServedAt: null } stored || states.IsSetAside(stored))
+            {
+                return null;
+            }
+
+            var now = states.Now;
+            return await Known(row, now.ToUnixTimeSeconds() / 60, () => stored.Evening.AsOf(now, out _));
+        }
+        catch (JsonException unreadable)
         {
+            LogUnreadable(unreadable, row.Id);
             return null;
         }
-
-        var now = states.Now;
-        return await Known(row, now.ToUnixTimeSeconds() / 60, () => stored.Evening.AsOf(now, out _));
     }
 
+    private Cook Kept(CookRow row) =>
+        new CookReader(catalogue, new FieldFaults()).Read(SavedDinner.Read(row).Cook) ?? throw new JsonException("This is no cook.");
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "The kept dinner {Id} cannot be read, and is left out of its evening.")]
+    private partial void LogUnreadable(Exception why, Guid id);
+
     private Task<Neighbour> Known(CookRow row, long minute, Func<Cook> read) =>
-        work.ShareAsync(known.Work, (row.Id, row.Version, minute), simulator => Neighbour.Of(row.Title, read(), simulator));
+        work.ShareAsync(known.Work, (row.Id, row.Version, minute), simulator =>
+            Neighbour.Of(row.Id.ToString(), row.Title, read(), simulator)
+        );
 }

@@ -54,7 +54,7 @@ public sealed record StartedCook(
             plan.Dish.Pulse.Said,
             plan.Dish.Rice?.Said,
             ClosedSet.Word(plan.Order),
-            plan.Dish.Rice?.Rinse,
+            plan.Dish.Rinse,
             plan.Dish.SaltPercent,
             plan.Dish.ServeAt.ToDateTimeOffset(),
             PlanSteps

@@ -207,13 +207,20 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
     private DishDto Extras(DishWish wish, DishDto dish, List<string> understood)
     {
         var kept = (dish.Extras ?? []).Where(e => !wish.WithoutIds.Contains(e.ExtraId) && wish.Extras.All(x => x.Id != e.ExtraId));
-        dish = dish with { Extras = [.. kept, .. wish.Extras.Select(x => new ExtraWishDto(x.Id, ExtraAmount(x.Amount)))] };
+        dish = dish with
+        {
+            Extras = [.. kept, .. wish.Extras.Select(x => new ExtraWishDto(x.Id, ExtraAmount(x.Amount), Frozen: Frozen(wish, x.Id)))],
+        };
         understood.AddRange(wish.Extras.Select(x => catalogue.FindExtra(x.Id)!.Name));
         understood.AddRange(
             wish.WithoutIds.Select(id => Said.LineWithout(catalogue.FindExtra(id)?.Name ?? catalogue.FindPulse(id)?.Said ?? id))
         );
         return dish;
     }
+
+    /// <summary>What nobody keeps in a freezer is not taken from there.</summary>
+    private bool? Frozen(DishWish wish, string extraId) =>
+        wish.FrozenIds.Contains(extraId) && catalogue.FindExtra(extraId) is { Freezes: true } ? true : null;
 
     /// <summary>Of dry pulses or rice, in a unit that a dish can say.</summary>
     private static AmountDto? Amount(SaidAmount? said) =>

@@ -3,6 +3,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
 using BrightKettle.Core.Words.Lines;
+using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
 using BrightKettle.Server.Planning;
@@ -49,8 +50,10 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             LinePart.Day d => Said.LineOn(Day(Today.PlusDays(d.DaysOn))),
             LinePart.Weekday w => Said.LineOn(Day(Today.DayOfWeek == w.On ? Today : Today.Next(w.On))),
             LinePart.Named { Without: true } n => Said.LineWithout(Name(n)),
-            LinePart.Named { Amount: { } amount } n => Said.LineAmount(Name(n), amount.Value, amount.Unit),
-            LinePart.Named n => Name(n),
+            LinePart.Named n => string.Join(
+                ", ",
+                [n.Amount is { } amount ? Said.LineAmount(Name(n), amount.Value, amount.Unit) : Name(n), .. How(n, dish)]
+            ),
             LinePart.Dish d => Said.LineDish(
                 d.Rice is { } rice ? catalogue.FindRice(rice)!.Said.ToLowerInvariant() : "none",
                 catalogue.FindPulse(d.Pulses[0])!.Said
@@ -60,6 +63,36 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             LinePart.Loose { Amount: var amount } => Said.LineAmount("", amount.Value, amount.Unit).TrimStart(',', ' '),
             _ => null,
         };
+
+    /// <summary>How what is named comes, as far as the dish has it so.</summary>
+    private static IEnumerable<string> How(LinePart.Named named, DishDto dish)
+    {
+        switch (named.Kind)
+        {
+            case "pulse" when named.Is.Count > 0 && dish.PulseState is { } state:
+                yield return Said.Say($"pulse_state.{state}");
+                break;
+            case "pulse" when named.Is.Count > 0 && dish.CookedFrom is { } from && dish.Method == ClosedSet.Word(Method.Cooked):
+                yield return Said.LineCooked(from);
+                break;
+            case "rice" when dish.RiceState is { } rice && named.Is.Any(q => q is not (Quality.Toasted or Quality.Apart)):
+                yield return Said.Say($"rice_state.{rice}");
+                break;
+            case "extra" when dish.Extras?.Any(x => x.ExtraId == named.Ids[0] && x.Frozen == true) == true:
+                yield return Said.LineFrozen();
+                break;
+        }
+
+        if (named.Is.Contains(Quality.Toasted))
+        {
+            yield return Said.LineToasted();
+        }
+
+        if (named.Is.Contains(Quality.Apart))
+        {
+            yield return Said.LineApart();
+        }
+    }
 
     private string? Word(LinePart.Said said, DishDto dish) =>
         said.Of switch
@@ -73,8 +106,6 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             },
             "from" when dish.PulseState is not null => Said.Say($"pulse_state.{dish.PulseState}"),
             "from" => Said.LineCooked(said.Means),
-            "pulse_state" => Said.Say($"pulse_state.{said.Means}"),
-            "rice_state" => Said.LineRiceTarget(Said.Say($"rice_state.{said.Means}")),
             "pulse" => Said.Say($"target.pulse.{said.Means}"),
             "rice" when said.Means == "none" => Said.LineNoRice(),
             "rice" when said.Means == "beside" => Said.LineBeside(),

@@ -36,7 +36,7 @@ public sealed class EveningSweepTests(ITestOutputHelper output)
             }
 
             all++;
-            var beside = second with { Beside = [Neighbour.Of("first", one.Cook, one.Forecast.Reference)] };
+            var beside = second with { Beside = [Neighbour.Of("1", "first", one.Cook, one.Forecast.Reference)] };
             var presses = 0;
             var two = ((PlanAnswer.Planned)Plans.Plan(beside, 64)).Plan;
             while (two.Apart.Count > 0 && presses < 2)

@@ -23,7 +23,7 @@ public sealed class NeighbourTests
         ]
     );
 
-    private static Neighbour Of(Plan plan) => Neighbour.Of(plan.Dish.Pulse.Id, plan.Cook, plan.Forecast.Reference);
+    private static Neighbour Of(Plan plan) => Neighbour.Of(plan.Dish.Pulse.Id, plan.Dish.Pulse.Said, plan.Cook, plan.Forecast.Reference);
 
     [Fact]
     public void What_two_want_at_once_is_the_same_from_either_side_and_the_same_at_another_hour()
@@ -98,7 +98,7 @@ public sealed class NeighbourTests
         {
             var tasks = HandsPlanner.For(plan, 2).Tasks.Where(t => t.Task.Attended).ToList();
             // The other dish wants the cook just when these would be done.
-            var beside = new Neighbour("other", [], [], [.. tasks.Select(t => new Busy("x", t.From, t.From + t.Task.Length))]);
+            var beside = new Neighbour("1", "other", [], [], [.. tasks.Select(t => new Busy("x", t.From, t.From + t.Task.Length))]);
             var moved = HandsPlanner.For(plan with { Dish = dish with { Beside = [beside] } }, 2);
             foreach (var task in moved.Tasks.Where(t => t.Task.Attended))
             {

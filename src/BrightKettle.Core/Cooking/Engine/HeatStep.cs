@@ -79,6 +79,8 @@ internal static class HeatStep<T>
         var net = T.Load(ref g.Row<T>(v + Layout.Net));
         var next = T.Min(ceiling, celsius + (T.Load(ref g.Row<T>(v + Layout.Rate)) * step));
         var under = T.Less(celsius, ceiling);
+        // Nothing cools past the room: little in a thin bowl would, in a long step, and swing ever wider.
+        next = T.Max(next, T.Min(celsius, T.Load(ref g.Row<T>(v + Layout.Room))));
         next = T.Where(T.Less(ceiling - T.All(2e-3f), next) & T.Less(T.All(0), net), ceiling, next);
         next.Store(ref g.Row<T>(v + Layout.Celsius));
         // A pot that was opened, or filled, at the very boil arrives as well: it need not rise first.

@@ -19,7 +19,7 @@ public enum ClashKind
 /// <param name="Id">The pot, the burner, or this dish's step.</param>
 /// <param name="TheirStep">For hands: what the other dish wants of them.</param>
 /// <param name="To">When both have what they want again.</param>
-public sealed record Clash(ClashKind Kind, string With, string Id, string? TheirStep, Instant From, Instant To)
+public sealed record Clash(ClashKind Kind, Neighbour With, string Id, string? TheirStep, Instant From, Instant To)
 {
     /// <summary>A pot or a burner cannot be in two places; hands can hurry.</summary>
     public bool IsOfThings => Kind != ClashKind.Hands;
@@ -32,19 +32,19 @@ public sealed record Clash(ClashKind Kind, string With, string Id, string? Their
         return
         [
             .. others.SelectMany(other =>
-                Spans(ClashKind.Pot, other.Title, mine.Pots, other.Pots)
-                    .Concat(Spans(ClashKind.Burner, other.Title, mine.Burners, other.Burners))
+                Spans(ClashKind.Pot, other, mine.Pots, other.Pots)
+                    .Concat(Spans(ClashKind.Burner, other, mine.Burners, other.Burners))
                     .Concat(
                         from m in mine.Hands
                         from o in other.Hands
                         where m.Meets(o)
-                        select new Clash(ClashKind.Hands, other.Title, m.Id, o.Id, Instant.Max(m.From, o.From), Instant.Max(m.To, o.To))
+                        select new Clash(ClashKind.Hands, other, m.Id, o.Id, Instant.Max(m.From, o.From), Instant.Max(m.To, o.To))
                     )
             ),
         ];
     }
 
-    private static IEnumerable<Clash> Spans(ClashKind kind, string with, IReadOnlyList<Busy> mine, IReadOnlyList<Busy> theirs) =>
+    private static IEnumerable<Clash> Spans(ClashKind kind, Neighbour with, IReadOnlyList<Busy> mine, IReadOnlyList<Busy> theirs) =>
         from m in mine
         from t in theirs
         where m.Id == t.Id && m.Meets(t)

@@ -21,10 +21,11 @@ public sealed record Busy(string Id, Instant From, Instant To)
 }
 
 /// <summary>A dish of the evening by what it takes of the kitchen, and when: pots, flames and hands, as the reference pot has them.</summary>
+/// <param name="Id">Of the kept dinner; two of them may have one title.</param>
 /// <param name="Pots">From what first goes in until it is emptied, or stands on the table.</param>
 /// <param name="Burners">While a flame burns; an appliance with a heat of its own takes none.</param>
 /// <param name="Hands">Moments that cannot wait until the other dish is done with.</param>
-public sealed record Neighbour(string Title, IReadOnlyList<Busy> Pots, IReadOnlyList<Busy> Burners, IReadOnlyList<Busy> Hands)
+public sealed record Neighbour(string Id, string Title, IReadOnlyList<Busy> Pots, IReadOnlyList<Busy> Burners, IReadOnlyList<Busy> Hands)
 {
     /// <summary>A bowl can wait, and all may come to the table at once.</summary>
     private static readonly HashSet<string> NotPressed =
@@ -37,20 +38,21 @@ public sealed record Neighbour(string Title, IReadOnlyList<Busy> Pots, IReadOnly
     ];
 
     /// <summary>A dish that nobody has run yet.</summary>
-    public static Neighbour Of(string title, Cook cook, Simulator simulator)
+    public static Neighbour Of(string id, string title, Cook cook, Simulator simulator)
     {
         ArgumentNullException.ThrowIfNull(simulator);
-        return Of(title, cook, simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search));
+        return Of(id, title, cook, simulator.Run(cook, PotTraits.Reference(cook), RunOptions.Search));
     }
 
     /// <param name="run">Of the reference pot.</param>
-    public static Neighbour Of(string title, Cook cook, PotRun run)
+    public static Neighbour Of(string id, string title, Cook cook, PotRun run)
     {
         ArgumentNullException.ThrowIfNull(cook);
         ArgumentNullException.ThrowIfNull(run);
         var trace = new CookTrace(cook);
         var ends = At(cook, run.EndSeconds);
         return new(
+            id,
             title,
             [.. Enumerable.Range(0, cook.Kitchen.VesselCount).Select(v => PotOf(trace, run, v, ends)).OfType<Busy>()],
             [
@@ -75,8 +77,8 @@ public sealed record Neighbour(string Title, IReadOnlyList<Busy> Pots, IReadOnly
     private static Busy? PotOf(CookTrace trace, PotRun run, int vessel, Instant ends)
     {
         var cook = trace.Cook;
-        var id = cook.Kitchen[vessel].Vessel.Id;
-        if (id is RiceBowl.Id or RiceBowl.OutId or PulseBowl.Id)
+        var pot = cook.Kitchen[vessel].Vessel;
+        if (pot.IsBowl)
         {
             return null;
         }
@@ -94,7 +96,7 @@ public sealed record Neighbour(string Title, IReadOnlyList<Busy> Pots, IReadOnly
             cook.Actions[i] is CookAction.Transfer { What: TransferWhat.Everything } && trace.VesselOf(i) == vessel
         );
         var to = emptied >= 0 && emptied == done.Count - 1 ? At(cook, run.At(done[emptied]).Seconds) : ends;
-        return new(id, At(cook, run.At(done[0]).Seconds), to);
+        return new(pot.Id, At(cook, run.At(done[0]).Seconds), to);
     }
 
     private static bool Touches(CookTrace trace, int action, int vessel) =>
@@ -114,9 +116,8 @@ public sealed record Neighbour(string Title, IReadOnlyList<Busy> Pots, IReadOnly
             return null;
         }
 
-        // What waits for an event is begun when it is seen; all else is begun so that it is done by its minute.
-        var (at, length) = (At(cook, done.Seconds), Duration.FromMinutes(row.Minutes));
-        return what.Trigger.After is null ? new(step, at - length, at) : new(step, at, at + length);
+        var (from, to) = row.Span(At(cook, done.Seconds), what.Trigger);
+        return new(step, from, to);
     }
 
     private static Instant At(Cook cook, double seconds) => cook.Starts + Duration.FromSeconds(Math.Round(seconds));

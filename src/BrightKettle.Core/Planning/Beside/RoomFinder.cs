@@ -32,9 +32,8 @@ internal sealed class RoomFinder(Planner planner)
         var places =
             from vessel in Pots(dish)
             from burner in dish.Burners.OrderByDescending(b => b.Id == dish.Burner.Id)
-            where (vessel.Id, burner.Id) != (dish.Vessel.Id, dish.Burner.Id)
-            select On(dish, vessel, burner) into there
-            where there is not null
+            from there in On(dish, vessel, burner)
+            where there.Vessel != dish.Vessel || there.Burner != dish.Burner || there.RiceApart != dish.RiceApart
             select there;
         return places
             .Take(MostPlaces)
@@ -51,20 +50,24 @@ internal sealed class RoomFinder(Planner planner)
             .OrderByDescending(v => v.Id == dish.Vessel.Id)
             .ThenBy(v => Math.Abs(v.Brim.Millilitres - dish.Vessel.Brim.Millilitres));
 
-    /// <summary>The dish in this pot on this burner; null where its rice would have none of its own.</summary>
-    private static Dish? On(Dish dish, Vessel vessel, Burner burner)
+    /// <summary>The dish in this pot on this burner; with its rice in each of the other pots that take it, where it has one of its own, and
+    /// nowhere where it would have none.</summary>
+    private static IEnumerable<Dish> On(Dish dish, Vessel vessel, Burner burner)
     {
         var there = dish with { Vessel = vessel, Burner = burner, OtherBurner = dish.Burners.FirstOrDefault(b => b.Id != burner.Id) };
-        return dish.RiceApart is not { Above: false } apart ? there
-            : apart.Vessel.Id == vessel.Id || there.OtherBurner is not { } other ? null
-            : there with { RiceApart = apart with { Burner = other } };
+        return dish.RiceApart is not { Above: false } apart ? [there]
+            : there.OtherBurner is not { } other ? []
+            : WayFinder
+                .RicePots(there)
+                .OrderByDescending(v => v.Id == apart.Vessel.Id)
+                .Select(v => there with { RiceApart = apart with { Vessel = v, Burner = other } });
     }
 
     /// <summary>The nearest hour at which nothing is wanted twice, later before earlier.</summary>
     private IEnumerable<Alternative> Hours(Plan plan)
     {
         var dish = plan.Dish;
-        var mine = Neighbour.Of(string.Empty, plan.Cook, plan.Forecast.Reference);
+        var mine = Neighbour.Of(string.Empty, string.Empty, plan.Cook, plan.Forecast.Reference);
         return Enumerable
             .Range(1, MostMinutes / Step)
             .SelectMany(i => new[] { i * Step, -i * Step })

@@ -75,14 +75,8 @@ public static class HandsPlanner
                 continue;
             }
 
-            // What is done at a set minute is begun so that it is done then; what waits for an event is begun when it is seen.
-            var length = Duration.FromMinutes(row.Minutes);
-            var waits = plan.Cook.Actions[m.Action].Trigger.After is not null || m.StepId == StepIds.Table;
-            list.Add(
-                waits
-                    ? new(m.StepId, row.Name, m.Reference, m.Reference + length)
-                    : new(m.StepId, row.Name, m.Reference - length, m.Reference)
-            );
+            var (from, to) = row.Span(m.Reference, plan.Cook.Actions[m.Action].Trigger);
+            list.Add(new(m.StepId, row.Name, from, to));
         }
 
         return Apart([.. list.OrderBy(v => v.From)]);
@@ -107,8 +101,9 @@ public static class HandsPlanner
     {
         foreach (var row in HandsTable.Tasks)
         {
-            foreach (var (grams, due) in Wanted(plan, row))
+            foreach (var (grams, due, what) in Wanted(plan, row))
             {
+                var told = what is null ? row.Name : $"{what}, {char.ToLowerInvariant(row.Name[0])}{row.Name[1..]}";
                 var batches = row.BatchGrams > 0 ? Math.Max(1, (int)Math.Ceiling(grams / row.BatchGrams)) : 1;
                 var latest = due - Duration.FromMinutes(row.Gap);
                 var earliest = Instant.Max(
@@ -118,7 +113,7 @@ public static class HandsPlanner
                 for (var k = 0; k < batches; k++)
                 {
                     var minutes = Math.Ceiling(row.Minutes + (row.MinutesPer100 * grams / 100));
-                    var name = batches > 1 ? $"{row.Name}, batch {k + 1} of {batches}" : row.Name;
+                    var name = batches > 1 ? $"{told}, batch {k + 1} of {batches}" : told;
                     yield return (
                         new(
                             batches > 1 ? $"{row.Id}_{k + 1}" : row.Id,
@@ -137,31 +132,35 @@ public static class HandsPlanner
         }
     }
 
-    /// <summary>The grams that a task is about and when they go in; nothing when the plan has no use for it.</summary>
-    private static IEnumerable<(double Grams, Instant Due)> Wanted(Plan plan, TaskRow row)
+    /// <summary>The grams that a task is about, when they go in and, where the task does not say it, what they are; nothing when the plan
+    /// has no use for it.</summary>
+    private static IEnumerable<(double Grams, Instant Due, string? What)> Wanted(Plan plan, TaskRow row)
     {
         Instant? At(string mark) => plan.Forecast.Find(mark)?.Reference;
         var join = At(StepIds.Join) ?? At(StepIds.Reheat) ?? At(StepIds.Light)!.Value;
         switch (row.For)
         {
-            case "rice" when plan.Dish.Rice is { } rice && rice.Rinse is "yes" or "light":
+            case "rice" when plan.Dish.Rinse is "yes" or "light":
                 yield return (
                     plan.Dish.RiceDry.Grams,
                     At(StepIds.RiceSoakStarts)
                         ?? At(StepIds.RiceLight)
-                        ?? (plan.Order is JoinOrder.RiceFirst or JoinOrder.Together ? At(StepIds.Light)!.Value : join)
+                        ?? (plan.Order is JoinOrder.RiceFirst or JoinOrder.Together ? At(StepIds.Light)!.Value : join),
+                    null
                 );
                 break;
             case "toasted" when plan.Dish.Has(AskedStage.Toast):
-                yield return (plan.Dish.RiceDry.Grams, At(StepIds.RiceLight) ?? join);
+                yield return (plan.Dish.RiceDry.Grams, At(StepIds.RiceLight) ?? join, null);
                 break;
             case "boiling_water" when plan.Join is { AddedMillilitres.High: > 20 }:
-                yield return (0, join);
+                yield return (0, join, null);
                 break;
-            case "frozen"
-                when plan.Dish is { Method: Method.Cooked, CookedFrom: CookedFrom.Freezer }
-                    || (plan.Dish.CanThaw && plan.Dish.Extras.Any(x => x.Frozen)):
-                yield return (0, join);
+            case "frozen":
+                foreach (var thawed in Thawed(plan.Dish))
+                {
+                    yield return (0, join, thawed);
+                }
+
                 break;
         }
 
@@ -184,8 +183,15 @@ public static class HandsPlanner
                         ExtraTime.Join => join,
                         _ => At(StepIds.Seal) ?? At(StepIds.Reheat) ?? join,
                     }
-                )
+                ),
+                null
             );
         }
     }
+
+    /// <summary>What goes into the fridge the day before, by its name.</summary>
+    private static IEnumerable<string> Thawed(Dish dish) =>
+        (dish is { Method: Method.Cooked, CookedFrom: CookedFrom.Freezer } ? [dish.Pulse.Said] : Enumerable.Empty<string>()).Concat(
+            dish.Extras.Where(x => x.Frozen && dish.CanThaw).Select(x => x.Extra.Name)
+        );
 }

@@ -1,9 +1,21 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Cooking;
+using NodaTime;
 
 namespace BrightKettle.Core.Planning.Hands;
 
 /// <summary>A moment at the stove and how long it takes a practised hand (minutes, confidence C: watched, not measured).</summary>
-internal sealed record VisitRow(string Mark, double Minutes, string Name);
+internal sealed record VisitRow(string Mark, double Minutes, string Name)
+{
+    /// <summary>When hands are busy with it. What is done at a set minute is begun so that it is done then; what waits for an event, and
+    /// the table, is begun when it comes.</summary>
+    /// <param name="done">When the pot has it done.</param>
+    public (Instant From, Instant To) Span(Instant done, Trigger trigger)
+    {
+        var length = Duration.FromMinutes(Minutes);
+        return trigger.After is not null || Mark == StepIds.Table ? (done, done + length) : (done - length, done);
+    }
+}
 
 /// <summary>A side task of the kitchen (minutes, confidence C).</summary>
 /// <param name="For">An extra's id or kind, or rice, boiling_water or cooked.</param>

@@ -203,24 +203,14 @@ internal sealed partial class LineGrammar
     private (int Hour, int Tokens) Half(IReadOnlyList<Token<LineToken>> t, int at, int hour, bool asShown = false)
     {
         // "6 am Sonntag" is a day, not a morning.
-        if ((Is(t, at, "am") && vocabulary.Weekdays.At(t, at + 1) is null) || (Is(t, at, "a") && Is(t, at + 1, "m")))
+        if (vocabulary.Halves.At(t, at) is var (half, length) && !(length == 1 && vocabulary.Weekdays.At(t, at + 1) is not null))
         {
-            return (hour % 12, 1);
-        }
-
-        if (Is(t, at, "pm"))
-        {
-            return (hour < 12 ? hour + 12 : hour, 1);
-        }
-
-        if (Is(t, at, "in") && Is(t, at + 1, "the") && Is(t, at + 2, "morning"))
-        {
-            return (hour % 12, 3);
-        }
-
-        if (Is(t, at, "in") && Is(t, at + 1, "the") && Is(t, at + 2, "evening", "afternoon"))
-        {
-            return (hour < 12 ? hour + 12 : hour, 3);
+            return (
+                half == Morning ? hour % 12
+                : hour < 12 ? hour + 12
+                : hour,
+                length
+            );
         }
 
         var clock =
@@ -230,6 +220,8 @@ internal sealed partial class LineGrammar
             : 0;
         return (!asShown && hour is >= 1 and < 12 ? hour + 12 : hour, clock);
     }
+
+    private const string Morning = "morning";
 
     private static readonly string[] HourWords =
     [

@@ -20,18 +20,20 @@ internal sealed partial class LineGrammar
     {
         // "Soaked, at eight" is the hour of the table; what was put to soak at eight was put so then.
         var put = Is(t, at, "to") && SoakWord(t, at) is var words and > 0 && Is(t, at + words, "at") ? words + 1 : 0;
-        if (put == 0 && !Is(t, at, Sinces))
+        // Where morning is said it can be no table's: en remojo a las 8 de la mañana.
+        var soaks = put == 0 ? SoakWord(t, at) : 0;
+        if (put == 0 && soaks == 0 && !Is(t, at, Sinces))
         {
             return default;
         }
 
-        var next = at + Math.Max(1, put);
+        var next = at + Math.Max(1, put + soaks);
         while (Is(t, next, Ats))
         {
             next++;
         }
 
-        if (vocabulary.Clock.At(t, next) is var (named, name))
+        if (soaks == 0 && vocabulary.Clock.At(t, next) is var (named, name))
         {
             var spoken = new LocalTime(int.Parse(named[..2], null), int.Parse(named[3..], null));
             return new((s, l) => new LinePart.Since(s, l, spoken, true), next + name - at);
@@ -42,7 +44,13 @@ internal sealed partial class LineGrammar
             return default;
         }
 
-        var sure = time.Hour is 0 || Enumerable.Range(next, length).Any(i => Is(t, i, "am", "pm", "morning", "evening", "afternoon"));
+        var half = Enumerable.Range(next, length).Select(i => vocabulary.Halves.At(t, i)?.Means).FirstOrDefault(h => h is not null);
+        if (soaks > 0 && half != Morning)
+        {
+            return default;
+        }
+
+        var sure = time.Hour is 0 || half is not null;
         sure |= int.TryParse(t[next].ToStringValue().Split(':', '.')[0], out var hour) && hour > 12;
         return new((s, l) => new LinePart.Since(s, l, time, sure), next + length - at);
     }

@@ -84,9 +84,6 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         yield return Since(t, at);
         yield return SoakFor(t, at);
         yield return BareHour(t, at);
-        yield return Toasted(t, at);
-        yield return Fresh(t, at);
-        yield return RiceBeside(t, at);
         yield return Relative(t, at);
         yield return Clock(t, at);
         yield return People(t, at);
@@ -112,44 +109,18 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         }
     }
 
-    /// <summary>basmati beside: what stands behind the rice that is named.</summary>
-    private Found RiceBeside(IReadOnlyList<Token<LineToken>> t, int at)
-    {
-        var length =
-            Is(t, at, "beside", "separately", "apart") ? 1
-            : Is(t, at, "on") && Is(t, at + 1, "the") && Is(t, at + 2, "side") ? 3
-            : Is(t, at, "in") && Is(t, at + 1, "its") && Is(t, at + 2, "own") && Is(t, at + 3, "pot") ? 4
-            : 0;
-        var named =
-            length > 0
-            && Enumerable
-                .Range(Math.Max(0, at - LongestName), Math.Min(LongestName, at))
-                .Any(i => Name(t, i) is ({ Kind: "rice" }, var words) && i + words == at);
-        return named ? new((s, l) => new LinePart.Said(s, l, "rice", "beside"), length) : default;
-    }
-
-    /// <summary>Words of the longest name of a rice.</summary>
-    private const int LongestName = 5;
-
-    /// <summary>fresh broad beans: never dried. Fresh herbs are another thing.</summary>
-    private Found Fresh(IReadOnlyList<Token<LineToken>> t, int at) =>
-        Is(t, at, "fresh", "frescas", "frescos", "fraîches", "frische", "fresche") && Name(t, at + 1) is ({ Kind: "pulse" }, _)
-            ? new((s, l) => new LinePart.Said(s, l, "pulse_state", "green"), 1)
-            : default;
-
-    /// <summary>toasted basmati: what is done to the rice that is named.</summary>
-    private Found Toasted(IReadOnlyList<Token<LineToken>> t, int at) =>
-        Is(t, at, "toasted") && Name(t, at + 1) is ({ Kind: "rice" }, _)
-            ? new((s, l) => new LinePart.Said(s, l, "stage", "toast"), 1)
-            : default;
-
     private Found Word(IReadOnlyList<Token<LineToken>> t, int at) =>
         vocabulary.Words.At(t, at) is var (means, length)
         && means.Split(':') is [var of, var what]
         // "Dry chickpeas" are dry seed, whatever becomes of them.
         && !(length == 1 && Is(t, at, Dried) && Name(t, at + 1) is ({ Kind: "pulse" }, _))
+        // Frozen corn: how something comes that this product does not know.
+        && !(vocabulary.Before.At(t, at) is var (_, how) && how == length && IsUnknown(t, at + how))
             ? new((s, l) => new LinePart.Said(s, l, of, what), length)
             : default;
+
+    private bool IsUnknown(IReadOnlyList<Token<LineToken>> t, int at) =>
+        at < t.Count && t[at].Kind == LineToken.Word && !vocabulary.Idle.Contains(t[at].ToStringValue()) && Best(t, at).Tokens == 0;
 
     /// <summary>no onion, without rice, not soaked, skip the coconut.</summary>
     private Found Without(IReadOnlyList<Token<LineToken>> t, int at)
@@ -185,7 +156,8 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
     /// <summary>300 g chickpeas, chickpeas 300 g, two cups of rice, half a kilo, a tin of beans, lentils.</summary>
     private Found Amounted(IReadOnlyList<Token<LineToken>> t, int at)
     {
-        if (Amount(t, at) is var (amount, length) && length > 0)
+        // "Half-cooked beans" are no half of anything.
+        if (vocabulary.Before.At(t, at) is null && Amount(t, at) is var (amount, length) && length > 0)
         {
             var next = at + length;
             while (
@@ -197,37 +169,36 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             }
 
             // A tin of tomatoes is a name; a tin of beans an amount of them.
-            if (Name(t, next) is not var (name, words))
+            if (Thing(t, next) is not { } counted)
             {
                 return default;
             }
 
-            amount = Weighed(amount, name);
-            return name.Kind == "extra" || amount.Unit != "piece"
-                ? new((s, l) => new LinePart.Named(s, l, name.Kind, name.Ids, amount, false), next + words - at)
-                : default;
+            amount = Weighed(amount, counted.Name);
+            return counted.Name.Kind == "extra" || amount.Unit != "piece" ? counted.Part(amount, next - at) : default;
         }
 
-        if (Name(t, at) is not var (plain, taken))
+        if (Thing(t, at) is not { } thing)
         {
             return default;
         }
 
         // Dry seed is what it is, not how it is eaten.
-        taken += plain.Kind == "pulse" && Is(t, at + taken, Dried) ? 1 : 0;
-        var from = at + taken;
+        var dry = thing.Name.Kind == "pulse" && Is(t, at + thing.Length, Dried) ? 1 : 0;
+        thing = thing with { Length = thing.Length + dry };
+        var from = at + thing.Length;
         // After what goes in beside, an amount behind a comma is rather the pulse's.
-        while (from < t.Count && (Is(t, from, ":", "(", "=") || (plain.Kind != "extra" && Is(t, from, "-", ","))))
+        while (from < t.Count && (Is(t, from, ":", "(", "=") || (thing.Name.Kind != "extra" && Is(t, from, "-", ","))))
         {
             from++;
         }
 
         var (after, more) = Amount(t, from);
         // "Basmati 300": nobody counts grains.
-        after = more > 0 && Stands(t, from + more) ? Weighed(after, plain) : after;
+        after = more > 0 && Stands(t, from + more) ? Weighed(after, thing.Name) : after;
         return more > 0 && after.Unit != "piece" && !BelongsToNext(t, from + more)
-            ? new((s, l) => new LinePart.Named(s, l, plain.Kind, plain.Ids, after, false), from + more - at)
-            : new((s, l) => new LinePart.Named(s, l, plain.Kind, plain.Ids, null, false), taken);
+            ? thing.Part(after, from + more - at - thing.Length)
+            : thing.Part(null, 0);
     }
 
     /// <summary>A large bare number of a pulse or a rice are grams.</summary>

@@ -28,7 +28,11 @@ public abstract record LinePart(int Start, int Length)
     /// <param name="Ids">What it may mean, the likeliest first.</param>
     /// <param name="Without">It is not wanted.</param>
     public sealed record Named(int Start, int Length, string Kind, IReadOnlyList<string> Ids, SaidAmount? Amount, bool Without)
-        : LinePart(Start, Length);
+        : LinePart(Start, Length)
+    {
+        /// <summary>How it comes, each of <see cref="Quality"/>.</summary>
+        public IReadOnlyList<string> Is { get; init; } = [];
+    }
 
     /// <summary>An amount by itself.</summary>
     public sealed record Loose(int Start, int Length, SaidAmount Amount) : LinePart(Start, Length);
@@ -48,7 +52,7 @@ public abstract record LinePart(int Start, int Length)
     ) : LinePart(Start, Length);
 
     /// <summary>A word with one meaning: style, soak, method, target.</summary>
-    /// <param name="Of">style, soak, method, from, pulse, rice, join, stage, stood (since when they soak), pulse_state or rice_state.</param>
+    /// <param name="Of">style, soak, method, from, pulse, rice, join, stage or stood (since when they soak).</param>
     public sealed record Said(int Start, int Length, string Of, string Means) : LinePart(Start, Length);
 
     /// <summary>They have stood in water since this hour.</summary>

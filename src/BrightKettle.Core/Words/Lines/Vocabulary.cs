@@ -21,11 +21,17 @@ internal sealed record SpokenDish(
 );
 
 /// <summary>spoken-words.json: what else is said, by its meaning.</summary>
+/// <param name="Halves">Of the day: morning or evening.</param>
+/// <param name="Before">How a thing comes, said before its name: frozen peas.</param>
+/// <param name="Behind">The same behind it: peas from the freezer.</param>
 internal sealed record SpokenWords(
     IReadOnlyDictionary<string, IReadOnlyList<string>> Words,
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Before,
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Behind,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Days,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Weekdays,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Clock,
+    IReadOnlyDictionary<string, IReadOnlyList<string>> Halves,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Units,
     IReadOnlyList<string> People,
     IReadOnlyList<string> Kids,
@@ -40,18 +46,26 @@ internal sealed class Vocabulary
     public Phrases<SpokenName> Names { get; } = new();
     public Phrases<SpokenDish> Dishes { get; } = new();
     public Phrases<string> Words { get; } = new();
+    public Phrases<string> Before { get; } = new();
+    public Phrases<string> Behind { get; } = new();
     public Phrases<string> Days { get; } = new();
     public Phrases<string> Weekdays { get; } = new();
     public Phrases<string> Clock { get; } = new();
+    public Phrases<string> Halves { get; } = new();
     public Phrases<string> Units { get; } = new();
     public Phrases<string> People { get; } = new();
     public Phrases<string> Kids { get; } = new();
     public Phrases<string> Without { get; } = new();
     public HashSet<string> Idle { get; }
+
+    /// <summary>Pulses that come green as well as dried.</summary>
+    public HashSet<string> SoldGreen { get; }
+
     public Dictionary<string, double> Numbers { get; } = [];
 
     public Vocabulary(PulseCatalogue catalogue)
     {
+        SoldGreen = [.. catalogue.Pulses.Where(p => p.Green is not null).Select(p => p.Id)];
         // Households' names first: of a name that means several they know the likeliest.
         foreach (var name in PulseCatalogue.ReadList<SpokenName>("spoken-names.json"))
         {
@@ -83,9 +97,12 @@ internal sealed class Vocabulary
 
         var words = PulseCatalogue.ReadOne<SpokenWords>("spoken-words.json");
         All(Words, words.Words);
+        All(Before, words.Before);
+        All(Behind, words.Behind);
         All(Days, words.Days);
         All(Weekdays, words.Weekdays);
         All(Clock, words.Clock);
+        All(Halves, words.Halves);
         All(Units, words.Units);
         All(People, words.People);
         All(Kids, words.Kids);

@@ -35,7 +35,16 @@ const measureOut: MeasureOut = {
   boilingMillilitres: null,
   others: [],
   extras: [
-    { extraId: 'leaf', name: 'Leaf or sprig', grams: 1, time: 'start', pieces: 2, blanched: false, note: '' },
+    {
+      extraId: 'leaf',
+      name: 'Leaf or sprig',
+      grams: 1,
+      time: 'start',
+      pieces: 2,
+      blanched: false,
+      frozen: null,
+      note: '',
+    },
   ],
   salt: { percent: 0.9, targetPercent: 0.9, addGrams: 12, teaspoons: 2, finding: null, sources: [] },
   riceVesselName: null,
@@ -45,6 +54,8 @@ const measureOut: MeasureOut = {
   littleSalty: null,
   cookedGrams: 1600,
   cookedGramsEach: 400,
+  pulseState: 'dry',
+  riceState: 'dry',
 };
 const plan = { pulseName: 'Pinto beans', riceName: 'white rice', order: 'pulse_first', measureOut } as Plan;
 
@@ -213,6 +224,32 @@ describe('what to measure out', () => {
       note: 'cooked and drained, from 300 g dry',
       cups: 1.5,
     }));
+  it('says how things come that are not dry from the bag', () => {
+    const notes = measureLines(
+      {
+        ...measureOut,
+        pulseState: 'frozen_green',
+        riceState: 'fridge',
+        riceRinse: 'no',
+        extras: [
+          {
+            extraId: 'coconut_milk',
+            name: 'Coconut milk',
+            grams: 400,
+            time: 'join',
+            pieces: 0,
+            blanched: false,
+            frozen: 'thawed',
+            note: '',
+          },
+        ],
+      },
+      plan,
+    ).map((l) => l.note);
+    expect(notes[0]).toBe('frozen, as they are');
+    expect(notes).toContain('cooked before');
+    expect(notes).toContain('thawed, in when they are soft');
+  });
   it('lists only what this dish needs', () => {
     expect(measureLines(measureOut, plan).map((l) => l.what)).toEqual([
       'Pinto beans',

@@ -138,8 +138,14 @@ export function measureLines(m: MeasureOut, plan: Plan): MeasureLine[] {
           amount: grams(drained),
           note: collapsed ? say('measure.collapsed_cooked') : say('measure.cooked', { grams: dry }),
         };
+  const own = scale(m.pulseGrams, m.drainedGrams);
   const lines: MeasureLine[] = [
-    { what: plan.pulseName, ...scale(m.pulseGrams, m.drainedGrams), cups: m.pulseCups },
+    {
+      what: plan.pulseName,
+      ...own,
+      note: m.pulseState === 'dry' ? own.note : say(`measure.${m.pulseState}`),
+      cups: m.pulseCups,
+    },
     ...m.others.map((o) => ({ what: o.name, ...scale(o.grams, o.drainedGrams, o.collapsed) })),
   ];
   // Into a slow cooker it goes hot.
@@ -157,7 +163,13 @@ export function measureLines(m: MeasureOut, plan: Plan): MeasureLine[] {
     lines.push({
       what: say('measure.rice.what', { rice: plan.riceName ?? null }),
       amount: grams(m.riceGrams),
-      note: say(m.riceRinse === 'no' ? 'measure.not_rinsed' : 'measure.rinsed'),
+      note: say(
+        m.riceState !== 'dry'
+          ? 'measure.rice_cooked'
+          : m.riceRinse === 'no'
+            ? 'measure.not_rinsed'
+            : 'measure.rinsed',
+      ),
       ...(m.riceCups ? { cups: m.riceCups } : {}),
     });
   water('water', m.firstWaterMillilitres);
@@ -168,12 +180,16 @@ export function measureLines(m: MeasureOut, plan: Plan): MeasureLine[] {
       amount: millilitres(m.riceWaterMillilitres),
       note: say('measure.rice_water.note'),
     });
-  for (const x of m.extras)
+  for (const x of m.extras) {
+    const note = x.pieces
+      ? say('measure.extra.pieces', { pieces: x.pieces })
+      : say(`measure.extra.${x.time}`);
     lines.push({
       what: say('measure.extra.what', { name: x.name, blanched: x.blanched ? 'yes' : 'no' }),
       amount: grams(x.grams),
-      note: x.pieces ? say('measure.extra.pieces', { pieces: x.pieces }) : say(`measure.extra.${x.time}`),
+      note: x.frozen ? say('measure.extra.frozen', { frozen: x.frozen, note }) : note,
     });
+  }
   lines.push({
     what: say('measure.salt.what'),
     amount: grams(m.salt.addGrams),

@@ -131,7 +131,8 @@ export class Tonight {
     const leaves = (dish.method ?? 'open_pot') === 'open_pot' && !dish.others?.length;
     this.dish = leaves ? dish : { ...dish, riceJoin: 'in_the_pot' };
     // How the pulses come is said of these, by themselves.
-    if (dish.others?.length || (change.pulseId && change.pulseId !== before)) this.dish.pulseState = null;
+    const others = change.pulseId && change.pulseId !== before && change.pulseState === undefined;
+    if (dish.others?.length || others) this.dish.pulseState = null;
     this.mended = null;
     return this.ask();
   }
@@ -191,6 +192,7 @@ export class Tonight {
             pulseTarget: offer.pulseTarget ?? dish.pulseTarget,
           }
         : {}),
+      ...(offer.kind === 'place' ? { riceVesselId: offer.riceVesselId ?? null } : {}),
       ...(offer.scale && this.#amounts
         ? {
             pulse: scaled(this.#amounts.pulse, 0),

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Dish, Kitchen, Plan } from '../api/client';
+import type { Dinner, Dish, Kitchen, Plan } from '../api/client';
+import type { Alternative } from '../api/problem';
 import type { Answer } from '../api/client';
 
 const plan = vi.hoisted(() => vi.fn());
@@ -159,5 +160,58 @@ describe('tonight', () => {
     });
     expect(tonight.dish.pulse).toEqual({ value: 150, unit: 'g' });
     expect(tonight.dish.rice).toEqual({ value: 100, unit: 'g' });
+  });
+
+  it('keeps how the pulses come for those that come so, and asks for none that came with others', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    // A line brings both at once.
+    await tonight.change({ pulseId: 'pea_whole_green', pulseState: 'frozen_green' });
+    expect(tonight.dish.pulseState).toBe('frozen_green');
+    await tonight.change({ people: 3 });
+    expect(tonight.dish.pulseState).toBe('frozen_green');
+    await tonight.change({ pulseId: 'chickpea' });
+    expect(tonight.dish.pulseState).toBeNull();
+    await tonight.change({
+      pulseState: 'half_cooked',
+      others: [{ pulseId: 'pinto', amount: null, target: null }],
+    });
+    expect(tonight.dish.pulseState).toBeNull();
+  });
+
+  it('begins another dish at the same hour in another pot, and says of a kept one which it is', async () => {
+    const two = {
+      ...kitchen,
+      vessels: [
+        { id: 'small', brimMillilitres: 1500 },
+        { id: 'blue', brimMillilitres: 4000 },
+        { id: 'wide', brimMillilitres: 7000 },
+      ],
+      burners: [{ id: 'front' }, { id: 'back' }],
+    } as Kitchen;
+    const tonight = new Tonight();
+    await tonight.begin(two);
+    tonight.open = { id: 'kept' } as Dinner;
+    expect(tonight.asked.keptAs).toBe('kept');
+    await tonight.change({ serveAtLocal: '2026-11-26T18:30', burnerId: 'front' });
+    await tonight.beginBeside(two);
+    expect(tonight.dish).toMatchObject({
+      serveAtLocal: '2026-11-26T18:30',
+      vesselId: 'wide',
+      burnerId: 'back',
+    });
+    expect(tonight.asked.keptAs).toBeNull();
+  });
+
+  it('takes a place that is offered with its pot, its burner and the pot of the rice', async () => {
+    const tonight = new Tonight();
+    await tonight.begin(kitchen);
+    await tonight.take({
+      kind: 'place',
+      vesselId: 'small',
+      burnerId: 'back',
+      riceVesselId: 'blue',
+    } as Alternative);
+    expect(tonight.dish).toMatchObject({ vesselId: 'small', burnerId: 'back', riceVesselId: 'blue' });
   });
 });

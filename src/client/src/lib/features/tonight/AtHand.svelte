@@ -2,6 +2,7 @@
   import type { Dish, Catalogue } from '../../api/client';
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
+  import SelectField from '../../ui/SelectField.svelte';
 
   type Props = { tonight: Tonight; catalogue: Catalogue };
   let { tonight, catalogue }: Props = $props();
@@ -23,44 +24,30 @@
 
 <!-- How the things come into the kitchen, where that is not dry from the bag. -->
 {#if asked}
-  <div>
-    <label class="mb-1 block text-sm font-semibold" for="pulse-state">{say('pulse_state.legend')}</label>
-    <select
-      id="pulse-state"
-      class="select w-full text-[0.95rem]"
-      value={dish.pulseState ?? 'dry'}
-      onchange={(e) => tonight.change({ pulseState: e.currentTarget.value as State, pulse: null })}
-    >
-      {#each states as s (s)}<option value={s}>{say(`pulse_state.${s}`)}</option>{/each}
-    </select>
-    {#if tonight.fault('pulseState')}<p class="text-error mt-1 text-sm" role="alert">
-        {tonight.fault('pulseState')}
-      </p>{/if}
-  </div>
+  <SelectField
+    id="pulse-state"
+    label={say('pulse_state.legend')}
+    options={states.map((s) => ({ id: s, name: say(`pulse_state.${s}`) }))}
+    value={dish.pulseState ?? 'dry'}
+    onchange={(pulseState) => tonight.change({ pulseState, pulse: null })}
+    error={tonight.fault('pulseState')}
+  />
   {#if dish.pulseState === 'half_cooked'}
-    <div>
-      <label class="mb-1 block text-sm font-semibold" for="half-cooked">{say('half_cooked.legend')}</label>
-      <select
-        id="half-cooked"
-        class="select w-full text-[0.95rem]"
-        value={dish.halfCookedTo ?? 'chalky_middle'}
-        onchange={(e) => tonight.change({ halfCookedTo: e.currentTarget.value as Half })}
-      >
-        {#each halves as h (h)}<option value={h}>{say(`half_cooked.${h}`)}</option>{/each}
-      </select>
-    </div>
+    <SelectField
+      id="half-cooked"
+      label={say('half_cooked.legend')}
+      options={halves.map((h) => ({ id: h, name: say(`half_cooked.${h}`) }))}
+      value={dish.halfCookedTo ?? 'chalky_middle'}
+      onchange={(halfCookedTo) => tonight.change({ halfCookedTo })}
+    />
   {/if}
 {/if}
 {#if dish.riceId}
-  <div>
-    <label class="mb-1 block text-sm font-semibold" for="rice-state">{say('rice_state.legend')}</label>
-    <select
-      id="rice-state"
-      class="select w-full text-[0.95rem]"
-      value={dish.riceState ?? 'dry'}
-      onchange={(e) => tonight.change({ riceState: e.currentTarget.value as RiceState, rice: null })}
-    >
-      {#each rices as r (r)}<option value={r}>{say(`rice_state.${r}`)}</option>{/each}
-    </select>
-  </div>
+  <SelectField
+    id="rice-state"
+    label={say('rice_state.legend')}
+    options={rices.map((r) => ({ id: r, name: say(`rice_state.${r}`) }))}
+    value={dish.riceState ?? 'dry'}
+    onchange={(riceState) => tonight.change({ riceState, rice: null })}
+  />
 {/if}

@@ -15,7 +15,7 @@
 
   const dishes = $derived(
     plan.beside
-      .map((n) => ({ with: n.title, all: plan.clashes.filter((c) => c.with === n.title) }))
+      .map((n) => ({ id: n.id, with: n.title, all: plan.clashes.filter((c) => c.with === n.id) }))
       .filter((d) => d.all.length > 0)
       .map((d) => ({
         ...d,
@@ -31,7 +31,7 @@
 
 {#if dishes.length}
   <section class="dish border-secondary! no-print px-4 py-3" data-clashes>
-    {#each dishes as d (d.with)}
+    {#each dishes as d (d.id)}
       <div class="flex flex-wrap gap-x-3">
         <h2 class="text-base font-semibold">{say('beside.title', { with: d.with })}</h2>
         <ul class="contents">

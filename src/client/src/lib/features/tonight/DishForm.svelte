@@ -181,7 +181,7 @@
     </div>
     <AmountField
       id="pulse-amount"
-      label="{pulse?.said ?? 'Pulses'}, dry"
+      label={say('amount.pulse', { pulse: pulse?.said ?? 'Pulses', state: dish.pulseState ?? 'dry' })}
       value={pulseAmount.value}
       unit={pulseAmount.unit}
       onchange={(value, unit) => amount('pulse', value, unit)}
@@ -192,7 +192,7 @@
   {#if dish.riceId}
     <AmountField
       id="rice-amount"
-      label="{capital(rice?.said ?? 'rice')}, dry"
+      label={say('amount.rice', { rice: capital(rice?.said ?? 'rice'), state: dish.riceState ?? 'dry' })}
       value={riceAmount.value}
       unit={riceAmount.unit}
       onchange={(value, unit) => amount('rice', value, unit)}
@@ -200,7 +200,9 @@
       more={unitsFor(dish.riceId)}
     />
   {/if}
-  {#if dish.method !== 'cooked'}
+  {#if dish.method !== 'cooked' && (dish.pulseState ?? 'dry') !== 'dry'}
+    <p class="text-[0.95rem]">{capital(say(`pulse_state.${dish.pulseState ?? 'dry'}`))}</p>
+  {:else if dish.method !== 'cooked'}
     <SoakChoice {tonight} {kitchen} />
   {:else if tonight.plan?.measureOut.drainedGrams}
     <p class="text-sm" data-drained>

@@ -23,6 +23,18 @@
     onchange(chosen.map((c) => (c.extraId === id ? { ...c, ...part } : c)));
 </script>
 
+{#snippet asked(wish: ExtraWish, what: 'frozen' | 'blanched', words: string)}
+  <label class="col-span-3 flex min-h-10 items-center gap-2 text-[0.95rem]">
+    <input
+      type="checkbox"
+      class="checkbox checkbox-sm"
+      aria-label="{name(wish.extraId)}, {words}"
+      checked={wish[what] ?? false}
+      onchange={(e) => change(wish.extraId, { [what]: e.currentTarget.checked })}
+    />{words}
+  </label>
+{/snippet}
+
 <fieldset>
   <legend class="mb-1 text-sm font-semibold">And in the pot</legend>
   {#each chosen as wish (wish.extraId)}
@@ -58,26 +70,10 @@
         onclick={() => onchange(chosen.filter((c) => c.extraId !== wish.extraId))}><X size={16} /></button
       >
       {#if freezes(wish.extraId)}
-        <label class="col-span-3 flex min-h-10 items-center gap-2 text-[0.95rem]">
-          <input
-            type="checkbox"
-            class="checkbox checkbox-sm"
-            aria-label="{name(wish.extraId)}, {say('extra.frozen')}"
-            checked={wish.frozen ?? false}
-            onchange={(e) => change(wish.extraId, { frozen: e.currentTarget.checked })}
-          />{say('extra.frozen')}
-        </label>
+        {@render asked(wish, 'frozen', say('extra.frozen'))}
       {/if}
       {#if cured(wish.extraId)}
-        <label class="col-span-3 flex min-h-10 items-center gap-2 text-[0.95rem]">
-          <input
-            type="checkbox"
-            class="checkbox checkbox-sm"
-            aria-label="{name(wish.extraId)}, blanched first"
-            checked={wish.blanched ?? false}
-            onchange={(e) => change(wish.extraId, { blanched: e.currentTarget.checked })}
-          />blanched first: less salt
-        </label>
+        {@render asked(wish, 'blanched', say('extra.blanched'))}
       {/if}
     </div>
   {/each}

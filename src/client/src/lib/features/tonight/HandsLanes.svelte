@@ -27,16 +27,18 @@
       .domain([from - 120_000, to + 120_000])
       .range([left, width - 14]),
   );
-  const lanes = $derived([
-    ...(tasks.length ? ['Beside'] : []),
-    'At the stove',
-    ...hands.flames.map((f) => f.vesselName),
-    ...plan.beside.map((n) => n.title),
+  type Span = { from: string; to: string };
+  type Lane = { key: string; name: string; burner?: string | null };
+  const lanes = $derived<Lane[]>([
+    ...(tasks.length ? [{ key: 'tasks', name: 'Beside' }] : []),
+    { key: 'visits', name: 'At the stove' },
+    ...hands.flames.map((f, i) => ({ key: `pot${i}`, name: f.vesselName, burner: f.burnerName })),
+    ...plan.beside.map((n) => ({ key: n.id, name: n.title })),
   ]);
   /** Of another dish, what falls into the picture. */
   const inside = (s: { from: string; to: string }) =>
     Date.parse(s.to) > from && Date.parse(s.from) < to && near(s.from);
-  const y = (lane: string) => 4 + lanes.indexOf(lane) * rowHeight;
+  const y = (key: string) => 4 + lanes.findIndex((l) => l.key === key) * rowHeight;
   const height = $derived(lanes.length * rowHeight + 26);
   const box = (a: string, b: string) => {
     const start = Math.max(left, x(new Date(a)));
@@ -53,6 +55,27 @@
     ].sort((a, b) => Date.parse(a.from) - Date.parse(b.from)),
   );
 </script>
+
+{#snippet hand(s: Span, lane: string, opacity: number)}
+  {@const b = box(s.from, s.to)}
+  <rect x={b.x} y={y(lane) + 2} width={b.width} height="22" rx="4" fill="var(--color-primary)" {opacity} />
+{/snippet}
+
+<!-- Of another dish it is only outlined. -->
+{#snippet flame(s: Span, lane: string, own: boolean)}
+  {@const b = box(s.from, s.to)}
+  <rect
+    x={b.x}
+    y={y(lane) + 8}
+    width={b.width}
+    height="10"
+    rx="5"
+    fill={own ? 'var(--color-secondary)' : 'none'}
+    stroke="var(--color-secondary)"
+    stroke-width={own ? 0 : 1.5}
+    opacity={own ? 0.8 : 1}
+  />
+{/snippet}
 
 <section class="dish mt-4 px-4 py-3" aria-labelledby="hands-title">
   <div class="flex flex-wrap items-baseline gap-x-4">
@@ -77,19 +100,28 @@
           >{clock(tick.toISOString(), zone)}</text
         >
       {/each}
-      {#each lanes as lane (lane)}
-        {@const burner = hands.flames.find((f) => f.vesselName === lane)?.burnerName}
-        <text x="0" y={y(lane) + (burner ? 12 : 17)} class="fill-base-content text-[12.5px] font-semibold"
-          >{short(lane)}</text
+      {#each lanes as lane (lane.key)}
+        <text
+          x="0"
+          y={y(lane.key) + (lane.burner ? 12 : 17)}
+          class="fill-base-content text-[12.5px] font-semibold">{short(lane.name)}</text
         >
-        {#if burner}<text x="0" y={y(lane) + 23} class="fill-base-content text-[10.5px]">{burner}</text>{/if}
-        <line x1={left} x2={width - 14} y1={y(lane) + 25} y2={y(lane) + 25} stroke="var(--color-base-300)" />
+        {#if lane.burner}<text x="0" y={y(lane.key) + 23} class="fill-base-content text-[10.5px]"
+            >{lane.burner}</text
+          >{/if}
+        <line
+          x1={left}
+          x2={width - 14}
+          y1={y(lane.key) + 25}
+          y2={y(lane.key) + 25}
+          stroke="var(--color-base-300)"
+        />
       {/each}
       {#each tasks as t (t.id)}
         {@const b = box(t.from, t.to)}
         <rect
           x={b.x}
-          y={y('Beside') + 2}
+          y={y('tasks') + 2}
           width={b.width}
           height="22"
           rx="5"
@@ -101,64 +133,20 @@
         {#if b.width > t.name.length * 6.4}
           <text
             x={b.x + b.width / 2}
-            y={y('Beside') + 17}
+            y={y('tasks') + 17}
             text-anchor="middle"
             class="text-[12px] font-semibold {t.attended ? 'fill-accent-content' : 'fill-base-content'}"
             >{t.name}</text
           >
         {/if}
       {/each}
-      {#each visits as v, i (v.id + i)}
-        {@const b = box(v.from, v.to)}
-        <rect
-          x={b.x}
-          y={y('At the stove') + 2}
-          width={b.width}
-          height="22"
-          rx="4"
-          fill="var(--color-primary)"
-        />
+      {#each visits as v, i (v.id + i)}{@render hand(v, 'visits', 1)}{/each}
+      {#each hands.flames as lane, i (i)}
+        {#each lane.burns.filter((s) => near(s.from)) as s (s.from)}{@render flame(s, `pot${i}`, true)}{/each}
       {/each}
-      {#each hands.flames as lane (lane.vesselName)}
-        {#each lane.burns.filter((s) => near(s.from)) as s (s.from)}
-          {@const b = box(s.from, s.to)}
-          <rect
-            x={b.x}
-            y={y(lane.vesselName) + 8}
-            width={b.width}
-            height="10"
-            rx="5"
-            fill="var(--color-secondary)"
-            opacity="0.8"
-          />
-        {/each}
-      {/each}
-      {#each plan.beside as n (n.title)}
-        {#each n.burns.filter(inside) as s (s.from + s.burnerName)}
-          {@const b = box(s.from, s.to)}
-          <rect
-            x={b.x}
-            y={y(n.title) + 8}
-            width={b.width}
-            height="10"
-            rx="5"
-            fill="none"
-            stroke="var(--color-secondary)"
-            stroke-width="1.5"
-          />
-        {/each}
-        {#each n.hands.filter(inside) as s, i (s.from + i)}
-          {@const b = box(s.from, s.to)}
-          <rect
-            x={b.x}
-            y={y(n.title) + 3}
-            width={b.width}
-            height="20"
-            rx="4"
-            fill="var(--color-primary)"
-            opacity="0.75"
-          />
-        {/each}
+      {#each plan.beside as n (n.id)}
+        {#each n.burns.filter(inside) as s (s.from + s.burnerName)}{@render flame(s, n.id, false)}{/each}
+        {#each n.hands.filter(inside) as s, i (s.from + i)}{@render hand(s, n.id, 0.75)}{/each}
       {/each}
     </svg>
   </figure>

@@ -4,6 +4,7 @@
   import { saltIds, saltName } from '../../format/words';
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
+  import SelectField from '../../ui/SelectField.svelte';
   import AtHand from './AtHand.svelte';
 
   type Props = { tonight: Tonight; kitchen: Kitchen; catalogue: Catalogue };
@@ -147,16 +148,12 @@
     {#if tonight.fault('littleOnes')}<p class="text-error text-sm" role="alert">
         {tonight.fault('littleOnes')}
       </p>{/if}
-    <div>
-      <label class="mb-1 block text-sm font-semibold" for="burner">Flame</label>
-      <select
-        id="burner"
-        class="select w-full text-[0.95rem]"
-        value={dish.burnerId}
-        onchange={(e) => tonight.change({ burnerId: e.currentTarget.value })}
-      >
-        {#each kitchen.burners as b (b.id)}<option value={b.id}>{b.name}</option>{/each}
-      </select>
-    </div>
+    <SelectField
+      id="burner"
+      label="Flame"
+      options={kitchen.burners}
+      value={dish.burnerId ?? ''}
+      onchange={(burnerId) => tonight.change({ burnerId })}
+    />
   </div>
 </details>

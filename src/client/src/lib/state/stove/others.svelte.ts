@@ -5,6 +5,9 @@ import { Stove } from './stove.svelte';
 
 const lookEvery = 60_000;
 
+/** Followed at once: a browser keeps six lines open to one kettle, and one is the dish itself. */
+const most = 3;
+
 /** What an alarm or a list says of a moment or a visit. */
 export function dueWords(evening: StoveState, id: string): string {
   if (id.startsWith('visit:')) return visitWords(id.split(':')[1] ?? '').ask || say('ring.look');
@@ -47,6 +50,7 @@ export class OtherPots {
     if (this.#closed || !answer.ok) return;
     const wanted = answer.value
       .filter((l) => l.id !== this.besides && !l.served && !l.setAside)
+      .slice(0, most)
       .map((l) => l.id);
     for (const gone of this.pots.filter((p) => !wanted.includes(p.id))) gone.close();
     const stay = this.pots.filter((p) => wanted.includes(p.id));

@@ -1,0 +1,107 @@
+using Superpower.Model;
+
+namespace BrightKettle.Core.Words.Lines;
+
+/// <summary>How what is named comes into the kitchen; <see cref="SpokenWords.Before"/> and <see cref="SpokenWords.Behind"/> say it.</summary>
+public static class Quality
+{
+    public const string Frozen = "frozen";
+
+    /// <summary>Cooked before and kept cold.</summary>
+    public const string Chilled = "chilled";
+
+    public const string Cooked = "cooked";
+
+    public const string Half = "half";
+
+    /// <summary>Never dried.</summary>
+    public const string Green = "green";
+
+    public const string Toasted = "toasted";
+
+    /// <summary>In a pot of its own.</summary>
+    public const string Apart = "apart";
+}
+
+/// <content>Frozen peas, peas from the freezer, cooked black beans, 400 g leftover rice, basmati beside.</content>
+internal sealed partial class LineGrammar
+{
+    /// <summary>A name with how it comes.</summary>
+    private sealed record NamedThing(SpokenName Name, IReadOnlyList<string> Is, int Length)
+    {
+        /// <param name="more">Tokens of the amount.</param>
+        public Found Part(SaidAmount? amount, int more) =>
+            new((s, l) => new LinePart.Named(s, l, Name.Kind, Name.Ids, amount, false) { Is = Is }, Length + more);
+    }
+
+    private NamedThing? Thing(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        var (found, next) = (new List<string>(), at);
+        (SpokenName Name, int Length)? name;
+        // A name may begin with such a word: fresh tomatoes.
+        while ((name = Name(t, next)) is null && vocabulary.Before.At(t, next) is var (quality, length) && Comes(t, next, quality))
+        {
+            found.Add(quality);
+            next += length;
+        }
+
+        if (name is not { } named || found.Exists(q => !Fits(q, named.Name)))
+        {
+            return null;
+        }
+
+        next += named.Length;
+        var behind = next;
+        while (behind < t.Count && Is(t, behind, ",", "are", "is"))
+        {
+            behind++;
+        }
+
+        // "In the fridge soaking" says more than "in the fridge"; before a name it is rather that one's.
+        if (
+            vocabulary.Behind.At(t, behind) is var (also, words)
+            && Fits(also, named.Name)
+            && !(vocabulary.Words.At(t, behind) is var (_, longer) && longer > words)
+            && !(behind > next && Name(t, behind + words) is not null)
+        )
+        {
+            found.Add(also);
+            next = behind + words;
+        }
+
+        return new(named.Name, found, next - at);
+    }
+
+    /// <summary>A pulse that nobody sells green does not come fresh: the word stands unread.</summary>
+    private bool Fits(string quality, SpokenName name) =>
+        quality != Quality.Green || name.Kind != "pulse" || name.Ids.Any(vocabulary.SoldGreen.Contains);
+
+    /// <summary>"Perfectly cooked lentils" are how they shall be, "cooked lentils" how they come.</summary>
+    private bool Comes(IReadOnlyList<Token<LineToken>> t, int at, string quality) =>
+        quality != Quality.Cooked || at == 0 || t[at - 1].Kind != LineToken.Word || Is(t, at - 1, Openers) || Stands(t, at - 1);
+
+    private static readonly string[] Openers =
+    [
+        "my",
+        "the",
+        "some",
+        "of",
+        "have",
+        "our",
+        "these",
+        "those",
+        "frozen",
+        "leftover",
+        "cold",
+        "g",
+        "gr",
+        "kg",
+        "cups",
+        "cup",
+        "grams",
+        "oz",
+        "lb",
+        "tin",
+        "tins",
+    ];
+}
