@@ -16,7 +16,9 @@ public sealed class KettleDb(DbContextOptions<KettleDb> options) : DbContext(opt
 
     public DbSet<VesselRow> Vessels => Set<VesselRow>();
 
-    public DbSet<ShelfRow> Shelf => Set<ShelfRow>();
+    public DbSet<BagRow> Bags => Set<BagRow>();
+
+    public DbSet<LearnedRow> Learned => Set<LearnedRow>();
 
     public DbSet<PairedDevice> PairedDevices => Set<PairedDevice>();
 

@@ -26,6 +26,8 @@ public sealed class AccessTests
     [InlineData("/", 390, 844, "enamel-day")]
     [InlineData("/dinners", 1280, 800, "enamel-day")]
     [InlineData("/dinners", 390, 844, "enamel-night")]
+    [InlineData("/cupboard", 1280, 800, "enamel-night")]
+    [InlineData("/cupboard", 390, 844, "enamel-day")]
     [InlineData("/notes", 1280, 800, "enamel-day")]
     [InlineData("/notes", 390, 844, "enamel-night")]
     [InlineData("/pots", 1280, 800, "enamel-night")]

@@ -1,4 +1,5 @@
 using BrightKettle.Server;
+using BrightKettle.Server.Hosting;
 using BrightKettle.Server.Work;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -58,6 +59,9 @@ public sealed class Kitchen : IDisposable
     public ChromeDriver Driver { get; }
 
     public FakeTimeProvider Clock => _server!.Clock;
+
+    /// <summary>Cooks what the demo's household cooked in the two months before.</summary>
+    public void WithPast() => _server!.Services.GetRequiredService<DemoPast>().CookAsync(CancellationToken.None).GetAwaiter().GetResult();
 
     /// <summary>Asks the server past the browser.</summary>
     public HttpClient Http => new() { BaseAddress = new Uri(Address) };

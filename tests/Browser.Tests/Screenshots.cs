@@ -58,11 +58,6 @@ public sealed class Screenshots
             k.AllWays();
             k.Driver.ExecuteScript("document.querySelector('.ways').scrollIntoView(); window.scrollBy(0, -70)");
             Shot("ways");
-            k.Way("Steam drum, pressure, soaked overnight");
-            k.Settle();
-            k.Until(_ => k.Text("ol").Contains("lock the lid", StringComparison.OrdinalIgnoreCase));
-            k.Driver.ExecuteScript("window.scrollTo(0, 0)");
-            Shot("pressure");
             k.Driver.ExecuteScript("localStorage.removeItem('bright-kettle.draft')");
             k.Open("/");
             k.Find(By.Id("line"))
@@ -90,6 +85,7 @@ public sealed class Screenshots
             k.Open("/why");
             Shot("why");
             Stove(k, Shot);
+            Cupboard(k, Shot);
             k.Resize(390, 844, touch: true);
             k.Driver.ExecuteScript("localStorage.clear()");
             k.Open("/");
@@ -97,6 +93,15 @@ public sealed class Screenshots
             Shot("tonight-phone");
             Assert.True(File.Exists(Path.Combine(Folder, "tonight-phone.png")));
         });
+    }
+
+    private static void Cupboard(Kitchen k, Action<string> shot)
+    {
+        k.WithPast();
+        k.Open("/cupboard");
+        k.Find(By.CssSelector("[data-bag=bag-chickpea] summary")).Click();
+        k.Until(d => d.FindElements(By.CssSelector("[data-bag=bag-chickpea] li")).Count == 3);
+        shot("cupboard");
     }
 
     private static void WaysTried(Kitchen k) =>

@@ -25,6 +25,7 @@ public class ArchitectureTests
         ("Safety", ["Units", "Catalogue", "Kitchen", "Cooking"]),
         ("Planning", ["Units", "Catalogue", "Kitchen", "Cooking", "Safety"]),
         ("Stove", ["Units", "Catalogue", "Kitchen", "Cooking", "Learning", "Safety", "Planning"]),
+        ("Practice", ["Catalogue", "Cooking", "Stove"]),
         ("Words", ["Units", "Catalogue", "Kitchen", "Cooking", "Safety", "Planning"]),
     ];
 
@@ -43,7 +44,7 @@ public class ArchitectureTests
         ("Record", ["Answers", "Exchange", "Planning"]),
         ("Pairing", ["Settings", "Work", "Answers"]),
         ("Stove", ["Messages", "Work", "Answers", "Exchange", "Kitchen", "Planning", "Record", "Pairing"]),
-        ("Hosting", ["Messages", "Settings", "Answers", "Kitchen", "Planning", "Record", "Pairing", "Stove"]),
+        ("Hosting", ["Messages", "Settings", "Work", "Answers", "Exchange", "Kitchen", "Planning", "Record", "Pairing", "Stove"]),
     ];
 
     private static readonly Architecture Loaded = new ArchLoader()

@@ -107,6 +107,22 @@ public sealed class DataTests : IDisposable
     }
 
     [Fact]
+    public async Task What_stood_on_the_shelf_becomes_a_bag_of_each_and_goes_back_as_what_is_left()
+    {
+        _directory.Claim();
+        await using var db = Open();
+        var migrator = db.GetInfrastructure().GetRequiredService<IMigrator>();
+        var before = db.Database.GetMigrations().Last(m => string.CompareOrdinal(m, "20261129") < 0);
+        await migrator.MigrateAsync(before, Cancel);
+        await db.Database.ExecuteSqlRawAsync("INSERT INTO shelf (id, grams, version) VALUES ('brown_basmati', 640, 3)", Cancel);
+        await migrator.MigrateAsync(cancellationToken: Cancel);
+        var bag = await db.Bags.SingleAsync(Cancel);
+        Assert.Equal(("bag-brown-basmati", "brown_basmati", 640, "cupboard"), (bag.Id, bag.FoodId, bag.Grams, bag.Storage));
+        await migrator.MigrateAsync(before, Cancel);
+        Assert.Equal(640, await db.Database.SqlQuery<double>($"SELECT grams AS Value FROM shelf").SingleAsync(Cancel));
+    }
+
+    [Fact]
     public async Task A_database_with_something_to_lose_is_copied_before_it_is_migrated()
     {
         await Older();

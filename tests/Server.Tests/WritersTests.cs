@@ -165,18 +165,16 @@ public sealed class WritersTests : IDisposable
             (409, "kitchen.stale", null),
             await (await _http.DeleteAsync($"/api/kitchen/vessels/{vessel.Id}?version={vessel.Version}", Cancel)).Problem()
         );
-        var shelf = kitchen.Shelf[0];
+        var bag = kitchen.Bags[0];
+        var less = new BagChange(bag.FoodId, bag.Name, 100, Version: bag.Version);
+        Assert.Equal(HttpStatusCode.OK, (await _http.PutAsJsonAsync($"/api/kitchen/bags/{bag.Id}", less, Cancel)).StatusCode);
         Assert.Equal(
-            HttpStatusCode.OK,
-            (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(100, shelf.Version), Cancel)).StatusCode
+            (409, "kitchen.stale", null),
+            await (await _http.PutAsJsonAsync($"/api/kitchen/bags/{bag.Id}", less with { Grams = 200 }, Cancel)).Problem()
         );
         Assert.Equal(
             (409, "kitchen.stale", null),
-            await (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(200, shelf.Version), Cancel)).Problem()
-        );
-        Assert.Equal(
-            (409, "kitchen.stale", null),
-            await (await _http.PutAsJsonAsync($"/api/kitchen/shelf/{shelf.Id}", new ShelfChange(200), Cancel)).Problem()
+            await (await _http.DeleteAsync($"/api/kitchen/bags/{bag.Id}?version={bag.Version}", Cancel)).Problem()
         );
     }
 

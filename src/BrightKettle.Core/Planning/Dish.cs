@@ -92,6 +92,12 @@ public sealed record OtherPulse(Pulse Pulse, Mass Dry)
     /// <summary>Named by the cook for this one; null for what all of them are cooked to.</summary>
     public PulseTarget? Target { get; init; }
 
+    /// <summary>Of its own bag; null for one that is as known as the first.</summary>
+    public Pace? Pace { get; init; }
+
+    /// <summary>How old its bag is.</summary>
+    public Lot Lot { get; init; } = Lot.Fresh;
+
     public string Id => $"{Way.PulseId}_{Pulse.Id}";
 }
 
@@ -329,7 +335,9 @@ public sealed record Dish(
             ? changed with
             {
                 Pulse = Pulse.PickedGreen(),
-                Pace = Pace with { Spread = Math.Min(Pace.Spread, GreenSpread) },
+                // No bag of the cupboard, whatever is known of one.
+                Pace = new(1, Math.Min(Pace.Spread, GreenSpread)),
+                Lot = Lot.Fresh,
             }
             : changed;
     }

@@ -142,8 +142,9 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
         }
 
         ingredients.AddRange(
-            dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.Pace)
+            dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, o.Pace ?? dish.Pace)
             {
+                Lot = o.Lot,
                 Start = dish.Method == Method.Cooked ? dish.Start : null,
                 CookedSaltShare = dish.CookedSaltShare,
             })

@@ -193,6 +193,9 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                     dish with
                     {
                         Pulse = p,
+                        // Of another bag, of which nothing is known.
+                        Pace = new(1, catalogue.Constants.LotSpread),
+                        Lot = Lot.Fresh,
                         PulseState = PulseState.Dry,
                         Method = Method.OpenPot,
                         Cooker = null,

@@ -176,6 +176,8 @@ internal sealed partial class WaySolver
             dish with
             {
                 Pulse = other.Pulse,
+                Pace = other.Pace ?? dish.Pace,
+                Lot = other.Lot,
                 PulseDry = other.Dry,
                 OtherPulses = [],
                 Extras = [],

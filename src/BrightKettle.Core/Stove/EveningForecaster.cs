@@ -106,7 +106,7 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
     private const string Unnamed = "moment";
 
     /// <summary>What was done, at its real times, up to now.</summary>
-    private static Cook Past(EveningState evening, Instant now)
+    internal static Cook Past(EveningState evening, Instant now)
     {
         var deeds = evening.ActionsDone().Where(d => d.At <= now).ToList();
         var actions = deeds

@@ -23,12 +23,22 @@ internal sealed class VesselConfiguration : IEntityTypeConfiguration<VesselRow>
     }
 }
 
-internal sealed class ShelfConfiguration : IEntityTypeConfiguration<ShelfRow>
+internal sealed class BagConfiguration : IEntityTypeConfiguration<BagRow>
 {
-    public void Configure(EntityTypeBuilder<ShelfRow> builder)
+    public void Configure(EntityTypeBuilder<BagRow> builder)
     {
-        builder.ToTable("shelf");
+        builder.ToTable("bags");
+        builder.Property(r => r.Name).HasMaxLength(60);
         builder.Property(r => r.Version).IsConcurrencyToken().HasDefaultValue(1);
+    }
+}
+
+internal sealed class LearnedConfiguration : IEntityTypeConfiguration<LearnedRow>
+{
+    public void Configure(EntityTypeBuilder<LearnedRow> builder)
+    {
+        builder.ToTable("learned");
+        builder.HasKey(r => new { r.CookId, r.BagId });
     }
 }
 

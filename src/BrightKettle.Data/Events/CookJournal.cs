@@ -70,6 +70,12 @@ public sealed class CookJournal(KettleDb db)
         }
 
         await db.SaveChangesAsync(cancel);
+        if (happened.Kind is CookProjection.Deleted or CookProjection.Restored or CookProjection.LeftOut or CookProjection.Counted)
+        {
+            // What was learned from it counts no more, or again.
+            await db.Households.ExecuteUpdateAsync(h => h.SetProperty(x => x.LearnedVersion, x => x.LearnedVersion + 1), cancel);
+        }
+
         await transaction.CommitAsync(cancel);
         return new Recorded.Done(cook);
     }

@@ -25,6 +25,12 @@ public static class CookProjection
     /// <summary>The evening is over.</summary>
     public const string Finished = "finished";
 
+    /// <summary>Nothing is to be learned from it, whatever was seen.</summary>
+    public const string LeftOut = "left_out";
+
+    /// <summary>It counts again.</summary>
+    public const string Counted = "counted";
+
     public static CookRow Start(CookEvent first, string title, DateTimeOffset serveAt)
     {
         ArgumentNullException.ThrowIfNull(first);
@@ -66,6 +72,12 @@ public static class CookProjection
                 cook.FinishedAt = happened.OccurredAt;
                 break;
             case Told or Undone:
+                break;
+            case LeftOut:
+                cook.LeftOut = true;
+                break;
+            case Counted:
+                cook.LeftOut = false;
                 break;
             default:
                 cook.Deleted = false;

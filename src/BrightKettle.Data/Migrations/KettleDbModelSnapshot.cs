@@ -17,6 +17,60 @@ namespace BrightKettle.Data.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("BrightKettle.Data.Records.BagRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly?>("BestBefore")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("best_before");
+
+                    b.Property<DateOnly?>("BoughtOn")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("bought_on");
+
+                    b.Property<string>("FoodId")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("food_id");
+
+                    b.Property<double>("Grams")
+                        .HasColumnType("REAL")
+                        .HasColumnName("grams");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("TEXT")
+                        .HasColumnName("name");
+
+                    b.Property<DateOnly?>("OpenedOn")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("opened_on");
+
+                    b.Property<bool>("Removed")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("removed");
+
+                    b.Property<string>("Storage")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("storage");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasDefaultValue(1)
+                        .HasColumnName("version");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("bags", (string)null);
+                });
+
             modelBuilder.Entity("BrightKettle.Data.Records.BurnerRow", b =>
                 {
                     b.Property<string>("Id")
@@ -141,6 +195,14 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("INTEGER")
                         .HasColumnName("finished_at");
 
+                    b.Property<string>("LearnedAs")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("learned_as");
+
+                    b.Property<bool>("LeftOut")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("left_out");
+
                     b.Property<string>("ModelVersion")
                         .IsRequired()
                         .HasColumnType("TEXT")
@@ -216,6 +278,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("INTEGER")
                         .HasColumnName("keeps_soak_water");
 
+                    b.Property<int>("LearnedVersion")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("learned_version");
+
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT")
@@ -271,6 +337,34 @@ namespace BrightKettle.Data.Migrations
                         {
                             t.HasCheckConstraint("one_household", "id = 1");
                         });
+                });
+
+            modelBuilder.Entity("BrightKettle.Data.Records.LearnedRow", b =>
+                {
+                    b.Property<Guid>("CookId")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("cook_id");
+
+                    b.Property<string>("BagId")
+                        .HasColumnType("TEXT")
+                        .HasColumnName("bag_id");
+
+                    b.Property<double>("Log")
+                        .HasColumnType("REAL")
+                        .HasColumnName("log");
+
+                    b.Property<string>("PulseId")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("pulse_id");
+
+                    b.Property<double>("Spread")
+                        .HasColumnType("REAL")
+                        .HasColumnName("spread");
+
+                    b.HasKey("CookId", "BagId");
+
+                    b.ToTable("learned", (string)null);
                 });
 
             modelBuilder.Entity("BrightKettle.Data.Records.PairedDevice", b =>
@@ -332,28 +426,6 @@ namespace BrightKettle.Data.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("pairing_attempts", (string)null);
-                });
-
-            modelBuilder.Entity("BrightKettle.Data.Records.ShelfRow", b =>
-                {
-                    b.Property<string>("Id")
-                        .HasColumnType("TEXT")
-                        .HasColumnName("id");
-
-                    b.Property<double>("Grams")
-                        .HasColumnType("REAL")
-                        .HasColumnName("grams");
-
-                    b.Property<int>("Version")
-                        .IsConcurrencyToken()
-                        .ValueGeneratedOnAdd()
-                        .HasColumnType("INTEGER")
-                        .HasDefaultValue(1)
-                        .HasColumnName("version");
-
-                    b.HasKey("Id");
-
-                    b.ToTable("shelf", (string)null);
                 });
 
             modelBuilder.Entity("BrightKettle.Data.Records.VesselRow", b =>

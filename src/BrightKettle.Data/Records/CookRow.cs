@@ -28,6 +28,12 @@ public sealed class CookRow
     /// <summary>When the evening was closed; null before.</summary>
     public DateTimeOffset? FinishedAt { get; set; }
 
+    /// <summary>The version and the model by which it was read for what it teaches; null before.</summary>
+    public string? LearnedAs { get; set; }
+
+    /// <summary>The household wants nothing learned from it.</summary>
+    public bool LeftOut { get; set; }
+
     /// <summary>Sequence of the last event; a change that knows an older one is a conflict.</summary>
     public required long Version { get; set; }
 }

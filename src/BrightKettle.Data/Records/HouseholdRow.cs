@@ -47,6 +47,9 @@ public sealed class HouseholdRow
     public string StorageRule { get; set; } = "cautious";
 
     public int Version { get; set; } = 1;
+
+    /// <summary>Counts what was learned of the bags: what was worked out of an older one is out of date.</summary>
+    public int LearnedVersion { get; set; }
 }
 
 /// <summary>A pot of the household.</summary>
@@ -73,13 +76,32 @@ public sealed class VesselRow
     public int Version { get; set; } = 1;
 }
 
-/// <summary>What is left of a pulse or a rice.</summary>
-public sealed class ShelfRow
+/// <summary>A bag of a pulse or a rice: what was bought in one go.</summary>
+public sealed class BagRow
 {
-    /// <summary>In the catalogue.</summary>
     public required string Id { get; init; }
 
+    /// <summary>A pulse or a rice of the catalogue.</summary>
+    public required string FoodId { get; init; }
+
+    /// <summary>As the household calls it; empty where the food's own name will do.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>What is left; 0 where it was used up.</summary>
     public double Grams { get; set; }
+
+    public DateOnly? BoughtOn { get; set; }
+
+    public DateOnly? BestBefore { get; set; }
+
+    /// <summary>First cooked from; null while nobody did.</summary>
+    public DateOnly? OpenedOn { get; set; }
+
+    /// <summary>cool, cupboard, warm or hot.</summary>
+    public required string Storage { get; set; }
+
+    /// <summary>Gone from the cupboard, and kept for what was learned of it.</summary>
+    public bool Removed { get; set; }
 
     /// <summary>A change that knows an older one is a conflict.</summary>
     public int Version { get; set; } = 1;

@@ -36,10 +36,12 @@ public sealed record DishForm(
     IReadOnlyList<string>? Stages = null,
     string? PulseState = null,
     string? HalfCookedTo = null,
-    string? RiceState = null
+    string? RiceState = null,
+    string? BagId = null,
+    string? RiceBagId = null
 );
 
-public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null, string? Target = null);
+public sealed record OtherPulseForm(string PulseId, AmountForm? Amount = null, string? Target = null, string? BagId = null);
 
 public sealed record ExtraForm(
     string ExtraId,

@@ -100,12 +100,7 @@ public static class DemoHousehold
                 Gas = true,
             }
         );
-        db.Shelf.AddRange(
-            new ShelfRow { Id = "chickpea", Grams = 340 },
-            new ShelfRow { Id = "borlotti", Grams = 500 },
-            new ShelfRow { Id = "lentil_french", Grams = 220 },
-            new ShelfRow { Id = "brown_basmati", Grams = 900 }
-        );
+        db.Bags.AddRange(Bag("chickpea", 340), Bag("borlotti", 500), Bag("lentil_french", 220), Bag("brown_basmati", 900));
         await db.SaveChangesAsync(cancel);
 
         var now = Instant.FromDateTimeOffset(clock.GetUtcNow());
@@ -155,6 +150,16 @@ public static class DemoHousehold
             await db.SaveChangesAsync(cancel);
         }
     }
+
+    private static BagRow Bag(string food, double grams) =>
+        new()
+        {
+            Id = $"bag-{food.Replace('_', '-')}",
+            FoodId = food,
+            Name = string.Empty,
+            Grams = grams,
+            Storage = "cupboard",
+        };
 
     private static DishDto Dish(
         string pulse,

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Server.Answers;
@@ -32,7 +33,7 @@ public sealed record KitchenDto(
     IReadOnlyList<VesselDto> Vessels,
     IReadOnlyList<VesselDto> RemovedVessels,
     IReadOnlyList<BurnerDto> Burners,
-    IReadOnlyList<ShelfDto> Shelf,
+    IReadOnlyList<BagDto> Bags,
     DateTimeOffset Now,
     string NowLocal
 );
@@ -49,13 +50,74 @@ public sealed record VesselDto(
     int Version
 );
 
-/// <summary>What is left of a pulse or a rice.</summary>
+/// <summary>A bag of the cupboard.</summary>
+/// <param name="FoodName">Of the pulse or rice.</param>
+/// <param name="Name">The household's own; empty where the food's will do.</param>
+/// <param name="Grams">Left; 0 for a bag that was used up.</param>
+/// <param name="BoughtOn">As 2026-11-25; null where nobody knows.</param>
+/// <param name="First">Of its food, it is to be used first.</param>
+/// <param name="Pace">How fast it cooks; null for a rice.</param>
 /// <param name="Version">To be sent back with a change.</param>
-public sealed record ShelfDto(string Id, string Name, double Grams, int Version);
+public sealed record BagDto(
+    string Id,
+    string FoodId,
+    string FoodName,
+    string Name,
+    double Grams,
+    string? BoughtOn,
+    string? BestBefore,
+    string? OpenedOn,
+    [property: OneOf(typeof(Storage))] string Storage,
+    bool First,
+    BagPaceDto? Pace,
+    int Version
+);
 
-/// <summary>What is left now, g; 0 takes it off the shelf.</summary>
-/// <param name="Version">Of what was shown; 0 where nothing of it was on the shelf.</param>
-public sealed record ShelfChange(double Grams, int Version = 0);
+/// <summary>How long a bag takes against an unknown one of its pulse, as a factor on the time: 1.2 takes a fifth longer.</summary>
+/// <param name="Time">The middle.</param>
+/// <param name="TimeLow">Of ten such dinners one is quicker.</param>
+/// <param name="TimeHigh">Of ten such dinners one is slower.</param>
+/// <param name="UnknownLow">The same of a bag of which nothing is known.</param>
+/// <param name="Dinners">From this bag that told something.</param>
+/// <param name="OtherBags">Of the same pulse that told something.</param>
+public sealed record BagPaceDto(
+    double Time,
+    double TimeLow,
+    double TimeHigh,
+    double UnknownLow,
+    double UnknownHigh,
+    int Dinners,
+    int OtherBags
+);
+
+/// <summary>A bag as it is bought, or changed.</summary>
+/// <param name="Grams">20 to 25000; 0 for one that is used up.</param>
+/// <param name="BoughtOn">As 2026-11-25, not after today; null where nobody knows.</param>
+/// <param name="Version">Of what was shown; 0 for a new bag.</param>
+public sealed record BagChange(
+    string FoodId,
+    string Name,
+    double Grams,
+    string? BoughtOn = null,
+    string? BestBefore = null,
+    [property: OneOf(typeof(Storage))] string Storage = "cupboard",
+    int Version = 0
+);
+
+/// <summary>What one dinner from a bag says of it.</summary>
+/// <param name="Time">Factor on the time at which its looks point.</param>
+/// <param name="LeftOut">Nothing is learned from it.</param>
+/// <param name="Version">Of the dinner, to be sent back.</param>
+public sealed record BagDinnerDto(
+    Guid Id,
+    string Title,
+    DateTimeOffset ServeAt,
+    double Time,
+    double TimeLow,
+    double TimeHigh,
+    bool LeftOut,
+    long Version
+);
 
 /// <param name="Version">To be sent back with a change.</param>
 public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts, bool Gas, int Version);

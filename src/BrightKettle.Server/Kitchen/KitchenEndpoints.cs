@@ -23,7 +23,6 @@ public static class KitchenEndpoints
         routes.MapPost("/api/kitchen/vessels", AddVessel);
         routes.MapPut("/api/kitchen/vessels/{id}", ChangeVessel);
         routes.MapDelete("/api/kitchen/vessels/{id}", RemoveVessel);
-        routes.MapPut("/api/kitchen/shelf/{id}", SetShelf);
         routes.MapPut("/api/kitchen/burners/{id}", ChangeBurner);
     }
 
@@ -214,55 +213,6 @@ public static class KitchenEndpoints
         return await SavedAsync(db, clock, cancel);
     }
 
-    /// <summary>Sets what is left of a pulse or a rice; 0 takes it off.</summary>
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> SetShelf(
-        string id,
-        ShelfChange change,
-        KettleDb db,
-        PulseCatalogue catalogue,
-        TimeProvider clock,
-        CancellationToken cancel
-    )
-    {
-        var checks = new FieldFaults();
-        if (catalogue.FindPulse(id) is null && catalogue.FindRice(id) is null)
-        {
-            checks.Add("catalogue.unknown_pulse", "id");
-        }
-
-        if (change.Grams != 0)
-        {
-            checks.Within(change.Grams, 20, 5000, "grams");
-        }
-
-        if (checks.Any)
-        {
-            return KettleProblems.Invalid(checks);
-        }
-
-        var row = await db.Shelf.SingleOrDefaultAsync(s => s.Id == id, cancel);
-        if (change.Version != (row?.Version ?? 0))
-        {
-            return Stale(row?.Version ?? 0);
-        }
-
-        if (row is null && change.Grams > 0)
-        {
-            db.Shelf.Add(new ShelfRow { Id = id, Grams = change.Grams });
-        }
-        else if (row is not null && change.Grams == 0)
-        {
-            db.Shelf.Remove(row);
-        }
-        else if (row is not null)
-        {
-            row.Grams = change.Grams;
-            row.Version++;
-        }
-
-        return await SavedAsync(db, clock, cancel);
-    }
-
     /// <summary>Says whether a burner is a flame of gas.</summary>
     public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeBurner(
         string id,
@@ -288,9 +238,9 @@ public static class KitchenEndpoints
     }
 
     /// <summary>Somebody else has changed it meanwhile.</summary>
-    private static ProblemHttpResult Stale(int version) => KettleProblems.Conflict("kitchen.stale", new { version });
+    internal static ProblemHttpResult Stale(int version) => KettleProblems.Conflict("kitchen.stale", new { version });
 
-    private static async Task<Ok<KitchenDto>> SavedAsync(KettleDb db, TimeProvider clock, CancellationToken cancel)
+    internal static async Task<Ok<KitchenDto>> SavedAsync(KettleDb db, TimeProvider clock, CancellationToken cancel)
     {
         await db.SaveChangesAsync(cancel);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
@@ -356,16 +306,7 @@ public static class KitchenEndpoints
                     state.VersionOf("burner", b.Id)
                 )),
             ],
-            [
-                .. state
-                    .ShelfGrams.Select(s => new ShelfDto(
-                        s.Key,
-                        PulseCatalogue.Shipped.FindPulse(s.Key)?.Said ?? PulseCatalogue.Shipped.FindRice(s.Key)?.Name ?? s.Key,
-                        s.Value,
-                        state.VersionOf("shelf", s.Key)
-                    ))
-                    .OrderBy(s => s.Name, StringComparer.Ordinal),
-            ],
+            [.. BagMapper.Map(state)],
             now,
             LocalTimes.Write(state.Household.LocalOf(Instant.FromDateTimeOffset(now)))
         );

@@ -1,5 +1,7 @@
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Learning.House;
 using BrightKettle.Data.Records;
+using NodaTime;
 
 namespace BrightKettle.Server.Kitchen;
 
@@ -10,16 +12,34 @@ public sealed record KitchenState(
     HouseWays HouseWays,
     IReadOnlyList<Vessel> Vessels,
     IReadOnlyList<Burner> Burners,
-    IReadOnlyDictionary<string, double> ShelfGrams
+    IReadOnlyList<Bag> Bags,
+    HousePaces Paces
 )
 {
+    /// <summary>What is left of a pulse or a rice, in all its bags; without those of which nothing is.</summary>
+    public IReadOnlyDictionary<string, double> ShelfGrams { get; } =
+        Bags.Where(b => b is { Removed: false, Grams: > 0 }).GroupBy(b => b.FoodId).ToDictionary(g => g.Key, g => g.Sum(b => b.Grams));
+
+    /// <summary>The bag that is to be used first: the one that is open, then the one that is best before the others, then the oldest;
+    /// null where there is none.</summary>
+    public Bag? FirstBag(string foodId) =>
+        Bags.Where(b => b is { Removed: false, Grams: > 0 } && b.FoodId == foodId)
+            .OrderBy(b => b.OpenedOn is null)
+            .ThenBy(b => b.BestBefore ?? LocalDate.MaxIsoValue)
+            .ThenBy(b => b.BoughtOn ?? LocalDate.MaxIsoValue)
+            .ThenBy(b => b.Id, StringComparer.Ordinal)
+            .FirstOrDefault();
+
+    /// <summary>A bag that a dinner names, whether it is still in the cupboard or not.</summary>
+    public Bag? FindBag(string? id) => Bags.FirstOrDefault(b => b.Id == id);
+
     /// <summary>Ids of the burners with a flame of gas.</summary>
     public IReadOnlySet<string> GasBurners { get; init; } = new HashSet<string>();
 
     /// <summary>Pots that are gone from the kitchen and kept for the dinners that use them.</summary>
     public IReadOnlyList<Vessel> RemovedVessels { get; init; } = [];
 
-    /// <summary>By vessel, burner or shelf, and the id of the row.</summary>
+    /// <summary>By vessel, burner or bag, and the id of the row.</summary>
     public IReadOnlyDictionary<(string Kind, string Id), int> Versions { get; init; } = new Dictionary<(string, string), int>();
 
     public int VersionOf(string kind, string id) => Versions.GetValueOrDefault((kind, id));

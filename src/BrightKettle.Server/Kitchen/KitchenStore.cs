@@ -18,14 +18,15 @@ public static class KitchenStore
         var row = await db.Households.AsNoTracking().SingleAsync(cancel);
         var vessels = await db.Vessels.AsNoTracking().OrderBy(v => v.Position).ThenBy(v => v.Name).ToListAsync(cancel);
         var burners = await db.Burners.AsNoTracking().OrderBy(b => b.Position).ToListAsync(cancel);
-        var shelf = await db.Shelf.AsNoTracking().ToListAsync(cancel);
+        var bags = await db.Bags.AsNoTracking().OrderBy(b => b.Id).ToListAsync(cancel);
         return new(
             row,
             HouseholdOf(row),
             HouseWaysOf(row),
             [.. vessels.Where(v => !v.Removed).Select(VesselOf)],
             burners.ConvertAll(BurnerOf),
-            shelf.ToDictionary(s => s.Id, s => s.Grams)
+            bags.ConvertAll(Bag.Of),
+            await LearnedPaces.ReadAsync(db, row, cancel)
         )
         {
             GasBurners = burners.Where(b => b.Gas).Select(b => b.Id).ToHashSet(),
@@ -33,7 +34,7 @@ public static class KitchenStore
             Versions = vessels
                 .Select(v => (("vessel", v.Id), v.Version))
                 .Concat(burners.Select(b => (("burner", b.Id), b.Version)))
-                .Concat(shelf.Select(s => (("shelf", s.Id), s.Version)))
+                .Concat(bags.Select(b => (("bag", b.Id), b.Version)))
                 .ToDictionary(v => v.Item1, v => v.Version),
         };
     }

@@ -36,6 +36,8 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="PulseState">dry, half_cooked (see halfCookedTo), green or frozen_green; null: dry. Grams are then those on the scale.</param>
 /// <param name="HalfCookedTo">chalky_middle, nearly_a_speck or bite_no_chalk; null: chalky_middle.</param>
 /// <param name="RiceState">dry, fridge or freezer (cooked before, and stirred in); null: dry. Grams are then those on the scale.</param>
+/// <param name="BagId">Of the cupboard, of this pulse; null: the one that is to be used first. Where there is none, an unknown bag.</param>
+/// <param name="RiceBagId">The same of the rice.</param>
 /// <param name="KeptAs">The kept dinner that it is: of all others of the evening it has to keep out of the way. Never kept itself.</param>
 public sealed record DishDto(
     string PulseId,
@@ -70,13 +72,21 @@ public sealed record DishDto(
     Guid? KeptAs = null,
     [property: OneOf(typeof(PulseState))] string? PulseState = null,
     [property: OneOf("chalky_middle", "nearly_a_speck", "bite_no_chalk")] string? HalfCookedTo = null,
-    [property: OneOf(typeof(RiceState))] string? RiceState = null
+    [property: OneOf(typeof(RiceState))] string? RiceState = null,
+    string? BagId = null,
+    string? RiceBagId = null
 );
 
 /// <summary>A further pulse in the same pot.</summary>
 /// <param name="Amount">Null: as much as the usual share of all of them.</param>
 /// <param name="Target">What this one is cooked to; null: as all of them.</param>
-public sealed record OtherPulseDto(string PulseId, AmountDto? Amount = null, [property: OneOf(typeof(PulseTarget))] string? Target = null);
+/// <param name="BagId">As of the dish.</param>
+public sealed record OtherPulseDto(
+    string PulseId,
+    AmountDto? Amount = null,
+    [property: OneOf(typeof(PulseTarget))] string? Target = null,
+    string? BagId = null
+);
 
 /// <summary>Something beside pulses and rice.</summary>
 /// <param name="Amount">Null: the usual amount for so many people.</param>

@@ -101,10 +101,15 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
 
         var pulseGrams = _amounts.Pulse(dto.Pulse, pulse, pulseState, rice is not null, people, checks);
         var others = Others(dto, pulse, people, rice is not null, checks);
+        var bag = BagOf(dto.BagId, pulse.Id, "bagId", checks);
+        if (dto.RiceBagId is not null && kitchen.FindBag(dto.RiceBagId) is null)
+        {
+            checks.Add("kitchen.unknown_bag", "riceBagId");
+        }
+
         // Several pulses share the usual amount.
         var (lead, joining) = Slowest(
-            pulse,
-            dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams,
+            FromBag(new OtherPulse(pulse, Mass.FromGrams(dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams)), bag),
             others,
             soak != SoakChoice.None
         );
@@ -117,7 +122,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var dish = new Dish(
             lead.Pulse,
             lead.Dry,
-            new Pace(1, catalogue.Constants.LotSpread),
+            lead.Pace!,
             rice,
             Mass.FromGrams(riceGrams),
             soak,
@@ -131,6 +136,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             dto.Seed
         )
         {
+            Lot = lead.Lot,
             Asked = stages,
             SoakHours = soakHours,
             SoakedSince = soakedSince,
@@ -213,13 +219,9 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             }
 
             var usual = people * Portions.PulseGramsEach(withRice) / (1 + wishes.Count);
+            var grams = _amounts.Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks);
             list.Add(
-                new(
-                    pulse,
-                    Mass.FromGrams(
-                        _amounts.Grams(wishes[i].Amount, pulse.Id, pulse.GramsPerCup, usual, people, $"others[{i}].amount", checks)
-                    )
-                )
+                FromBag(new(pulse, Mass.FromGrams(grams)), BagOf(wishes[i].BagId, pulse.Id, $"others[{i}].bagId", checks)) with
                 {
                     Target = wishes[i].Target is { } target ? ClosedSet.Read<PulseTarget>(target, $"others[{i}].target", checks) : null,
                 }
@@ -229,15 +231,29 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return list;
     }
 
-    /// <summary>The one that takes longest leads; the others join it.</summary>
-    private static (OtherPulse Lead, IReadOnlyList<OtherPulse> Joining) Slowest(
-        Pulse first,
-        double grams,
-        List<OtherPulse> others,
-        bool soaked
-    )
+    /// <summary>The bag that is named, or the one to be used first; null where there is none. One of another pulse is not meant: the
+    /// dish was changed since.</summary>
+    private Bag? BagOf(string? bagId, string pulseId, string field, FieldFaults checks)
     {
-        var all = others.Prepend(new OtherPulse(first, Mass.FromGrams(grams))).ToList();
+        if (bagId is not null && kitchen.FindBag(bagId) is null)
+        {
+            checks.Add("kitchen.unknown_bag", field);
+        }
+
+        return kitchen.FindBag(bagId) is { } named && named.FoodId == pulseId ? named : kitchen.FirstBag(pulseId);
+    }
+
+    private OtherPulse FromBag(OtherPulse pulse, Bag? bag) =>
+        pulse with
+        {
+            Pace = kitchen.Paces.Of(bag?.Id, pulse.Pulse.Id).Pace,
+            Lot = bag?.LotOn(now.InZone(kitchen.Household.Zone).Date) ?? Lot.Fresh,
+        };
+
+    /// <summary>The one that takes longest leads; the others join it.</summary>
+    private static (OtherPulse Lead, IReadOnlyList<OtherPulse> Joining) Slowest(OtherPulse first, List<OtherPulse> others, bool soaked)
+    {
+        var all = others.Prepend(first).ToList();
         var lead = all.MaxBy(o => o.Pulse.SimmerMinutes(soaked))!;
         return (lead, [.. all.Where(o => o != lead)]);
     }

@@ -98,7 +98,7 @@ public sealed class DishRequestReader(
         var kitchen = asked.Kitchen;
         var minute = dish.Now.ToUnixTimeSeconds() / 60;
         var key =
-            $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.ShelfGrams)} {string.Join(';', asked.Beside.Select(Key))}";
+            $"{minute} {dish.ServeAt.ToUnixTimeSeconds()} {JsonSerializer.Serialize(asked.Asked)} {JsonSerializer.Serialize(kitchen.Row)} {string.Join(';', kitchen.Vessels)} {string.Join(';', kitchen.Burners)} {string.Join(';', kitchen.Bags)} {string.Join(';', asked.Beside.Select(Key))}";
         return work.ShareAsync(plans.Work, key, simulator => new Planner(simulator).Plan(dish));
     }
 
@@ -116,6 +116,20 @@ public sealed class DishRequestReader(
     public static PlanDto Dto(Plan plan, RequestedDish asked)
     {
         ArgumentNullException.ThrowIfNull(asked);
-        return PlanMapper.Map(plan, asked.Asked.People, asked.Kitchen.Row.CupMillilitres);
+        return PlanMapper.Map(plan, asked.Asked.People, asked.Kitchen.Row.CupMillilitres, Bag(plan, asked));
+    }
+
+    /// <summary>The bag of the pulse that leads; null for what was cooked before, or never dried.</summary>
+    private static PlanBagDto? Bag(Plan plan, RequestedDish asked)
+    {
+        var (dish, pulse) = (plan.Dish, plan.Dish.Pulse.Id);
+        if (dish.Method == Method.Cooked || !dish.IsDry)
+        {
+            return null;
+        }
+
+        var named = asked.Asked.PulseId == pulse ? asked.Asked.BagId : asked.Asked.Others?.FirstOrDefault(o => o.PulseId == pulse)?.BagId;
+        var bag = asked.Kitchen.FindBag(named) is { } b && b.FoodId == pulse ? b : asked.Kitchen.FirstBag(pulse);
+        return new(bag?.Id, bag?.Name ?? string.Empty, bag?.Grams, BagMapper.Pace(asked.Kitchen.Paces.Of(bag?.Id, pulse)));
     }
 }

@@ -148,6 +148,7 @@ public sealed record LaneDto(string VesselName, string? BurnerName, IReadOnlyLis
 /// <param name="LeftOut">Stages that were asked for and have no place in this way.</param>
 /// <param name="Beside">Other dishes of the evening.</param>
 /// <param name="Apart">What would keep it from wanting the same as they do; each has been planned.</param>
+/// <param name="Bag">Of the pulse that leads.</param>
 /// <param name="Sauce">Null for a dish that is to be dry or moist, and where rice cooks in it.</param>
 public sealed record PlanDto(
     string Title,
@@ -170,8 +171,15 @@ public sealed record PlanDto(
     [property: OneOf(typeof(AskedStage))] IReadOnlyList<string> LeftOut,
     IReadOnlyList<NeighbourDto> Beside,
     IReadOnlyList<ClashDto> Clashes,
-    IReadOnlyList<AlternativeDto> Apart
+    IReadOnlyList<AlternativeDto> Apart,
+    PlanBagDto? Bag
 );
+
+/// <summary>The bag that is cooked.</summary>
+/// <param name="Id">Null where none of this pulse is in the cupboard: then it is an unknown one, of a pulse that may be known.</param>
+/// <param name="Name">The household's own; empty where the pulse's will do.</param>
+/// <param name="Left">g in it; null without a bag.</param>
+public sealed record PlanBagDto(string? Id, string Name, double? Left, BagPaceDto Pace);
 
 /// <summary>Another dish of the evening.</summary>
 /// <param name="Hands">When it wants the cook.</param>

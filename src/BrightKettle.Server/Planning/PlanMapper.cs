@@ -20,7 +20,8 @@ public static class PlanMapper
             ? new(ClosedSet.Word(hot), ClosedSet.Word(plate))
             : null;
 
-    public static PlanDto Map(Plan plan, int people, double cupMillilitres)
+    /// <param name="bag">Of the pulse that leads; null where nobody asks for it.</param>
+    public static PlanDto Map(Plan plan, int people, double cupMillilitres, PlanBagDto? bag = null)
     {
         ArgumentNullException.ThrowIfNull(plan);
         var dish = plan.Dish;
@@ -50,7 +51,8 @@ public static class PlanMapper
             [.. plan.LeftOut.Select(ClosedSet.Word)],
             BesideMapper.Neighbours(dish),
             BesideMapper.Clashes(plan),
-            WayMapper.Alternatives(plan.Apart, dish)
+            WayMapper.Alternatives(plan.Apart, dish),
+            bag
         );
     }
 

@@ -29,6 +29,8 @@ public static class CookEndpoints
         routes.MapPut("/api/cooks/{id:guid}/title", Rename);
         routes.MapPost("/api/cooks/{id:guid}/deletion", Delete);
         routes.MapPost("/api/cooks/{id:guid}/restoration", Restore);
+        routes.MapPost("/api/cooks/{id:guid}/leaving-out", LeaveOut);
+        routes.MapPost("/api/cooks/{id:guid}/counting", Count);
     }
 
     private const int PageLength = 50;
@@ -176,6 +178,24 @@ public static class CookEndpoints
         TimeProvider clock,
         CancellationToken cancel
     ) => Mark(id, CookProjection.Restored, mark, db, clock, cancel);
+
+    /// <summary>Nothing is to be learned from this dinner; all that was is as if it had never been cooked.</summary>
+    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> LeaveOut(
+        Guid id,
+        CookMark mark,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) => Mark(id, CookProjection.LeftOut, mark, db, clock, cancel);
+
+    /// <summary>It counts again.</summary>
+    public static Task<Results<Ok<CookDto>, ProblemHttpResult>> Count(
+        Guid id,
+        CookMark mark,
+        KettleDb db,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) => Mark(id, CookProjection.Counted, mark, db, clock, cancel);
 
     /// <summary>What is wrong with an event that gives a title.</summary>
     private static FieldFaults Titled(Guid eventId, string? title)

@@ -30,7 +30,7 @@ public static class DishForms
             d.KeepsSoakWater,
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
-            d.Others?.Select(o => new OtherPulseForm(o.PulseId, Store(o.Amount), o.Target)).ToList(),
+            d.Others?.Select(o => new OtherPulseForm(o.PulseId, Store(o.Amount), o.Target, o.BagId)).ToList(),
             d.CookedFrom,
             d.PulseTarget,
             d.RiceTarget,
@@ -41,7 +41,9 @@ public static class DishForms
             d.Stages,
             d.PulseState,
             d.HalfCookedTo,
-            d.RiceState
+            d.RiceState,
+            d.BagId,
+            d.RiceBagId
         );
     }
 
@@ -69,7 +71,7 @@ public static class DishForms
             d.KeepsSoakWater,
             d.LittleOnes,
             d.Pull is { } p ? new(p.Table, p.Light, p.Join, p.Seal, p.FlameOff) : null,
-            d.Others?.Select(o => new OtherPulseDto(o.PulseId, Read(o.Amount), o.Target)).ToList(),
+            d.Others?.Select(o => new OtherPulseDto(o.PulseId, Read(o.Amount), o.Target, o.BagId)).ToList(),
             d.CookedFrom,
             d.PulseTarget,
             d.RiceTarget,
@@ -81,7 +83,9 @@ public static class DishForms
             null,
             d.PulseState,
             d.HalfCookedTo,
-            d.RiceState
+            d.RiceState,
+            d.BagId,
+            d.RiceBagId
         );
     }
 

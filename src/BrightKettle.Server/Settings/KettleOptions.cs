@@ -13,6 +13,9 @@ public sealed class KettleOptions
     /// <summary>Fill an empty database with the invented household.</summary>
     public bool Demo { get; set; }
 
+    /// <summary>With the demo: cook what its household cooked in the two months before.</summary>
+    public bool Past { get; set; }
+
     /// <summary>For tests alone: an instant at which the clock stands until it is set anew, as 2026-11-24T18:00:00Z. Null: the machine's
     /// clock.</summary>
     public string? Clock { get; set; }

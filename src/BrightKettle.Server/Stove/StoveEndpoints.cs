@@ -105,6 +105,8 @@ public static class StoveEndpoints
             }
 
             var plan = ((PlanAnswer.Planned)answer).Plan;
+            // From now on it is this bag, whatever is bought meanwhile.
+            var fromBags = DinnerLessons.WithBags(saved.Dish, kitchen);
             var happened = CookEvents.Make(
                 id,
                 CookProjection.Started,
@@ -112,7 +114,7 @@ public static class StoveEndpoints
                 start.OccurredAt,
                 start.BasedOn,
                 clock,
-                StartedCook.Of(row.Title, saved.Dish, plan).Json(),
+                StartedCook.Of(row.Title, fromBags, plan).Json(),
                 dish.Seed
             );
             var recorded = await new CookJournal(db).AppendAsync(happened, row.Title, row.ServeAt, cancel);
@@ -363,6 +365,7 @@ public static class StoveEndpoints
         Guid id,
         CookMark mark,
         KettleDb db,
+        DinnerLessons lessons,
         StoveChangeNotifier notifier,
         TimeProvider clock,
         CancellationToken cancel
@@ -385,6 +388,7 @@ public static class StoveEndpoints
         }
 
         notifier.Notify(id);
+        await lessons.LearnAsync(id, cancel);
         return TypedResults.Ok(new StoveReceipt(written.Cook.Version, []));
     }
 }

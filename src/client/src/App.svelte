@@ -32,6 +32,7 @@
     { href: p('/'), name: 'Tonight', short: 'Tonight' },
     { href: p('/dinners'), name: 'Dinners', short: 'Dinners' },
     { href: p('/stove'), name: 'At the stove', short: 'Stove' },
+    { href: p('/cupboard'), name: 'Cupboard', short: 'Bags' },
     { href: p('/pots'), name: 'My pots', short: 'Pots' },
     { href: p('/why'), name: 'Why', short: 'Why' },
   ];
@@ -41,14 +42,14 @@
 <header class="no-print border-primary bg-base-100 border-b-4">
   <div class="mx-auto flex max-w-[1400px] items-center gap-1.5 px-2 py-2 sm:gap-6 sm:px-6">
     <a href={p('/')} class="display text-primary flex items-center gap-2 text-xl whitespace-nowrap">
-      <img src="/bean.svg" alt="" width="30" height="30" />
+      <img src="/bean.svg" alt="" width="30" height="30" class="hidden min-[26rem]:block" />
       <span class="sr-only sm:not-sr-only">Bright Kettle</span>
     </a>
-    <nav aria-label="Views" class="flex sm:gap-3">
+    <nav aria-label="Views" class="flex min-w-0 overflow-x-auto sm:gap-2 lg:gap-3">
       {#each views as view (view.href)}
         <a
           href={view.href}
-          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-2 py-1.5 text-[0.95rem] font-semibold whitespace-nowrap sm:px-3.5 sm:text-base {isWithin(
+          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-1.5 py-1.5 text-[0.9rem] font-semibold whitespace-nowrap sm:px-3 sm:text-base {isWithin(
             view.href,
           )
             ? 'bg-primary text-primary-content'
@@ -59,7 +60,7 @@
       {/each}
     </nav>
     <button
-      class="btn btn-ghost btn-circle ml-auto"
+      class="btn btn-ghost btn-circle ml-auto shrink-0"
       onclick={() => theme.toggle()}
       aria-label={theme.current === 'enamel-day' ? 'Night kitchen' : 'Day kitchen'}
     >

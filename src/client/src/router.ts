@@ -1,4 +1,5 @@
 import { createRouter } from 'sv-router';
+import Cupboard from './routes/Cupboard.svelte';
 import Dinners from './routes/Dinners.svelte';
 import FromNotes from './routes/FromNotes.svelte';
 import NotBuilt from './routes/NotBuilt.svelte';
@@ -18,6 +19,6 @@ export const { p, navigate, isActive, route } = createRouter({
   '/stove/:id': Stove,
   '/practice': NotBuilt,
   '/dinners': Dinners,
-  '/cupboard': NotBuilt,
+  '/cupboard': Cupboard,
   '*': NotBuilt,
 });

@@ -1,7 +1,6 @@
 <script lang="ts">
   import HouseSettings from '../lib/features/kitchen/HouseSettings.svelte';
   import PhonesCard from '../lib/features/kitchen/PhonesCard.svelte';
-  import ShelfList from '../lib/features/kitchen/ShelfList.svelte';
   import PotCard from '../lib/features/kitchen/PotCard.svelte';
   import { household } from '../lib/state/kitchen.svelte';
   import Notice from '../lib/ui/Notice.svelte';
@@ -28,7 +27,6 @@
       >
     {/if}
   </div>
-  <ShelfList {kitchen} />
   <PhonesCard zone={kitchen.zone} />
   <HouseSettings {kitchen} />
 {:else}

@@ -61,6 +61,8 @@ export type StoveEntry = Omit<Partial<Schemas['StoveEntry']>, 'eventId' | 'occur
   Pick<Schemas['StoveEntry'], 'eventId' | 'occurredAt' | 'kind' | 'basedOn'>;
 export type WayLine = Schemas['WayDto'];
 export type VesselChange = Schemas['VesselChange'];
+export type BagChange = Schemas['BagChange'];
+export type BagDinner = Schemas['BagDinnerDto'];
 
 const http = createClient<paths>();
 
@@ -128,8 +130,11 @@ export const api = {
   addVessel: (body: VesselChange) => answer(http.POST('/api/kitchen/vessels', { body })),
   changeVessel: (id: string, body: VesselChange) =>
     answer(http.PUT('/api/kitchen/vessels/{id}', { ...at(id), body })),
-  setShelf: (id: string, grams: number, version: number) =>
-    answer(http.PUT('/api/kitchen/shelf/{id}', { ...at(id), body: { grams, version } })),
+  addBag: (body: BagChange) => answer(http.POST('/api/kitchen/bags', { body })),
+  changeBag: (id: string, body: BagChange) => answer(http.PUT('/api/kitchen/bags/{id}', { ...at(id), body })),
+  removeBag: (id: string, version: number) =>
+    answer(http.DELETE('/api/kitchen/bags/{id}', { params: { path: { id }, query: { version } } })),
+  bagDinners: (id: string) => answer(http.GET('/api/kitchen/bags/{id}/dinners', at(id))),
   setGas: (id: string, gas: boolean, version: number) =>
     answer(http.PUT('/api/kitchen/burners/{id}', { ...at(id), body: { gas, version } })),
   /** @param keep It may go though dinners use it: they keep it. */
@@ -193,4 +198,8 @@ export const api = {
     answer(http.POST('/api/cooks/{id}/deletion', { ...at(id), body })),
   restoreDinner: (id: string, body: Schemas['CookMark']) =>
     answer(http.POST('/api/cooks/{id}/restoration', { ...at(id), body })),
+  leaveOut: (id: string, body: Schemas['CookMark']) =>
+    answer(http.POST('/api/cooks/{id}/leaving-out', { ...at(id), body })),
+  count: (id: string, body: Schemas['CookMark']) =>
+    answer(http.POST('/api/cooks/{id}/counting', { ...at(id), body })),
 };

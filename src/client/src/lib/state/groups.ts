@@ -24,5 +24,6 @@ export function again(dish: Dish, nowLocal: string): Dish {
   const anew: Dish =
     dish.soak === 'already' ? { ...dish, soak: 'overnight', soakedSinceLocal: null, soaksCold: null } : dish;
   const day = anew.soak === 'overnight' || today + hour <= nowLocal ? addDays(today, 1) : today;
-  return { ...anew, serveAtLocal: day + hour, pull: null };
+  // From whichever bag is to be used first by then.
+  return { ...anew, serveAtLocal: day + hour, pull: null, bagId: null, riceBagId: null };
 }

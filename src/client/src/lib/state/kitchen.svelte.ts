@@ -1,6 +1,7 @@
 import {
   api,
   type Answer,
+  type BagChange,
   type Catalogue,
   type Kitchen,
   type KitchenChange,
@@ -27,8 +28,9 @@ class KitchenState {
   change = (change: KitchenChange) => this.#take(api.changeKitchen(change));
   addVessel = (change: VesselChange) => this.#take(api.addVessel(change));
   changeVessel = (id: string, change: VesselChange) => this.#take(api.changeVessel(id, change));
-  setShelf = (id: string, grams: number) =>
-    this.#take(api.setShelf(id, grams, this.#known?.shelf.find((s) => s.id === id)?.version ?? 0));
+  addBag = (change: BagChange) => this.#take(api.addBag(change));
+  changeBag = (id: string, change: BagChange) => this.#take(api.changeBag(id, change));
+  removeBag = (id: string, version: number) => this.#take(api.removeBag(id, version));
   setGas = (id: string, gas: boolean) =>
     this.#take(api.setGas(id, gas, this.#known?.burners.find((b) => b.id === id)?.version ?? 0));
   /** @param keep It may go though dinners use it. */

@@ -55,6 +55,8 @@ export class Tonight {
     pulseState: null,
     halfCookedTo: null,
     riceState: null,
+    bagId: null,
+    riceBagId: null,
   });
   /** As it is asked for: what is kept has to keep out of the way of the other dishes of its evening, not of itself. */
   get asked(): Dish {
@@ -85,13 +87,7 @@ export class Tonight {
   begin(kitchen: Kitchen, anew = false) {
     this.open = null;
     const draft = anew ? null : known(readDraft(), Object.keys(this.#first));
-    const vessel = kitchen.vessels[Math.min(1, kitchen.vessels.length - 1)];
-    const usual: Dish = {
-      ...this.#first,
-      vesselId: vessel?.id ?? '',
-      burnerId: kitchen.burners[0]?.id ?? null,
-      serveAtLocal: `${addDays(kitchen.nowLocal.slice(0, 10), 1)}T19:00`,
-    };
+    const usual = this.#usual(kitchen);
     this.dish = draft ? { ...usual, ...draft } : usual;
     if (!kitchen.vessels.some((v) => v.id === this.dish.vesselId)) this.dish.vesselId = usual.vesselId;
     if (!kitchen.burners.some((b) => b.id === this.dish.burnerId)) this.dish.burnerId = usual.burnerId;
@@ -99,6 +95,21 @@ export class Tonight {
       this.dish = { ...this.dish, method: 'open_pot', cookerId: null };
     if (this.dish.serveAtLocal < kitchen.nowLocal) this.dish.serveAtLocal = usual.serveAtLocal;
     return this.ask();
+  }
+
+  #usual(kitchen: Kitchen): Dish {
+    const vessel = kitchen.vessels[Math.min(1, kitchen.vessels.length - 1)];
+    return {
+      ...this.#first,
+      vesselId: vessel?.id ?? '',
+      burnerId: kitchen.burners[0]?.id ?? null,
+      serveAtLocal: `${addDays(kitchen.nowLocal.slice(0, 10), 1)}T19:00`,
+    };
+  }
+
+  /** What the page begins with when it is next gone to: a sensible dinner of this. */
+  static draftOf(kitchen: Kitchen, wish: Partial<Dish>) {
+    writeDraft({ ...new Tonight().#usual(kitchen), ...wish });
   }
 
   /** Another dish for the evening of the one that is open: at its hour, in another pot and on another burner. */
@@ -130,6 +141,9 @@ export class Tonight {
     // Pulses leave their liquid for the rice only in an open pot, and one kind of them.
     const leaves = (dish.method ?? 'open_pot') === 'open_pot' && !dish.others?.length;
     this.dish = leaves ? dish : { ...dish, riceJoin: 'in_the_pot' };
+    // A bag is of its pulse, or of its rice.
+    if (change.pulseId && change.pulseId !== before && change.bagId === undefined) this.dish.bagId = null;
+    if (change.riceId !== undefined && change.riceBagId === undefined) this.dish.riceBagId = null;
     // How the pulses come is said of these, by themselves.
     const others = change.pulseId && change.pulseId !== before && change.pulseState === undefined;
     if (dish.others?.length || others) this.dish.pulseState = null;

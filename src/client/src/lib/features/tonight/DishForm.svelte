@@ -11,6 +11,7 @@
   } from '../../api/client';
   import { grams } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
+  import { bagName } from '../../format/pace';
   import { capital, pulseTargets, riceTargets, styles } from '../../format/words';
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
@@ -22,6 +23,7 @@
   import MoreWishes from './MoreWishes.svelte';
   import OtherPulses from './OtherPulses.svelte';
   import SayLine from './SayLine.svelte';
+  import SelectField from '../../ui/SelectField.svelte';
   import SoakChoice from './SoakChoice.svelte';
 
   type Props = { tonight: Tonight; kitchen: Kitchen; catalogue: Catalogue };
@@ -34,11 +36,18 @@
   });
 
   const noRice = 'none';
+  /** In all its bags, g. */
+  const leftOf = (id: string | null | undefined) =>
+    kitchen.bags.filter((b) => b.foodId === id).reduce((sum, b) => sum + b.grams, 0);
+  /** Bags to choose from, where there are several. */
+  const bags = $derived(
+    kitchen.bags.filter((b) => b.foodId === dish.pulseId && (b.grams > 0 || b.id === dish.bagId)),
+  );
   /** What is left on the shelf is offered where something is. */
   const unitsFor = (id: string | null | undefined) => [
     { id: 'plate', name: 'plates' },
     { id: 'packet', name: 'bags' },
-    ...(kitchen.shelf.some((s) => s.id === id) ? [{ id: 'shelf', name: 'all left' }] : []),
+    ...(leftOf(id) > 0 ? [{ id: 'shelf', name: 'all left' }] : []),
   ];
   const dish = $derived(tonight.dish);
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
@@ -117,7 +126,7 @@
       return;
     }
     const cup = (grain.gramsPerCup * kitchen.cupMillilitres) / tableCup;
-    const left = kitchen.shelf.find((s) => s.id === grain.id)?.grams ?? 0;
+    const left = leftOf(grain.id);
     const each = { g: 1, cup, packet, shelf: left, plate: 0 } as Record<string, number>;
     const grams = dish[what] ? before.value * (each[before.unit] ?? 0) : 0;
     const anew = inUnit(grams, unit, each);
@@ -189,6 +198,16 @@
       more={unitsFor(dish.pulseId)}
     />
   </div>
+  {#if bags.length > 1 && dish.method !== 'cooked' && (dish.pulseState ?? 'dry') === 'dry'}
+    <SelectField
+      id="bag"
+      label={say('bag.label')}
+      options={bags.map((b) => ({ id: b.id, name: say('bag.option', { bag: bagName(b), grams: b.grams }) }))}
+      value={dish.bagId ?? bags.find((b) => b.first)?.id ?? ''}
+      onchange={(bagId) => tonight.change({ bagId })}
+      error={tonight.fault('bagId')}
+    />
+  {/if}
   {#if dish.riceId}
     <AmountField
       id="rice-amount"

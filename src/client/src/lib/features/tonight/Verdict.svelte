@@ -4,6 +4,7 @@
   import { api, type Kitchen, type Plan } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { dinnersOf } from '../../format/chance';
+  import { paceTime } from '../../format/pace';
   import { clock, dayName, dayOf, range } from '../../format/time';
   import { stepLine } from '../../format/words';
   import { say } from '../../messages/say';
@@ -99,6 +100,18 @@
     </div>
   </div>
 </header>
+{#if plan.bag}
+  <p class="mt-1 text-[0.95rem]" data-bag-line>
+    {say('bag.line', {
+      bag: plan.bag.name,
+      named: plan.bag.name ? 'yes' : 'no',
+      time: paceTime(plan.bag.pace),
+      dinners: plan.bag.pace.dinners,
+      others: plan.bag.pace.otherBags,
+    })}
+    {#if plan.bag.id}<a class="link no-print" href="/cupboard">{say('cupboard.title')}</a>{/if}
+  </p>
+{/if}
 {#if tonight.open?.modelMoved}
   <p class="mt-2 text-sm" role="status">
     Kept with older figures: the table was {range(
