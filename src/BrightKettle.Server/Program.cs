@@ -110,6 +110,7 @@ PlanEndpoints.Map(app);
 WordsEndpoints.Map(app);
 CookEndpoints.Map(app);
 StoveEndpoints.Map(app);
+LogEndpoints.Map(app);
 PairEndpoints.Map(app);
 SimulatedClock.Map(app);
 

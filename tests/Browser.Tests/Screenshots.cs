@@ -102,6 +102,10 @@ public sealed class Screenshots
         k.Find(By.CssSelector("[data-bag=bag-chickpea] summary")).Click();
         k.Until(d => d.FindElements(By.CssSelector("[data-bag=bag-chickpea] li")).Count == 3);
         shot("cupboard");
+        k.Open("/dinners");
+        k.Find(By.LinkText("Tall-jar chickpeas")).Click();
+        k.Until(_ => k.Text("[role=table]").Contains("Rice in", StringComparison.Ordinal));
+        shot("past-dinner");
     }
 
     private static void WaysTried(Kitchen k) =>
@@ -123,7 +127,6 @@ public sealed class Screenshots
         k.Clock.Advance(TimeSpan.FromMinutes(1.5));
         k.Open($"/stove/{scene.Id}");
         k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='It has settled']")).Count == 1);
-        shot("stove-boil");
         scene.Tell(k, new { kind = "checked", what = "boil_over" });
         k.Clock.SetUtcNow(scene.Due("join").AddSeconds(2));
         k.Until(d => d.FindElements(By.CssSelector("[data-moment-look] button")).Count > 0);

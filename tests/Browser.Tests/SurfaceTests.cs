@@ -117,7 +117,7 @@ public sealed partial class SurfaceTests
             Assert.Contains("From the freezer into the fridge", k.Find(By.TagName("main")).Text, StringComparison.OrdinalIgnoreCase);
             k.OpenDish();
             k.Find(By.CssSelector("select[aria-label='Add to the pot'] option[value=ham_hock]")).Click();
-            var blanched = By.CssSelector("input[aria-label='Ham hock, blanched first']");
+            var blanched = By.CssSelector("input[aria-label='Ham hock, blanched first: less salt']");
             k.Until(d => d.FindElements(blanched).Count == 1);
             k.Find(blanched).Click();
             k.Press("Done");

@@ -223,6 +223,38 @@ public sealed class CupboardApiTests : IDisposable
     }
 
     [Fact]
+    public async Task A_dinner_that_is_over_has_its_log_and_the_verdict_that_was_given_last()
+    {
+        var id = await Cook(Chickpeas(25), 0.8, 6);
+        var log = (await _http.GetFromJsonAsync<DinnerLogDto>($"/api/cooks/{id}/log", Cancel))!;
+        Assert.True(log.Finished);
+        Assert.InRange(log.ServedAt!.Value, log.WantedAt.AddMinutes(-30), log.WantedAt.AddHours(1.5));
+        Assert.All(log.Moments.Where(m => m.Step.Kind is "join" or "table"), m => Assert.NotNull(m.DoneAt));
+        Assert.Contains(log.Looks, l => l.Entry.Kind == "felt");
+        Assert.All(log.Looks, l => Assert.NotEqual("did", l.Entry.Kind));
+        Assert.InRange(Assert.Single(log.Bags).Time, 1.1, 1.45);
+        Assert.Null(log.Verdict);
+
+        async Task<HttpResponseMessage> Judge(VerdictDto verdict, long version) =>
+            await _http.PutAsJsonAsync(
+                $"/api/cooks/{id}/verdict",
+                new VerdictChange(Guid.CreateVersion7(), _server.Clock.GetUtcNow(), version, verdict),
+                Cancel
+            );
+        log = await Sent<DinnerLogDto>(await Judge(new(Pulses: "under", Again: true), log.Version));
+        log = await Sent<DinnerLogDto>(await Judge(new("right", "over", "under", null, false, "  Less water. "), log.Version));
+        Assert.Equal(new VerdictDto("right", "over", "under", null, false, "Less water."), log.Verdict);
+        Assert.Equal((400, "request.unknown_word", "verdict.salt"), await (await Judge(new(Salt: "salty"), log.Version)).Problem());
+        Assert.Equal(HttpStatusCode.Conflict, (await Judge(new(Salt: "right"), log.Version - 1)).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Judge(new(Note: new string('a', 1001)), log.Version)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await _http.GetAsync($"/api/cooks/{Guid.CreateVersion7()}/log", Cancel)).StatusCode);
+
+        // A verdict that cannot be read hides no evening.
+        _server.Read(db => db.CookEvents.Where(e => e.Kind == "judged").ExecuteUpdate(e => e.SetProperty(x => x.Payload, "{")));
+        Assert.Null((await _http.GetFromJsonAsync<DinnerLogDto>($"/api/cooks/{id}/log", Cancel))!.Verdict);
+    }
+
+    [Fact]
     public async Task The_invented_household_has_a_past_that_taught_it_its_bags()
     {
         _ = await Kitchen();

@@ -54,7 +54,8 @@ public sealed class FuzzTests : IDisposable
                 "UPDATE household SET room_celsius = 23",
                 "UPDATE vessels SET brim_millilitres = 2000 WHERE id = 'blue-pot'",
                 "UPDATE burners SET gas = 0",
-                "DELETE FROM shelf",
+                "DELETE FROM bags",
+                "INSERT INTO learned (cook_id, bag_id, pulse_id, log, spread) VALUES ('a', 'b', 'c', 0.1, 0.1)",
                 "UPDATE cooks SET deleted = 1 WHERE rowid = 1",
                 "DELETE FROM cook_events WHERE sequence = 1",
             }

@@ -62,6 +62,15 @@ public class StoredFormTests
     }
 
     [Fact]
+    public void A_verdict_of_form_1_is_read_and_a_newer_one_is_not()
+    {
+        var verdict = VerdictForm.Read(File("verdict-1"));
+        Assert.Equal(new VerdictForm("under", "right", "over", null, true, "Begin ten minutes earlier."), verdict);
+        Assert.Equal(File("verdict-1").Trim(), verdict.Write());
+        Assert.Throws<JsonException>(() => VerdictForm.Read("""{"form":2,"again":true}"""));
+    }
+
+    [Fact]
     public void What_had_brought_salt_in_form_2_is_a_list_since_form_3()
     {
         var start = JsonNode.Parse(File("start-0"))!.AsObject();

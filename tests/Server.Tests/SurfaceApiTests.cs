@@ -44,7 +44,7 @@ public class SurfaceApiTests(DemoServer server) : IClassFixture<DemoServer>
     {
         var dish = KettleServer.Dish() with { Method = "cooked", Soak = "none", CookedFrom = "freezer" };
         var plan = await Get<PlanDto>("/api/plans", dish);
-        Assert.Contains("From the freezer into the fridge", plan.Hands.DayBefore);
+        Assert.Contains("Chickpeas, from the freezer into the fridge", plan.Hands.DayBefore);
         // Neither soaked, though the dish may have been before, nor looked at: they are soft.
         var kinds = (await Get<PlanDto>("/api/plans", dish with { Soak = "overnight" })).Steps.Select(s => s.Kind).ToList();
         Assert.DoesNotContain("soak", kinds);

@@ -45,9 +45,9 @@ public sealed class HiddenPot(Simulator simulator)
 
             if (moment.Trigger.Look is { } look)
             {
-                foreach (var (seconds, felt) in Looks(cook, run, action, look, seed))
+                foreach (var (seconds, ingredient, felt) in Looks(cook, run, action, look, seed))
                 {
-                    Tell(seconds, (id, at) => new Entry.Saw(id, at, new Observation.FeltAs(at, look.IngredientId, felt)));
+                    Tell(seconds, (id, at) => new Entry.Saw(id, at, new Observation.FeltAs(at, ingredient, felt)));
                 }
             }
 
@@ -57,15 +57,15 @@ public sealed class HiddenPot(Simulator simulator)
         return [.. told.OrderBy(t => t.At).ThenBy(t => t.Order).Select(t => t.Entry)];
     }
 
-    /// <summary>The looks for one state: each that said not yet, and the one that said yes.</summary>
-    private static IEnumerable<(double Seconds, FeltState Felt)> Looks(Cook cook, PotRun run, int action, Look look, int seed)
+    /// <summary>The looks at the pulses: each that said not yet, and the one that said yes.</summary>
+    private static IEnumerable<(double Seconds, string Ingredient, FeltState Felt)> Looks(
+        Cook cook,
+        PotRun run,
+        int action,
+        Look look,
+        int seed
+    )
     {
-        var at = cook.IndexOf(look.IngredientId);
-        if (cook.Ingredients[at] is not PulseIngredient pulse)
-        {
-            yield break;
-        }
-
         var done = run.At(action).Seconds;
         var trigger = cook.Actions[action].Trigger;
         var before = Enumerable.Range(0, action).Select(i => run.Done[i]?.Seconds ?? 0).Where(s => s <= done).DefaultIfEmpty(0).Max();
@@ -74,14 +74,25 @@ public sealed class HiddenPot(Simulator simulator)
             trigger.NotBefore is { } from ? (from - cook.Starts).TotalSeconds : 0
         );
         var count = (int)Math.Max(0, Math.Floor((done - first) / look.Again.TotalSeconds + 1e-6));
+        var wanted = look.Also.Select(a => (a.IngredientId, a.Doneness)).Prepend((look.IngredientId, look.Doneness)).ToList();
         for (var k = count; k >= 0; k--)
         {
             var seconds = done - (k * look.Again.TotalSeconds);
-            var error = Hand.Spread * SplitMix.Of(seed, action, k, 0, 2).Normal();
-            var felt = DonenessAt(run, at, seconds) + error;
-            // What was acted on was felt so.
-            felt = k == 0 ? Math.Max(felt, look.Doneness) : Math.Min(felt, look.Doneness - 1e-6);
-            yield return (seconds, Doneness.Felt(felt, pulse.Pulse.FallsApartAt));
+            foreach (var (id, doneness) in wanted)
+            {
+                if (cook.IndexOf(id) is var at && cook.Ingredients[at] is not PulseIngredient pulse)
+                {
+                    continue;
+                }
+
+                var felt = DonenessAt(run, at, seconds) + (Hand.Spread * SplitMix.Of(seed, action, k, at, 2).Normal());
+                // What was acted on was felt so; where one thing alone is looked for, what was not was felt to be not there.
+                felt =
+                    k == 0 ? Math.Max(felt, doneness)
+                    : wanted.Count == 1 ? Math.Min(felt, doneness - 1e-6)
+                    : felt;
+                yield return (seconds, id, Doneness.Felt(felt, pulse.Pulse.FallsApartAt));
+            }
         }
     }
 

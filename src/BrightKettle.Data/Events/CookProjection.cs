@@ -25,6 +25,9 @@ public static class CookProjection
     /// <summary>The evening is over.</summary>
     public const string Finished = "finished";
 
+    /// <summary>How it was, at the table.</summary>
+    public const string Judged = "judged";
+
     /// <summary>Nothing is to be learned from it, whatever was seen.</summary>
     public const string LeftOut = "left_out";
 
@@ -71,7 +74,7 @@ public static class CookProjection
             case Finished:
                 cook.FinishedAt = happened.OccurredAt;
                 break;
-            case Told or Undone:
+            case Told or Undone or Judged:
                 break;
             case LeftOut:
                 cook.LeftOut = true;

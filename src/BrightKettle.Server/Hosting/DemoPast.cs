@@ -84,7 +84,11 @@ public sealed partial class DemoPast(
     /// <summary>Cooks what is missing of it.</summary>
     public async Task CookAsync(CancellationToken cancel)
     {
-        await BuyAsync(cancel);
+        if (!await BuyAsync(cancel))
+        {
+            return;
+        }
+
         for (var i = 0; i < Dinners.Length; i++)
         {
             await using var scope = scopes.CreateAsyncScope();
@@ -101,13 +105,15 @@ public sealed partial class DemoPast(
     private const string BrownRice = "brown_basmati";
 
     /// <summary>As much more as was cooked of each: what the household has now is what is left.</summary>
-    private async Task BuyAsync(CancellationToken cancel)
+    /// <returns>Whether this past is to be cooked: a household that has one of its own gets no other.</returns>
+    private async Task<bool> BuyAsync(CancellationToken cancel)
     {
         await using var scope = scopes.CreateAsyncScope();
         var db = scope.ServiceProvider.GetRequiredService<KettleDb>();
         if (await db.Cooks.AnyAsync(c => c.FinishedAt != null, cancel))
         {
-            return;
+            List<string> ids = [.. Bags.Select(b => b.Id)];
+            return await db.Bags.CountAsync(b => ids.Contains(b.Id), cancel) == ids.Count;
         }
 
         foreach (var rice in await db.Bags.Where(b => b.FoodId == BrownRice).ToListAsync(cancel))
@@ -137,6 +143,7 @@ public sealed partial class DemoPast(
         }
 
         await db.SaveChangesAsync(cancel);
+        return true;
     }
 
     private async Task CookAsync(IServiceProvider services, int number, CancellationToken cancel)

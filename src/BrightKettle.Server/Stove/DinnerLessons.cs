@@ -87,7 +87,7 @@ public sealed partial class DinnerLessons(KettleDb db, EveningStore evenings, Wo
     {
         var added = stored.Evening.ActionsDone().Select(d => d.Action).OfType<CookAction.Add>().Select(a => a.IngredientId).ToHashSet();
         var kitchen = await KitchenStore.ReadAsync(db, cancel);
-        var day = kitchen.Household.LocalOf(Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Row.ServeAt)).Date.ToDateOnly();
+        var day = kitchen.Household.LocalOf(stored.Evening.ServedAt ?? Instant.FromDateTimeOffset(stored.Row.ServeAt)).Date.ToDateOnly();
         foreach (var ingredient in stored.Evening.Cook.Ingredients.Where(i => added.Contains(i.Id)))
         {
             var bagId = ingredient switch

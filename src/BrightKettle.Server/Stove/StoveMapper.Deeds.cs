@@ -78,7 +78,7 @@ public static partial class StoveMapper
         };
     }
 
-    private static string Name(Cook cook, string id) =>
+    internal static string Name(Cook cook, string id) =>
         cook.Ingredients[cook.IndexOf(id)] switch
         {
             PulseIngredient p => p.Pulse.Said,
@@ -87,5 +87,5 @@ public static partial class StoveMapper
             var other => other.Id,
         };
 
-    private static string Kind(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] is RiceIngredient ? "rice" : "pulse";
+    internal static string Kind(Cook cook, string id) => cook.Ingredients[cook.IndexOf(id)] is RiceIngredient ? "rice" : "pulse";
 }

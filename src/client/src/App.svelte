@@ -26,7 +26,8 @@
   /** A dinner belongs to Tonight, an evening to the stove. */
   const isWithin = (view: string) =>
     (view === '/' && route.pathname.startsWith('/dinner/')) ||
-    (view === '/stove' && route.pathname.startsWith('/stove/'));
+    (view === '/stove' && route.pathname.startsWith('/stove/')) ||
+    (view === '/dinners' && route.pathname.startsWith('/dinners/'));
 
   const views = [
     { href: p('/'), name: 'Tonight', short: 'Tonight' },

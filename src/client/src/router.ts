@@ -3,6 +3,7 @@ import Cupboard from './routes/Cupboard.svelte';
 import Dinners from './routes/Dinners.svelte';
 import FromNotes from './routes/FromNotes.svelte';
 import NotBuilt from './routes/NotBuilt.svelte';
+import PastDinner from './routes/PastDinner.svelte';
 import Pots from './routes/Pots.svelte';
 import Stove from './routes/Stove.svelte';
 import Tonight from './routes/Tonight.svelte';
@@ -19,6 +20,7 @@ export const { p, navigate, isActive, route } = createRouter({
   '/stove/:id': Stove,
   '/practice': NotBuilt,
   '/dinners': Dinners,
+  '/dinners/:id': PastDinner,
   '/cupboard': Cupboard,
   '*': NotBuilt,
 });

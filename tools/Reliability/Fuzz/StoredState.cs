@@ -12,7 +12,8 @@ public static class StoredState
             || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(deleted) || ' ' || total(length(payload) + length(title)) FROM cooks)
             || '|' || (SELECT group_concat(quote(name) || quote(zone) || altitude_metres || room_celsius || wakes || sleeps || soaks_at || cup_millilitres || cautious || salt_percent || version) FROM household)
             || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(removed) || ' ' || total(diameter_centimetres + brim_millilitres) FROM vessels)
-            || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(grams) FROM shelf)
+            || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(grams) || ' ' || total(removed) FROM bags)
+            || '|' || (SELECT count(*) || ' ' || total(log) FROM learned)
             || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(gas) FROM burners)
             || '|' || (SELECT count(*) FROM paired_devices)
         """;

@@ -45,7 +45,12 @@
 <svelte:head><title>{stove?.state ? `${stove.state.title} · ` : ''}Bright Kettle</title></svelte:head>
 
 {#if id && stove?.state && others}
-  <StoveView {stove} {others} evening={stove.state} onfinished={() => navigate('/stove')} />
+  <StoveView
+    {stove}
+    {others}
+    evening={stove.state}
+    onfinished={() => navigate(`/dinners/${stove?.id}` as '/dinners')}
+  />
 {:else if id && stove?.problem}
   <Notice title={stove.problem.title} text={stove.problem.detail}>
     <a class="btn btn-primary mt-4" href={p('/')}>To tonight's dinner</a>

@@ -62,6 +62,8 @@ export type StoveEntry = Omit<Partial<Schemas['StoveEntry']>, 'eventId' | 'occur
 export type WayLine = Schemas['WayDto'];
 export type VesselChange = Schemas['VesselChange'];
 export type BagChange = Schemas['BagChange'];
+export type DinnerLog = Schemas['DinnerLogDto'];
+export type Verdict = Schemas['VerdictDto'];
 export type BagDinner = Schemas['BagDinnerDto'];
 
 const http = createClient<paths>();
@@ -198,6 +200,9 @@ export const api = {
     answer(http.POST('/api/cooks/{id}/deletion', { ...at(id), body })),
   restoreDinner: (id: string, body: Schemas['CookMark']) =>
     answer(http.POST('/api/cooks/{id}/restoration', { ...at(id), body })),
+  log: (id: string) => answer(http.GET('/api/cooks/{id}/log', at(id))),
+  judge: (id: string, body: Schemas['VerdictChange']) =>
+    answer(http.PUT('/api/cooks/{id}/verdict', { ...at(id), body })),
   leaveOut: (id: string, body: Schemas['CookMark']) =>
     answer(http.POST('/api/cooks/{id}/leaving-out', { ...at(id), body })),
   count: (id: string, body: Schemas['CookMark']) =>

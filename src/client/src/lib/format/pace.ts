@@ -8,7 +8,7 @@ export type Pace = NonNullable<Bag['pace']>;
 const felt = 0.04;
 
 /** “takes 25 % longer than usual”, to five per cent: nobody knows it finer. */
-export function paceTime(pace: Pace): string {
+export function paceTime(pace: { time: number }): string {
   const off = pace.time - 1;
   const share = Math.max(5, Math.round(Math.abs(off) * 20) * 5) / 100;
   return say('pace.time', { way: Math.abs(off) < felt ? 'same' : off > 0 ? 'longer' : 'shorter', share });

@@ -36,7 +36,17 @@ export function deedsLine(moment: StoveMoment): Line {
 }
 
 /** A moment as the plan words it, or as its deeds do. */
-export function momentLine(moment: StoveMoment, state: StoveState): Line {
+/** What the sentences of a dinner need to know of it. */
+type Words = Pick<StoveState, 'pulseName' | 'order' | 'riceRinse'>;
+
+/** What the list of what was told needs to know besides. */
+export type ToldNames = Words &
+  Pick<StoveState, 'moments'> & {
+    seeds: { id: string; kind: string; name: string }[];
+    inside: { ingredient: string; name: string }[];
+  };
+
+export function momentLine(moment: StoveMoment, state: Words): Line {
   return moment.step ? stepLine(moment.step, dinner(state)) : deedsLine(moment);
 }
 
@@ -44,7 +54,7 @@ export function momentLine(moment: StoveMoment, state: StoveState): Line {
 export const besideLines = (moment: StoveMoment, state: StoveState): string[] =>
   moment.beside.map((step) => stepLine(step, dinner(state)).title);
 
-const dinner = (state: StoveState) => ({
+export const dinner = (state: Words) => ({
   pulseName: state.pulseName,
   order: state.order,
   measureOut: { riceRinse: state.riceRinse ?? null },
@@ -140,11 +150,11 @@ export function countdown(milliseconds: number): string {
 }
 
 /** Whether it is rice that is felt, or a pulse. */
-const kindOf = (ingredient: string | null | undefined, state: StoveState): string =>
+const kindOf = (ingredient: string | null | undefined, state: Pick<ToldNames, 'seeds'>): string =>
   state.seeds.find((s) => s.id === ingredient)?.kind ?? 'pulse';
 
 /** An entry as it stands in the list of what was told. */
-export function toldLine(told: StoveState['told'][number], state: StoveState): string {
+export function toldLine(told: StoveState['told'][number], state: ToldNames): string {
   const e = told.entry;
   if (e.kind === 'did') {
     const moment = state.moments.find((m) => m.id === e.momentId);

@@ -41,7 +41,7 @@
       <li
         class="border-base-300 grid grid-cols-[1fr_auto] items-center gap-x-3 border-t py-1 first:border-t-0"
       >
-        <a class="font-semibold" href="/stove/{d.id}">{d.title}</a>
+        <a class="font-semibold" href="/dinners/{d.id}">{d.title}</a>
         <span class="text-right tabular-nums"
           >{d.leftOut ? say('cupboard.dinner.left_out') : factor(d.time)}</span
         >

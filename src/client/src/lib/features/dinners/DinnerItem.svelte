@@ -18,8 +18,10 @@
 
   const zone = $derived(kitchen.zone);
   const today = $derived(kitchen.nowLocal.slice(0, 10));
-  /** An evening that was begun is looked up at the stove, a plan on Tonight. */
-  const href = $derived(line.started ? `/stove/${line.id}` : `/dinner/${line.id}`);
+  /** What is over has its log; an evening that was begun is looked up at the stove, a plan on Tonight. */
+  const href = $derived(
+    line.finished ? `/dinners/${line.id}` : line.started ? `/stove/${line.id}` : `/dinner/${line.id}`,
+  );
   let title = $state<string | null>(null);
   let pencil = $state<HTMLButtonElement>();
 

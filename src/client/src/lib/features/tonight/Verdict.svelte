@@ -77,6 +77,16 @@
         ...plan.sauce,
         changes: plan.sauce.hot === plan.sauce.onThePlate ? 'no' : 'yes',
       })}{/if}
+    {#if plan.bag && (plan.bag.pace.dinners || plan.bag.pace.otherBags)}
+      <a class="link" href="/cupboard" data-bag-line
+        >{say('bag.line', {
+          bag: plan.bag.name,
+          named: plan.bag.name ? 'yes' : 'no',
+          time: paceTime(plan.bag.pace),
+          dinners: plan.bag.pace.dinners,
+        })}</a
+      >
+    {/if}
     {#if plan.base === 'crust'}A crust forms on the base.{/if}
     {#if plan.base === 'scorched'}<strong class="text-error">It would scorch on the base.</strong>{/if}
   </p>
@@ -100,18 +110,6 @@
     </div>
   </div>
 </header>
-{#if plan.bag}
-  <p class="mt-1 text-[0.95rem]" data-bag-line>
-    {say('bag.line', {
-      bag: plan.bag.name,
-      named: plan.bag.name ? 'yes' : 'no',
-      time: paceTime(plan.bag.pace),
-      dinners: plan.bag.pace.dinners,
-      others: plan.bag.pace.otherBags,
-    })}
-    {#if plan.bag.id}<a class="link no-print" href="/cupboard">{say('cupboard.title')}</a>{/if}
-  </p>
-{/if}
 {#if tonight.open?.modelMoved}
   <p class="mt-2 text-sm" role="status">
     Kept with older figures: the table was {range(
