@@ -56,18 +56,7 @@ public sealed class CupboardApiTests : IDisposable
         var stored = await scope
             .ServiceProvider.GetRequiredService<EveningStore>()
             .ReadAsync(scope.ServiceProvider.GetRequiredService<KettleDb>(), id, Cancel);
-        var traits = PotTraits.Reference(stored!.Planned) with
-        {
-            Pace =
-            [
-                .. stored.Planned.Ingredients.Select(i =>
-                    i is PulseIngredient ? pace
-                    : i is RiceIngredient r ? r.RateFactor
-                    : 1
-                ),
-            ],
-            Hand = new Hand(seed, 0),
-        };
+        var traits = HiddenPot.Traits(stored!.Planned, pace, new Hand(seed, 0));
         var told = new HiddenPot(_server.Services.GetRequiredService<Simulator>()).Told(stored.Planned, traits, seed)!;
         foreach (var entry in told)
         {

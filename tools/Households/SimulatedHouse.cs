@@ -65,19 +65,17 @@ internal sealed class SimulatedHouse(int number)
         }
 
         var constants = Catalogue.Constants;
-        var traits = PotTraits.Reference(plan.Cook) with
+        var middle = HiddenPot.Traits(plan.Cook, Math.Exp(truth), new Hand(number, i));
+        var traits = middle with
         {
             Pace =
             [
-                .. plan.Cook.Ingredients.Select(x =>
-                    x is PulseIngredient ? Math.Exp(truth)
-                    : x is RiceIngredient r ? r.RateFactor * Math.Exp(Normal(constants.RiceSpread))
-                    : 1
+                .. plan.Cook.Ingredients.Select(
+                    (x, k) => x is RiceIngredient ? middle.Pace[k] * Math.Exp(Normal(constants.RiceSpread)) : middle.Pace[k]
                 ),
             ],
             Evaporation = Math.Exp(Normal(constants.EvaporationSpread)),
             BurnerPower = Math.Exp(Normal(constants.BurnerSpread)),
-            Hand = new Hand(number, i),
         };
         var slack =
             plan.Forecast.Find(StepIds.Ready) is { Reference: var ready } && plan.Forecast.Find(StepIds.Join) is { Reference: var join }

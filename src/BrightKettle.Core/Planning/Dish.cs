@@ -86,21 +86,6 @@ public enum RiceJoin
     InTheLiquor,
 }
 
-/// <summary>A further pulse of a dish.</summary>
-public sealed record OtherPulse(Pulse Pulse, Mass Dry)
-{
-    /// <summary>Named by the cook for this one; null for what all of them are cooked to.</summary>
-    public PulseTarget? Target { get; init; }
-
-    /// <summary>Of its own bag; null for one that is as known as the first.</summary>
-    public Pace? Pace { get; init; }
-
-    /// <summary>How old its bag is.</summary>
-    public Lot Lot { get; init; } = Lot.Fresh;
-
-    public string Id => $"{Way.PulseId}_{Pulse.Id}";
-}
-
 /// <summary>What is wanted, by when, with what.</summary>
 /// <param name="RiceDry">Ignored when there is no rice.</param>
 /// <param name="Household">Where and when it is cooked.</param>

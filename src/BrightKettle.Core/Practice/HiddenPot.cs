@@ -8,6 +8,14 @@ namespace BrightKettle.Core.Practice;
 /// both.</summary>
 public sealed class HiddenPot(Simulator simulator)
 {
+    /// <summary>The reference pot but for its pulses, which have this pace, and for whose hand looks.</summary>
+    public static PotTraits Traits(Cook cook, double pace, Hand hand)
+    {
+        ArgumentNullException.ThrowIfNull(cook);
+        var middle = PotTraits.Reference(cook);
+        return middle with { Pace = [.. cook.Ingredients.Select((x, i) => x is PulseIngredient ? pace : middle.Pace[i])], Hand = hand };
+    }
+
     /// <param name="cook">Valid by <see cref="CookRules"/>.</param>
     /// <param name="traits">Of this pot; its hand decides what is felt at the looks that are acted on.</param>
     /// <param name="seed">Of the hand in all other looks, and of the ids.</param>

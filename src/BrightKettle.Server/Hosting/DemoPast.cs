@@ -216,18 +216,7 @@ public sealed partial class DemoPast(
             return null;
         }
 
-        var traits = PotTraits.Reference(plan.Cook) with
-        {
-            Pace =
-            [
-                .. plan.Cook.Ingredients.Select(i =>
-                    i is PulseIngredient ? pace
-                    : i is RiceIngredient r ? r.RateFactor
-                    : 1
-                ),
-            ],
-            Hand = new Hand(number, 0),
-        };
+        var traits = HiddenPot.Traits(plan.Cook, pace, new Hand(number, 0));
         return new HiddenPot(simulator).Told(plan.Cook, traits, number) is { } told ? (plan, told) : null;
     }
 

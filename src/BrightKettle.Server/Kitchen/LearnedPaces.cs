@@ -13,6 +13,9 @@ public static class LearnedPaces
     /// <summary>Databases, each with the version that was asked for last.</summary>
     private static readonly ConcurrentDictionary<string, (int Version, HousePaces Paces)> Known = new(StringComparer.Ordinal);
 
+    /// <summary>A program has one; tests have many.</summary>
+    private const int MostKnown = 16;
+
     public static async Task<HousePaces> ReadAsync(KettleDb db, HouseholdRow household, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(db);
@@ -31,6 +34,11 @@ public static class LearnedPaces
             rows.Select(r => new BagEvidence(r.CookId.ToString(), r.BagId, r.PulseId, r.Log, r.Spread)),
             PulseCatalogue.Shipped.Constants.LotSpread
         );
+        if (Known.Count >= MostKnown)
+        {
+            Known.Clear();
+        }
+
         Known[place] = (household.LearnedVersion, paces);
         return paces;
     }

@@ -82,6 +82,21 @@ public sealed partial class DinnerLessons(KettleDb db, EveningStore evenings, Wo
         await transaction.CommitAsync(cancel);
     }
 
+    /// <summary>The same for an evening that is closed whatever comes of it: one that cannot be read, or takes too long, is written to the
+    /// log, and tried again when the program starts next.</summary>
+    public async Task TryLearnAsync(Guid id, CancellationToken cancel)
+    {
+        try
+        {
+            await LearnAsync(id, cancel);
+        }
+        catch (Exception e) when (e is JsonException or InvalidOperationException or OverBudgetException)
+        {
+            LogUnreadable(e, id);
+            db.ChangeTracker.Clear();
+        }
+    }
+
     /// <summary>What went into the pot is no longer in its bag.</summary>
     private async Task TakeAsync(StoredEvening stored, Dictionary<string, string> bags, CancellationToken cancel)
     {
@@ -121,16 +136,7 @@ public sealed partial class DinnerLessons(KettleDb db, EveningStore evenings, Wo
             .ToListAsync(cancel);
         foreach (var id in behind)
         {
-            try
-            {
-                await LearnAsync(id, cancel);
-            }
-            catch (Exception e) when (e is JsonException or InvalidOperationException)
-            {
-                // One evening that cannot be read keeps no other from being learned from.
-                LogUnreadable(e, id);
-                db.ChangeTracker.Clear();
-            }
+            await TryLearnAsync(id, cancel);
         }
     }
 

@@ -388,7 +388,7 @@ public static class StoveEndpoints
         }
 
         notifier.Notify(id);
-        await lessons.LearnAsync(id, cancel);
+        await lessons.TryLearnAsync(id, cancel);
         return TypedResults.Ok(new StoveReceipt(written.Cook.Version, []));
     }
 }

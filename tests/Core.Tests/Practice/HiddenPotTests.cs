@@ -12,19 +12,7 @@ namespace BrightKettle.Core.Tests.Practice;
 /// <summary>A pot with a pace that nobody knows, cooked along as the plan says, and what its dinner teaches.</summary>
 public class HiddenPotTests
 {
-    private static PotTraits Slow(Cook cook, double pace) =>
-        PotTraits.Reference(cook) with
-        {
-            Pace =
-            [
-                .. cook.Ingredients.Select(i =>
-                    i is PulseIngredient ? pace
-                    : i is RiceIngredient r ? r.RateFactor
-                    : 1
-                ),
-            ],
-            Hand = new Hand(3, 0),
-        };
+    private static PotTraits Slow(Cook cook, double pace) => HiddenPot.Traits(cook, pace, new Hand(3, 0));
 
     private static readonly Plan[] Plans =
     [

@@ -119,8 +119,13 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             ? new((s, l) => new LinePart.Said(s, l, of, what), length)
             : default;
 
+    /// <summary>A word that nothing reads; another word of how something comes is not asked further.</summary>
     private bool IsUnknown(IReadOnlyList<Token<LineToken>> t, int at) =>
-        at < t.Count && t[at].Kind == LineToken.Word && !vocabulary.Idle.Contains(t[at].ToStringValue()) && Best(t, at).Tokens == 0;
+        at < t.Count
+        && vocabulary.Before.At(t, at) is null
+        && t[at].Kind == LineToken.Word
+        && !vocabulary.Idle.Contains(t[at].ToStringValue())
+        && Best(t, at).Tokens == 0;
 
     /// <summary>no onion, without rice, not soaked, skip the coconut.</summary>
     private Found Without(IReadOnlyList<Token<LineToken>> t, int at)

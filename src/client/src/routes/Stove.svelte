@@ -49,7 +49,9 @@
     {stove}
     {others}
     evening={stove.state}
-    onfinished={() => navigate(`/dinners/${stove?.id}` as '/dinners')}
+    onfinished={() =>
+      // One that came to the table has a log to look at; of a forgotten one nothing is known.
+      navigate(stove?.state?.after ? (`/dinners/${stove.id}` as '/dinners') : '/stove')}
   />
 {:else if id && stove?.problem}
   <Notice title={stove.problem.title} text={stove.problem.detail}>

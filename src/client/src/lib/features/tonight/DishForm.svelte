@@ -203,7 +203,7 @@
       id="bag"
       label={say('bag.label')}
       options={bags.map((b) => ({ id: b.id, name: say('bag.option', { bag: bagName(b), grams: b.grams }) }))}
-      value={dish.bagId ?? bags.find((b) => b.first)?.id ?? ''}
+      value={(bags.find((b) => b.id === dish.bagId) ?? bags.find((b) => b.first))?.id ?? ''}
       onchange={(bagId) => tonight.change({ bagId })}
       error={tonight.fault('bagId')}
     />
