@@ -112,7 +112,7 @@ public sealed class Forecaster(Simulator simulator)
     internal bool AsWanted(Cook cook, PotRun run, Targets targets) => SpoiltBy(cook, run, targets) is null;
 
     /// <summary>What somebody at the table would send this pot back for; null for nothing.</summary>
-    private Spoilt? SpoiltBy(Cook cook, PotRun run, Targets targets)
+    internal Spoilt? SpoiltBy(Cook cook, PotRun run, Targets targets)
     {
         if (run.StalledAt is not null)
         {
