@@ -327,6 +327,11 @@ public sealed record Dish(
             : changed;
     }
 
+    /// <summary>What was cooked before is of no bag of the cupboard: what is known of one says nothing of a tin.</summary>
+    internal Pace PaceOf(Pace bag) => Start is null ? bag : new(1, PulseCatalogue.Shipped.Constants.LotSpread);
+
+    internal Lot LotOf(Lot bag) => Start is null ? bag : Lot.Fresh;
+
     /// <summary>Green seed was never stored, which is what makes dry bags differ (confidence D).</summary>
     private const double GreenSpread = 0.15;
 

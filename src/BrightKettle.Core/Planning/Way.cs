@@ -122,9 +122,9 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
         };
         var ingredients = new List<Ingredient>
         {
-            new PulseIngredient(PulseId, dish.PulseDry, dish.Pulse, dish.Pace)
+            new PulseIngredient(PulseId, dish.PulseDry, dish.Pulse, dish.PaceOf(dish.Pace))
             {
-                Lot = dish.Lot,
+                Lot = dish.LotOf(dish.Lot),
                 Start = dish.Start,
                 Green = dish.IsGreen,
                 CookedSaltShare = dish.CookedSaltShare,
@@ -142,9 +142,9 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
         }
 
         ingredients.AddRange(
-            dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, o.Pace ?? dish.Pace)
+            dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.PaceOf(o.Pace ?? dish.Pace))
             {
-                Lot = o.Lot,
+                Lot = dish.LotOf(o.Lot),
                 Start = dish.Method == Method.Cooked ? dish.Start : null,
                 CookedSaltShare = dish.CookedSaltShare,
             })

@@ -30,6 +30,10 @@ public sealed record KitchenState(
             .ThenBy(b => b.Id, StringComparer.Ordinal)
             .FirstOrDefault();
 
+    /// <summary>The bag that is named, or the one to be used first; null where there is none. One of another food is not meant: the dish
+    /// was changed since.</summary>
+    public Bag? BagFor(string? named, string foodId) => FindBag(named) is { } bag && bag.FoodId == foodId ? bag : FirstBag(foodId);
+
     /// <summary>A bag that a dinner names, whether it is still in the cupboard or not.</summary>
     public Bag? FindBag(string? id) => Bags.FirstOrDefault(b => b.Id == id);
 

@@ -231,8 +231,6 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return list;
     }
 
-    /// <summary>The bag that is named, or the one to be used first; null where there is none. One of another pulse is not meant: the
-    /// dish was changed since.</summary>
     private Bag? BagOf(string? bagId, string pulseId, string field, FieldFaults checks)
     {
         if (bagId is not null && kitchen.FindBag(bagId) is null)
@@ -240,7 +238,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             checks.Add("kitchen.unknown_bag", field);
         }
 
-        return kitchen.FindBag(bagId) is { } named && named.FoodId == pulseId ? named : kitchen.FirstBag(pulseId);
+        return kitchen.BagFor(bagId, pulseId);
     }
 
     private OtherPulse FromBag(OtherPulse pulse, Bag? bag) =>

@@ -129,7 +129,7 @@ public sealed class DishRequestReader(
         }
 
         var named = asked.Asked.PulseId == pulse ? asked.Asked.BagId : asked.Asked.Others?.FirstOrDefault(o => o.PulseId == pulse)?.BagId;
-        var bag = asked.Kitchen.FindBag(named) is { } b && b.FoodId == pulse ? b : asked.Kitchen.FirstBag(pulse);
+        var bag = asked.Kitchen.BagFor(named, pulse);
         return new(bag?.Id, bag?.Name ?? string.Empty, bag?.Grams, BagMapper.Pace(asked.Kitchen.Paces.Of(bag?.Id, pulse)));
     }
 }

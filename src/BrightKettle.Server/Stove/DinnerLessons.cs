@@ -23,13 +23,11 @@ public sealed partial class DinnerLessons(KettleDb db, EveningStore evenings, Wo
     {
         ArgumentNullException.ThrowIfNull(dish);
         ArgumentNullException.ThrowIfNull(kitchen);
-        string? Bag(string? named, string pulseId) =>
-            kitchen.FindBag(named) is { } bag && bag.FoodId == pulseId ? bag.Id : kitchen.FirstBag(pulseId)?.Id;
         return dish with
         {
-            BagId = Bag(dish.BagId, dish.PulseId),
-            RiceBagId = dish.RiceId is { } rice ? Bag(dish.RiceBagId, rice) : null,
-            Others = dish.Others?.Select(o => o with { BagId = Bag(o.BagId, o.PulseId) }).ToList(),
+            BagId = kitchen.BagFor(dish.BagId, dish.PulseId)?.Id,
+            RiceBagId = dish.RiceId is { } rice ? kitchen.BagFor(dish.RiceBagId, rice)?.Id : null,
+            Others = dish.Others?.Select(o => o with { BagId = kitchen.BagFor(o.BagId, o.PulseId)?.Id }).ToList(),
         };
     }
 

@@ -79,4 +79,15 @@ public class HiddenPotTests
         // It never came to the table: nobody knows what became of it.
         Assert.Empty(new DinnerReader(Kitchens.Model).Read("d", new EveningState(plan.Cook, before), bags));
     }
+
+    [Fact]
+    public void What_is_known_of_a_bag_says_nothing_of_a_tin()
+    {
+        var tin = Kitchens.Dish("chickpea", 240, "long_white", 260) with { Method = Method.Cooked };
+        var old = tin with { Pace = new(0.6, 0.05), Lot = new(4, Core.Catalogue.Storage.Warm) };
+        Assert.Equal(
+            Kitchens.Planned(tin).Forecast.Moments.Select(m => (m.StepId, m.Reference)),
+            Kitchens.Planned(old).Forecast.Moments.Select(m => (m.StepId, m.Reference))
+        );
+    }
 }
