@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using CsCheck;
 using NodaTime;
@@ -62,7 +63,10 @@ internal static class Kitchens
             new Pace(1, spread),
             rice is null ? null : Rice(rice),
             Mass.FromGrams(riceGrams),
-            soak,
+            Manner.Usual with
+            {
+                Soak = Soaking.Of(soak),
+            },
             style,
             pot ?? Pot(),
             [Pot(), Pot(28, 8)],
@@ -73,6 +77,25 @@ internal static class Kitchens
             7
         );
     }
+
+    /// <summary>In what the pulses are cooked, by its code.</summary>
+    public static PulseCooking Cooks(Method method, Vessel? cooker) =>
+        method switch
+        {
+            Method.OpenPot => new OpenPot(),
+            Method.Pressure => new UnderPressure(cooker!),
+            Method.SlowCooker => new InCrock(cooker!),
+            _ => new Warmed(CookedFrom.Tin),
+        };
+
+    /// <summary>How the rice comes to them, by its code.</summary>
+    public static RiceCooking Comes(RiceJoin join) =>
+        join switch
+        {
+            RiceJoin.AfterDraining => new AfterDraining(),
+            RiceJoin.InTheLiquor => new InTheLiquor(),
+            _ => new InThePot(),
+        };
 
     public static Plan Planned(Dish dish) =>
         Plans.Plan(dish) switch

@@ -3,6 +3,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -38,7 +39,10 @@ public class PlanBenchmarks
             new Pace(1, catalogue.Constants.LotSpread),
             catalogue.FindRice("brown_basmati"),
             Mass.FromGrams(300),
-            SoakChoice.Overnight,
+            Manner.Usual with
+            {
+                Soak = new OvernightSoak(),
+            },
             Style.Dry,
             pot,
             [

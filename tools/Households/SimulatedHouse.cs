@@ -3,6 +3,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Learning.House;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Practice;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
@@ -108,7 +109,10 @@ internal sealed class SimulatedHouse(int number)
             known,
             Catalogue.FindRice("long_white"),
             Mass.FromGrams(260),
-            SoakChoice.Overnight,
+            Manner.Usual with
+            {
+                Soak = new OvernightSoak(),
+            },
             Style.Saucy,
             pot,
             [pot],

@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -172,18 +173,12 @@ internal static class Dinners
                 Now = evening.ServeAt - Duration.FromHours(lot.Next(5, 9)),
                 Asked = lot.Next(3) == 0 ? [] : [stages[lot.Next(stages.Length)]],
             };
-            var apart = dinner.Rice is not null && lot.Next(2) == 0 ? new CookVessel(Pot(20, 3), Back) : null;
+            RiceCooking rice = dinner.Rice is not null && lot.Next(2) == 0 ? new InItsOwnPot(new(Pot(20, 3), Back)) : new InThePot();
             yield return (lot.Next(4), dinner.Pulse.SoakHours.High > 0) switch
             {
-                (0, true) => asked with { Soak = SoakChoice.Hours, SoakHours = lot.Next(1, 4), RiceApart = apart },
-                (_, true) => asked with
-                {
-                    Soak = SoakChoice.Already,
-                    SoakedSince = asked.Now - Duration.FromHours(lot.Next(1, 10)),
-                    SoaksCold = lot.Next(4) == 0,
-                    RiceApart = apart,
-                },
-                _ => asked with { RiceApart = apart },
+                (0, true) => asked.With(new SoakOfHours(lot.Next(1, 4))).With(rice),
+                (_, true) => asked.With(new SoaksAlready(asked.Now - Duration.FromHours(lot.Next(1, 10)), lot.Next(4) == 0)).With(rice),
+                _ => asked.With(rice),
             };
         }
     }
@@ -194,12 +189,7 @@ internal static class Dinners
         var lot = new Random(seed);
         foreach (var pair in ByLot(catalogue, 2 * count, seed).Chunk(2))
         {
-            var dishes = pair.Select(d =>
-                    Dish(d) with
-                    {
-                        Soak = d.Pulse.SimmerUnsoakedMinutes.Middle > 80 ? SoakChoice.Overnight : SoakChoice.None,
-                    }
-                )
+            var dishes = pair.Select(d => Dish(d).With(d.Pulse.SimmerUnsoakedMinutes.Middle > 80 ? new OvernightSoak() : new Unsoaked()))
                 .ToList();
             yield return (dishes[0], dishes[1] with { ServeAt = dishes[1].ServeAt + Duration.FromMinutes(15 * lot.Next(-2, 3)) });
         }
@@ -233,7 +223,7 @@ internal static class Dinners
             new Pace(1, 0.28),
             dinner.Rice,
             Mass.FromGrams(rice),
-            SoakChoice.None,
+            Manner.Usual,
             dinner.Style,
             // A pound of beans wants the large pot.
             grams + rice

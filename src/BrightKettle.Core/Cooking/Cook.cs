@@ -37,6 +37,20 @@ public sealed record Cook(
         return -1;
     }
 
+    /// <summary>Place of the first action with this mark; -1 for none.</summary>
+    public int StepAt(string mark)
+    {
+        for (var i = 0; i < Actions.Count; i++)
+        {
+            if (Actions[i].StepId == mark)
+            {
+                return i;
+            }
+        }
+
+        return -1;
+    }
+
     /// <summary>Number of the vessel that an action is done to, from 0; -1 for one that the cook does not have.</summary>
     public int VesselOf(CookAction action) => Kitchen.IndexOf(action.In);
 }

@@ -26,6 +26,9 @@ public static class StepIds
     /// <summary>Into the slow cooker.</summary>
     public const string SlowStarts = "slow_starts";
 
+    /// <summary>Over from the pot: the crock waits for it, and its start is what is told.</summary>
+    public const string IntoCrock = "into_crock";
+
     /// <summary>Out of the slow cooker, back into the pot.</summary>
     public const string BackInPot = "into_pot";
 

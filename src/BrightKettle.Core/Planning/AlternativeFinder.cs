@@ -1,4 +1,5 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -17,9 +18,9 @@ internal sealed class AlternativeFinder(Planner planner)
             PlanRefusal.TooSoon or PlanRefusal.FlameWhileAsleep or PlanRefusal.FlameWhileAway or PlanRefusal.AwayFromStove =>
             [
                 .. Later(dish, null),
-                .. Unsoaked(dish),
+                .. WithoutSoak(dish),
             ],
-            PlanRefusal.SoakTooLate => [.. Unsoaked(dish), .. Tomorrow(dish)],
+            PlanRefusal.SoakTooLate => [.. WithoutSoak(dish), .. Tomorrow(dish)],
             PlanRefusal.PotTooSmall or PlanRefusal.PotTooSmallForRice => [.. OtherPot(dish), .. Smaller(dish, refusal)],
             // What would stand lukewarm while nobody is at home is begun on coming home.
             PlanRefusal.GateBlocks when StandsWhileOut(dish, refusal) => Later(dish, null),
@@ -36,15 +37,15 @@ internal sealed class AlternativeFinder(Planner planner)
     private double Share(Dish dish) => planner.Probe(dish) is { Refusal: null, Plan: { } plan } ? plan.ShareTender : 0;
 
     /// <summary>The earliest table at which the same dish works, in steps of five minutes and at most a day on.</summary>
-    private IEnumerable<Alternative> Later(Dish dish, SoakChoice? soak)
+    private IEnumerable<Alternative> Later(Dish dish, Soaking? soak)
     {
-        var changed = dish with { Soak = soak ?? dish.Soak };
+        var changed = soak is null ? dish : dish.With(soak);
         for (var i = 0; i < 4; i++)
         {
             var (solved, _, refusal) = planner.Probe(changed);
             if (refusal is null)
             {
-                yield return new("serve_at", changed.ServeAt, Soak: soak);
+                yield return new("serve_at", changed.ServeAt, Soak: soak?.Choice);
                 yield break;
             }
 
@@ -90,16 +91,15 @@ internal sealed class AlternativeFinder(Planner planner)
         return at;
     }
 
-    private IEnumerable<Alternative> Unsoaked(Dish dish)
+    private IEnumerable<Alternative> WithoutSoak(Dish dish)
     {
-        if (dish.Soak is SoakChoice.None or SoakChoice.Already)
+        if (dish.How.Soak is Unsoaked or SoaksAlready)
         {
             return [];
         }
 
-        return Works(dish with { Soak = SoakChoice.None })
-            ? [new Alternative("unsoaked", Soak: SoakChoice.None)]
-            : Later(dish, SoakChoice.None);
+        var unsoaked = new Unsoaked();
+        return Works(dish.With(unsoaked)) ? [new Alternative("unsoaked", Soak: unsoaked.Choice)] : Later(dish, unsoaked);
     }
 
     /// <summary>A soak that is poured away opens most gates: overnight or quick, at the same hour or as early as it can be had.</summary>
@@ -110,16 +110,15 @@ internal sealed class AlternativeFinder(Planner planner)
             yield return later;
         }
 
-        if (dish.Soak != SoakChoice.None || !dish.CanSoak)
+        if (dish.How.Soak is not Unsoaked || !dish.CanSoak)
         {
             yield break;
         }
 
-        foreach (var soak in new[] { SoakChoice.Overnight, SoakChoice.Quick })
+        foreach (var soak in new Soaking[] { new OvernightSoak(), new HotSoak() })
         {
             if (
-                Later(dish, soak).Concat(Tomorrow(dish with { Soak = soak }).Select(t => t with { Soak = soak })).FirstOrDefault() is
-                { } offer
+                Later(dish, soak).Concat(Tomorrow(dish.With(soak)).Select(t => t with { Soak = soak.Choice })).FirstOrDefault() is { } offer
             )
             {
                 yield return offer;
@@ -130,7 +129,7 @@ internal sealed class AlternativeFinder(Planner planner)
     /// <summary>What soaks too short by the hour is soaked for long enough by a later one.</summary>
     private IEnumerable<Alternative> SoakedOn(Dish dish)
     {
-        if (dish.SoakedSince is not { } since)
+        if (dish.How.Soak.Since is not { } since)
         {
             return [];
         }
@@ -151,7 +150,7 @@ internal sealed class AlternativeFinder(Planner planner)
     private IEnumerable<Alternative> OtherPot(Dish dish) =>
         dish
             .OtherVessels.Where(v =>
-                dish.Method != Method.Pressure && v.Cooker is null && v.Brim.Millilitres > dish.Vessel.Brim.Millilitres
+                dish.How.Pulses.Into(dish) == dish.Vessel && v.Cooker is null && v.Brim.Millilitres > dish.Vessel.Brim.Millilitres
             )
             .OrderBy(v => v.Brim.Millilitres)
             .Where(v => Works(dish with { Vessel = v }))
@@ -191,14 +190,12 @@ internal sealed class AlternativeFinder(Planner planner)
     /// <summary>Ways that nearly always come out: in the open pot, and with the rice in a pot of its own.</summary>
     private IEnumerable<Alternative> OtherWays(Dish dish)
     {
-        var open = dish with { Method = Method.OpenPot, Cooker = null, RiceApart = null };
-        SoakChoice[] soaks =
-            dish.Soak == SoakChoice.Already ? [dish.Soak]
-            : dish.CanSoak ? [dish.Soak, SoakChoice.None, SoakChoice.Overnight]
-            : [SoakChoice.None];
-        foreach (
-            var tried in soaks.Distinct().Select(s => open with { Soak = s }).Where(d => (d.Method, d.Soak) != (dish.Method, dish.Soak))
-        )
+        var open = dish.With(new OpenPot()).With(new InThePot());
+        Soaking[] soaks =
+            dish.How.Soak is SoaksAlready ? [dish.How.Soak]
+            : dish.CanSoak ? [dish.How.Soak, new Unsoaked(), new OvernightSoak()]
+            : [new Unsoaked()];
+        foreach (var tried in soaks.Distinct().Select(open.With).Where(d => (d.Method, d.How.Soak) != (dish.Method, dish.How.Soak)))
         {
             if (Share(tried) >= Sure)
             {
@@ -217,9 +214,9 @@ internal sealed class AlternativeFinder(Planner planner)
             }
         }
 
-        foreach (var apart in WayFinder.RiceBeside(open).Where(d => Share(d) >= Sure).Take(1))
+        foreach (var apart in WayFinder.RiceBeside(open).Select(open.With).Where(d => Share(d) >= Sure).Take(1))
         {
-            yield return new("way", Soak: apart.Soak, Method: apart.Method, RiceVesselId: apart.RiceApart!.Vessel.Id);
+            yield return new("way", Soak: apart.Soak, Method: apart.Method, RiceVesselId: apart.RiceVessel!.Vessel.Id);
         }
     }
 

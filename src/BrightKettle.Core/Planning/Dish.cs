@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning.Beside;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -16,45 +17,6 @@ public enum Style
     Moist,
     Saucy,
     Soup,
-}
-
-public enum SoakChoice
-{
-    None,
-    Overnight,
-
-    /// <summary>Two or three minutes at the boil, an hour covered off the heat, drained.</summary>
-    Quick,
-
-    /// <summary>In a bowl for so many hours before the flame: see <see cref="Dish.SoakHours"/>.</summary>
-    Hours,
-
-    /// <summary>In a bowl already: see <see cref="Dish.SoakedSince"/>.</summary>
-    Already,
-}
-
-/// <summary>Where pulses come from that are cooked already.</summary>
-public enum CookedFrom
-{
-    /// <summary>At the room's temperature, salted as tins are.</summary>
-    Tin,
-
-    /// <summary>Cooked here before, salted as the household salts.</summary>
-    Fridge,
-
-    /// <summary>The same, thawed in the fridge since the day before.</summary>
-    Freezer,
-}
-
-/// <summary>In what the pulses are cooked.</summary>
-public enum Method
-{
-    OpenPot,
-    Pressure,
-    SlowCooker,
-
-    /// <summary>Cooked already: see <see cref="CookedFrom"/>.</summary>
-    Cooked,
 }
 
 /// <summary>The schools of salting: what each changes stands in the effects' table.</summary>
@@ -73,21 +35,9 @@ public enum SaltSchool
     AtTheTable,
 }
 
-/// <summary>How the rice comes to the pulses, in one pot.</summary>
-public enum RiceJoin
-{
-    /// <summary>Into their liquor, or they into its water: the slower one starts.</summary>
-    InThePot,
-
-    /// <summary>They are simmered part of the way and drained; rice and fresh boiling water go in together.</summary>
-    AfterDraining,
-
-    /// <summary>They are cooked through and lifted out; the rice is cooked in their liquor, and they go back on it for its rest.</summary>
-    InTheLiquor,
-}
-
-/// <summary>What is wanted, by when, with what.</summary>
+/// <summary>The wish: what is eaten, by when, with what is at hand; and how it is asked for or proposed.</summary>
 /// <param name="RiceDry">Ignored when there is no rice.</param>
+/// <param name="How">With the wish it makes the list of stages.</param>
 /// <param name="Household">Where and when it is cooked.</param>
 /// <param name="OtherVessels">Other pots of the kitchen: offered when this one is too small.</param>
 /// <param name="ServeAt">On the table.</param>
@@ -99,7 +49,7 @@ public sealed record Dish(
     Pace Pace,
     Rice? Rice,
     Mass RiceDry,
-    SoakChoice Soak,
+    Manner How,
     Style Style,
     Vessel Vessel,
     IReadOnlyList<Vessel> OtherVessels,
@@ -113,10 +63,14 @@ public sealed record Dish(
     /// <summary>1 for the table's rice; other values only to ask what a slower rice would change.</summary>
     public double RiceRateFactor { get; init; } = 1;
 
-    public Method Method { get; init; } = Method.OpenPot;
+    /// <summary>Stable code of in what the pulses are cooked.</summary>
+    public Method Method => How.Pulses.Method;
 
-    /// <summary>The cooker for <see cref="Method.Pressure"/> and <see cref="Method.SlowCooker"/>; null otherwise.</summary>
-    public Vessel? Cooker { get; init; }
+    /// <summary>The cooker that it takes; null for a pot.</summary>
+    public Vessel? Cooker => How.Pulses.Cooker;
+
+    /// <summary>Stable code of what is done with the pulses before.</summary>
+    public SoakChoice Soak => How.Soak.Choice;
 
     /// <summary>How the bag was kept.</summary>
     public Lot Lot { get; init; } = Lot.Fresh;
@@ -128,15 +82,17 @@ public sealed record Dish(
     /// <summary>Everything beside pulses and rice.</summary>
     public IReadOnlyList<DishExtra> Extras { get; init; } = [];
 
-    /// <summary>A second pot in which the rice is cooked by itself, or <see cref="RiceBowl"/> above the pulses under pressure; null when
-    /// it joins the pulses.</summary>
-    public CookVessel? RiceApart { get; init; }
+    /// <summary>The rice where it shares the pulses' pot; null without rice, and where it has a vessel of its own.</summary>
+    public Rice? RiceInPot => How.Rice.Own is null ? Rice : null;
 
-    /// <summary>How the rice comes to the pulses where it has no pot of its own.</summary>
-    public RiceJoin RiceJoin { get; init; }
+    /// <summary>Where the rice is cooked by itself; null where it joins the pulses, and without rice.</summary>
+    public CookVessel? RiceVessel => Rice is null ? null : How.Rice.Own;
+
+    /// <summary>The pulses leave their pot for the rice, and come back.</summary>
+    internal bool LiftsForRice => Rice is not null && How.Rice.LiftsPulses;
 
     /// <summary>Its rice is cooked already and dried: it is stirred in at the end, and drinks.</summary>
-    public bool StirsRiceIn => RiceIsCooked || (Rice is { SimmerMinutes.Low: <= 0 } && RiceApart is null && RiceJoin == RiceJoin.InThePot);
+    public bool StirsRiceIn => RiceInPot is { } rice && (RiceIsCooked || (rice.SimmerMinutes.Low <= 0 && How.Rice is InThePot));
 
     /// <summary>How the rice comes; cooked rice is stirred in, whatever was asked of its pot.</summary>
     public RiceState RiceState { get; init; }
@@ -172,11 +128,11 @@ public sealed record Dish(
         && stage switch
         {
             // What is thrown away is not seasoned.
-            AskedStage.Season => Rice is null || RiceApart is not null || RiceJoin != RiceJoin.AfterDraining,
-            AskedStage.Mash => Style != Style.Dry && (Rice is null || RiceApart is not null || RiceJoin == RiceJoin.InThePot),
+            AskedStage.Season => RiceInPot is null || How.Rice.KeepsLiquor,
+            AskedStage.Mash => Style != Style.Dry && (RiceInPot is null || How.Rice.StaysTogether),
             // What is cooked already is neither toasted nor left to steam.
-            AskedStage.Toast or AskedStage.Towel => Rice is not null && RiceApart is not { Above: true } && !StirsRiceIn,
-            _ => Rice is not null && RiceApart is { Above: false },
+            AskedStage.Toast or AskedStage.Towel => Rice is not null && How.Rice.HasFlame && !StirsRiceIn,
+            _ => RiceVessel is { Above: false },
         };
 
     /// <summary>Seasoned on low for so long, minutes; 0 where nobody asked for it.</summary>
@@ -231,12 +187,6 @@ public sealed record Dish(
     /// <summary>Moments that the cook has pulled from where they are best.</summary>
     public Pull Pull { get; init; } = new();
 
-    /// <summary>The join comes with the look that finds the pulses far enough, since they must not wait for the hour.</summary>
-    internal bool JoinMoves { get; init; }
-
-    /// <summary>What is ready before its time is kept hot instead of standing off the heat, where it would go lukewarm.</summary>
-    internal bool WaitsHot { get; init; }
-
     /// <summary>Salt to add, g, once the planner has worked it out; 0 before.</summary>
     internal double SaltGrams { get; init; }
 
@@ -245,15 +195,6 @@ public sealed record Dish(
 
     /// <summary>Whether somebody is at home and awake.</summary>
     public bool AttendedAt(Instant at) => Household.AwakeAt(at) && !Away.Any(a => a.Contains(at));
-
-    /// <summary>For <see cref="SoakChoice.Hours"/>: how long, 0.5 to 24 h.</summary>
-    public double SoakHours { get; init; } = 2;
-
-    /// <summary>For <see cref="SoakChoice.Already"/>: since when they have stood in water; null otherwise.</summary>
-    public Instant? SoakedSince { get; init; }
-
-    /// <summary>For <see cref="SoakChoice.Already"/>: they stand in the fridge, and not on the counter.</summary>
-    public bool SoaksCold { get; init; }
 
     /// <summary>A tub thaws in the fridge in so long (confidence C).</summary>
     private static readonly Duration Thawing = Duration.FromHours(14);
@@ -267,17 +208,11 @@ public sealed record Dish(
         : extra.Frozen ? Household.Fridge
         : Household.Room;
 
-    /// <summary>Somebody can look into their pot and keeps them covered.</summary>
-    internal bool KeepsCovered => Method == Method.OpenPot;
-
     /// <summary>They stand in a bowl of water before the flame, for however long.</summary>
-    public bool SoaksInBowl => Soak is SoakChoice.Overnight or SoakChoice.Hours or SoakChoice.Already;
-
-    /// <summary>A soak that ends before <see cref="LectinGate.LeastSoak"/>, once the planner has found that out.</summary>
-    internal bool SoakIsShort { get; init; }
+    public bool SoaksInBowl => How.Soak.InBowl;
 
     /// <summary>Not soaked for long enough to lose a lectin with the water.</summary>
-    public bool CountsAsDry => Soak == SoakChoice.None || SoakIsShort;
+    public bool CountsAsDry => How.Soak is Unsoaked || How.SoakIsShort;
 
     /// <summary>So many times the pulses, all of them.</summary>
     public Dish Scaled(double factor) =>
@@ -287,8 +222,8 @@ public sealed record Dish(
             OtherPulses = [.. OtherPulses.Select(o => o with { Dry = o.Dry * factor })],
         };
 
-    /// <summary>For <see cref="Method.Cooked"/>: where the pulses come from.</summary>
-    public CookedFrom CookedFrom { get; init; }
+    /// <summary>Where they come from if they are to be had cooked.</summary>
+    public CookedFrom CookedAtHand { get; init; }
 
     /// <summary>How the pulses come, where they are not cooked already.</summary>
     public PulseState PulseState { get; init; }
@@ -311,11 +246,20 @@ public sealed record Dish(
             .OnTheScale
             .Grams;
 
+    /// <summary>The same in another pot or cooker.</summary>
+    public Dish With(PulseCooking pulses) => this with { How = How with { Pulses = pulses } };
+
+    /// <summary>The same, soaked otherwise.</summary>
+    public Dish With(Soaking soak) => this with { How = How with { Soak = soak } };
+
+    /// <summary>The same with the rice coming otherwise.</summary>
+    public Dish With(RiceCooking rice) => this with { How = How with { Rice = rice } };
+
     /// <summary>The same with pulses that come otherwise than dry, for as many grams of dry weight; they are not soaked.</summary>
     /// <exception cref="InvalidOperationException">Green, and nobody sells it so.</exception>
     public Dish With(PulseState state, FeltState halfCookedTo = FeltState.ChalkyMiddle)
     {
-        var changed = this with { PulseState = state, HalfCookedTo = halfCookedTo, Soak = SoakChoice.None };
+        var changed = this with { PulseState = state, HalfCookedTo = halfCookedTo, How = How with { Soak = new Unsoaked() } };
         return changed.IsGreen
             ? changed with
             {
@@ -339,32 +283,27 @@ public sealed record Dish(
     public bool CanSoak => IsDry && Pulse.SoakHours.High > 0;
 
     /// <summary>What pulses bring that are not dry; null for dry ones, and for green ones at the room's temperature.</summary>
-    public SeedStart? Start =>
-        Method != Method.Cooked
-            ? PulseState switch
-            {
-                PulseState.HalfCooked => new(Household.Fridge, Doneness.Anchor(HalfCookedTo)),
-                PulseState.FrozenGreen => new(Freezer, 0),
-                _ => null,
-            }
-        : CookedFrom == CookedFrom.Tin ? new(Household.Room) { FromTin = true }
-        : new(Household.Fridge);
+    public SeedStart? Start => How.Pulses.Start(this);
+
+    /// <summary>The same by the state in which they come.</summary>
+    internal SeedStart? SeedFromState =>
+        PulseState switch
+        {
+            PulseState.HalfCooked => new(Household.Fridge, Doneness.Anchor(HalfCookedTo)),
+            PulseState.FrozenGreen => new(Freezer, 0),
+            _ => null,
+        };
 
     /// <summary>Salt that they bring along, g per g; 0 for dry ones.</summary>
-    public double CookedSaltShare =>
-        Method != Method.Cooked ? 0
-        : CookedFrom == CookedFrom.Tin ? TinSaltShare
-        : SaltPercent / 100;
+    public double CookedSaltShare => How.Pulses.SaltShare(this);
 
     /// <summary>Whether any of its pulses, dry when it begins, wants a hard boil first: the strictest rules the pot.</summary>
-    public bool BoilsFirst => Method != Method.Cooked && OtherPulses.Select(o => o.Pulse).Prepend(Pulse).Any(p => p.BoilsFirst);
-
-    /// <summary>Salt of tinned pulses, g per g (confidence C: 0.003 to 0.01).</summary>
-    private const double TinSaltShare = 0.006;
+    public bool BoilsFirst => How.Pulses.FromRaw && OtherPulses.Select(o => o.Pulse).Prepend(Pulse).Any(p => p.BoilsFirst);
 
     public Mass PulsesDry => OtherPulses.Aggregate(PulseDry, (sum, o) => sum + o.Dry);
 
-    public Mass TotalDry => Rice is null ? PulsesDry : PulsesDry + RiceDry;
+    /// <summary>All that is dry in the pot of the pulses.</summary>
+    public Mass TotalDry => RiceInPot is null ? PulsesDry : PulsesDry + RiceDry;
 
     /// <summary>Free liquor wanted at the table, g: a moist film in a dry dish, a ladle of it in a soup (confidence C).</summary>
     public double WantedLiquorGrams =>

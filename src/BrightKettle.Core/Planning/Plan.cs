@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Planning.Beside;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -51,7 +52,6 @@ public sealed record Amounts(Mass FirstWater, Mass? SoakWater, Mass Salt, Mass E
 /// <param name="Blind">By the clock alone; of a plan that is only compared it is worked out when somebody asks.</param>
 public sealed record Plan(
     Dish Dish,
-    JoinOrder Order,
     FeltState? Waits,
     Cook Cook,
     Forecast Forecast,
@@ -65,6 +65,15 @@ public sealed record Plan(
 {
     /// <summary>By the clock alone: every look is answered by the reference pot's.</summary>
     public double BlindShare => Blind.Value;
+
+    /// <summary>The pulses go to the table by themselves, or meet the rice there.</summary>
+    public bool IsAlone => Way.List.IsAlone;
+
+    /// <summary>The rice is in the pot first, and the pulses join it.</summary>
+    public bool RiceStarts => Way.List.Starts == Way.RiceId;
+
+    /// <summary>Both are in the pot from the start.</summary>
+    public bool BothStart => Way.List.Starts is null;
 
     /// <summary>The walk over its actions.</summary>
     public CookTrace Trace => field is { } walked && ReferenceEquals(walked.Cook, Cook) ? walked : field = new(Cook);
@@ -85,7 +94,7 @@ public sealed record Plan(
     public double RiceOnTheScale => Cook.Ingredients.OfType<RiceIngredient>().Sum(r => r.OnTheScale.Grams);
 
     /// <summary>How long its liquor boils down with the lid off before what comes, min; 0 where it has what it should.</summary>
-    public double BoilDownMinutes => Dish.Style == Style.Dry && Order == JoinOrder.PulseAlone ? 0 : Math.Round(Way.BoilDownMinutes);
+    public double BoilDownMinutes => Dish.Style == Style.Dry && IsAlone ? 0 : Math.Round(Way.BoilDownMinutes);
 
     /// <summary>Stages that were asked for and have no place in this way.</summary>
     public IReadOnlyList<AskedStage> LeftOut => [.. Dish.Asked.Where(s => !Holds(s))];
@@ -107,7 +116,7 @@ public sealed record Plan(
     public Instant Begins => FirstDeed(Dish, Cook, Way.LightAt);
 
     internal static Instant FirstDeed(Dish dish, Cook cook, Instant light) =>
-        dish.SoakedSince is null
+        dish.How.Soak.Since is null
             ? cook.Starts
             : cook
                 .Actions.Where(a => a is not CookAction.Soak soak || soak.IngredientId == Way.RiceId)

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning.Manners;
 
 namespace BrightKettle.Core.Planning;
 
@@ -61,9 +62,9 @@ public static class PlanDifference
         Word(DifferenceCode.Pot, before.Vessel.Name, after.Vessel.Name);
         Word(DifferenceCode.Burner, before.Burner.Name, after.Burner.Name);
         Word(DifferenceCode.Soak, before.Soak.ToString(), after.Soak.ToString());
-        if (before.Soak == SoakChoice.Hours && after.Soak == SoakChoice.Hours)
+        if (before.How.Soak is SoakOfHours was && after.How.Soak is SoakOfHours now)
         {
-            Amount(list, DifferenceCode.SoakHours, 60 * before.SoakHours, 60 * after.SoakHours, Minutes);
+            Amount(list, DifferenceCode.SoakHours, 60 * was.Hours, 60 * now.Hours, Minutes);
         }
 
         Word(DifferenceCode.Method, before.Method.ToString(), after.Method.ToString());
@@ -110,10 +111,22 @@ public static class PlanDifference
             }
         }
 
-        State(DifferenceCode.Pulses, 0, 0, after.Dish.Pulse.FallsApartAt, after.Dish.Targets.Window(after.Dish.Pulse));
+        State(
+            DifferenceCode.Pulses,
+            before.Cook.IndexOf(Way.PulseId),
+            after.Cook.IndexOf(Way.PulseId),
+            after.Dish.Pulse.FallsApartAt,
+            after.Dish.Targets.Window(after.Dish.Pulse)
+        );
         if (before.Dish.Rice is not null && after.Dish.Rice is { } rice)
         {
-            State(DifferenceCode.Rice, 1, 1, null, after.Dish.Targets.Window(rice));
+            State(
+                DifferenceCode.Rice,
+                before.Cook.IndexOf(Way.RiceId),
+                after.Cook.IndexOf(Way.RiceId),
+                null,
+                after.Dish.Targets.Window(rice)
+            );
         }
 
         if (after.Forecast.Reference.DrySeconds > 60 && after.Forecast.Reference.DrySeconds > before.Forecast.Reference.DrySeconds + 30)

@@ -4,6 +4,8 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning.Beside;
+using BrightKettle.Core.Planning.Manners;
+using BrightKettle.Core.Planning.Solving;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -32,7 +34,7 @@ public sealed class Planner(Simulator simulator)
     /// first.</summary>
     private Tried Try(Dish asked, int pots, bool rough)
     {
-        var dish = asked with { SoakIsShort = IsShort(asked) };
+        var dish = asked with { How = asked.How with { SoakIsShort = IsShort(asked) } };
         var solved = Solve(dish);
         var first = Waits(solved) && Parks(solved) ? null : Judged(dish, solved, pots, rough);
         if (first is not null && !Cools(first))
@@ -43,9 +45,9 @@ public sealed class Planner(Simulator simulator)
         // A fast bag would stand lukewarm. A fast pot decides, the same for a plan that is compared as for one that is opened; what more
         // pots find after all is answered likewise. What is ready is kept hot, and the hour stands; where that does not come out well,
         // the join comes with the look and the table moves.
-        var hot = dish with { WaitsHot = true };
+        var hot = dish with { How = dish.How with { WaitsHot = true } };
         var best = Judged(hot, Solve(hot, solved.Way), pots, rough);
-        foreach (var other in new[] { hot, dish with { JoinMoves = true } })
+        foreach (var other in new[] { hot, dish with { How = dish.How with { JoinMoves = true } } })
         {
             // Another state to wait for, and another time for the join, are sought only where it takes them.
             if (Comes(best) < SureShare && Judged(other, pots, rough) is var tried && Comes(tried) > Comes(best))
@@ -61,15 +63,7 @@ public sealed class Planner(Simulator simulator)
 
     /// <summary>Whether a lectin has had too few hours to leave with the water: how long what soaks already stands is known once it is
     /// known when the flame is lit.</summary>
-    private bool IsShort(Dish dish) =>
-        dish.BoilsFirst
-        && dish.Soak switch
-        {
-            SoakChoice.Hours => Duration.FromHours(dish.SoakHours) < LectinGate.LeastSoak,
-            SoakChoice.Already => SoakPlan.Place(dish, Solve(dish).Way.LightAt, out _) is not { } soak
-                || soak.EndsAt - soak.StartsAt < LectinGate.LeastSoak,
-            _ => false,
-        };
+    private bool IsShort(Dish dish) => dish.BoilsFirst && dish.How.Soak.IsShort(dish, () => Solve(dish).Way.LightAt);
 
     /// <summary>Chance of what can be planned; 0 for what is refused.</summary>
     private static double Comes(Tried tried) => tried is { Refusal: null, Plan: { } plan } ? plan.ShareTender : 0;
@@ -145,8 +139,8 @@ public sealed class Planner(Simulator simulator)
         ArgumentNullException.ThrowIfNull(best);
         ArgumentNullException.ThrowIfNull(pull);
         var dish = best.Dish with { ServeAt = best.Dish.ServeAt + Duration.FromMinutes(pull.Table), Pull = pull with { Table = 0 } };
-        var way = pull.Of(best.Way);
-        var cook = CookOf(dish, way);
+        var way = Whole(dish, pull.Of(best.Way));
+        var cook = way.Build(dish);
         var forecast = _forecaster.Run(cook, dish.Targets, pots, gates: JudgeOf(cook, dish));
         if (forecast.Reference.StalledAt is not null)
         {
@@ -167,8 +161,7 @@ public sealed class Planner(Simulator simulator)
 
     private SolvedWay SolveAnew(Dish dish, Way? known)
     {
-        var inPot = InPot(dish);
-        var solver = new WaySolver(simulator, inPot);
+        var solver = new WaySolver(simulator, dish);
         var solved = known is null ? solver.Solve() : solver.WaitingAgain(known);
         if (solved.Fault is not null)
         {
@@ -176,7 +169,7 @@ public sealed class Planner(Simulator simulator)
         }
 
         var unsalted = SaltSheet.Of(solved.Cook, solved.Run, dish.SaltPercent);
-        var salted = inPot with { SaltGrams = Math.Round(unsalted.ToAddGrams) };
+        var salted = dish with { SaltGrams = Math.Round(unsalted.ToAddGrams) };
         if (dish.Salt == SaltSchool.AtTheStart && salted.SaltGrams > 0)
         {
             // Salt in the water changes how fast they soften: solved once more with it.
@@ -193,7 +186,7 @@ public sealed class Planner(Simulator simulator)
 
         dish = dish with { SaltGrams = salted.SaltGrams };
         solved = OnTime(dish, solved.Way) with { SaltGrams = salted.SaltGrams };
-        return dish.Pull == new Pull() ? solved : Ran(dish, dish.Pull.Of(solved.Way)) with { SaltGrams = salted.SaltGrams };
+        return dish.Pull.IsNothing ? solved : Ran(dish, dish.Pull.Of(solved.Way)) with { SaltGrams = salted.SaltGrams };
     }
 
     /// <summary>By the steps that are told: a table that the steps of the search had a moment too early, or late, moves by whole minutes.
@@ -202,7 +195,7 @@ public sealed class Planner(Simulator simulator)
     {
         var solved = Ran(dish, way);
         return
-            dish.RiceApart is null
+            dish.RiceVessel is not { Above: false }
             && solved.Run.StalledAt is null
             && Math.Floor((solved.Cook.Starts + Duration.FromSeconds(solved.Run.EndSeconds) - dish.ServeAt).TotalMinutes) is var late
             && late != 0
@@ -212,20 +205,13 @@ public sealed class Planner(Simulator simulator)
 
     private SolvedWay Ran(Dish dish, Way way)
     {
-        var cook = CookOf(dish, way);
-        return new(way, cook, _forecaster.Reference(cook), null);
+        var whole = Whole(dish, way);
+        var cook = whole.Build(dish);
+        return new(whole, cook, _forecaster.Reference(cook), null);
     }
 
-    /// <summary>What is in the pot of the pulses: rice with a pot of its own is not.</summary>
-    private static Dish InPot(Dish dish) => dish.RiceApart is null ? dish : dish with { Rice = null };
-
-    private Cook CookOf(Dish dish, Way way)
-    {
-        var cook = way.Build(InPot(dish));
-        return dish.RiceApart is null || dish.Rice is null ? cook
-            : dish.RiceApart.Above ? new RiceAbove(simulator).Attach(dish, cook)
-            : new RiceApart(simulator).Attach(dish, cook);
-    }
+    /// <summary>The way with the rice too, where that has a vessel of its own.</summary>
+    private Way Whole(Dish dish, Way way) => dish.RiceVessel is null ? way : dish.How.Rice.Solved(simulator, dish, way);
 
     private static PlanRefusal? Obstacle(Dish dish, SolvedWay solved)
     {
@@ -241,7 +227,7 @@ public sealed class Planner(Simulator simulator)
             return unattended;
         }
 
-        if (dish.SoaksInBowl && SoakPlan.Place(dish, light, out var latest) is null)
+        if (dish.SoaksInBowl && dish.How.Soak.Place(dish, light, out var latest) is null)
         {
             return Refuse(PlanRefusal.SoakTooLate, "soak", new(LatestSoak: latest, Minutes: (dish.ServeAt - latest).TotalMinutes));
         }
@@ -258,32 +244,15 @@ public sealed class Planner(Simulator simulator)
             );
         }
 
-        if (dish is { RiceApart.Vessel: { } own, Rice: { } grain } && !HoldsRice(own, dish.RiceDry, grain))
+        if (dish.Rice is not null && dish.How.Rice.Obstacle(dish, solved) is { } ofRice)
         {
-            return Refuse(
-                PlanRefusal.PotTooSmallForRice,
-                "riceVesselId",
-                new(
-                    NeededMillilitres: dish.RiceDry.Grams * (1 + grain.Absorbed.Typical) * RiceHeap,
-                    UsableMillilitres: own.Brim.Millilitres * Vessel.UsableShare
-                )
-            );
-        }
-
-        if (
-            dish is { RiceApart.Above: true, Rice: not null }
-            && solved.Run.StalledAt is null
-            && solved.Run.Final[1].Doneness is var done
-            && (done is < RiceAbove.LeastDone or > RiceAbove.MostDone || RiceAbove.IsTooLong(dish, solved.Cook, solved.Run))
-        )
-        {
-            return Refuse(done < RiceAbove.LeastDone ? PlanRefusal.RiceAboveHard : PlanRefusal.RiceAboveSoft, "riceVesselId");
+            return ofRice;
         }
 
         var usable = Usable(dish, solved);
         if (solved.Run.PeakMillilitres > usable)
         {
-            var join = WaySolver.IndexOf(solved.Cook, StepIds.Join);
+            var join = solved.Cook.StepAt(StepIds.Join);
             var forRice = join >= 0 && solved.Run.PeakSeconds >= solved.Run.At(join).Seconds;
             return Refuse(
                 forRice ? PlanRefusal.PotTooSmallForRice : PlanRefusal.PotTooSmall,
@@ -351,23 +320,12 @@ public sealed class Planner(Simulator simulator)
         return dish.Household.AwakeAt(to);
     }
 
-    /// <summary>Whether a pot takes so much rice by itself, with room to bubble.</summary>
-    internal static bool HoldsRice(Vessel pot, Mass dry, Rice rice) =>
-        dry.Grams * (1 + rice.Absorbed.Typical) * RiceHeap <= pot.Brim.Millilitres * Vessel.UsableShare;
-
-    /// <summary>Room that a gram of cooked rice takes with its bubbling water, mL (confidence C).</summary>
-    private const double RiceHeap = 1.35;
-
-    /// <summary>What of the first vessel may be filled when it is fullest, mL: a locked lid keeps its own line, an open cooker is a
-    /// pot.</summary>
+    /// <summary>What of the first vessel may be filled when it is fullest, mL.</summary>
     private static double Usable(Dish dish, SolvedWay solved) =>
-        dish.Method == Method.Pressure && !(OpenedAt(solved) is { } opened && solved.Run.PeakSeconds >= opened)
-            ? dish.Cooker!.Brim.Millilitres * (dish.Pulse.Foam == Foam.High ? Cooker.FillShareFoaming : Cooker.FillShare)
-            : (dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel).Brim.Millilitres
-                * (dish.Pulse.Foam == Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
+        dish.How.Pulses.UsableMillilitres(dish, solved.Run.PeakSeconds, OpenedAt(solved));
 
     private static double? OpenedAt(SolvedWay solved) =>
-        WaySolver.IndexOf(solved.Cook, StepIds.Opened) is >= 0 and var at ? solved.Run.Done[at]?.Seconds : null;
+        solved.Cook.StepAt(StepIds.Opened) is >= 0 and var at ? solved.Run.Done[at]?.Seconds : null;
 
     private Plan Describe(Dish dish, SolvedWay solved, int pots, bool rough)
     {
@@ -388,14 +346,13 @@ public sealed class Planner(Simulator simulator)
         var soak = cook.Actions.OfType<CookAction.Soak>().FirstOrDefault(s => s.IngredientId == Way.PulseId);
         return new(
             dish,
-            solved.Way.Order,
             solved.Way.Wait,
             cook,
             forecast,
             Join(dish, solved, forecast),
             new(
                 FirstWater(cook),
-                dish.SoakedSince is null ? soak?.Water : null,
+                dish.How.Soak.Since is null ? soak?.Water : null,
                 Mass.FromGrams(added + salt.ToAddGrams),
                 Mass.FromGrams(salt.EdibleGrams)
             )
@@ -432,8 +389,8 @@ public sealed class Planner(Simulator simulator)
         }
 
         var done = forecast.Reference.At(measure.Action);
-        var riceIsIn = solved.Way.Order == JoinOrder.RiceFirst;
-        var doneness = done.Doneness[riceIsIn ? 1 : 0];
+        var riceIsIn = solved.Way.List.Starts == Way.RiceId;
+        var doneness = done.Doneness[solved.Cook.IndexOf(solved.Way.List.Starts ?? Way.PulseId)];
         double Hot(double grams) => Math.Sign(grams) * PotGeometry.LiquorMillilitres(Math.Abs(grams), done.Celsius);
         Band Millilitres(Band b) => new(Hot(b.Low), Hot(b.Reference), Hot(b.High));
         return new(

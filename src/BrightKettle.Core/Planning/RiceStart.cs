@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -7,6 +8,9 @@ namespace BrightKettle.Core.Planning;
 /// <summary>What is done with rice before it is cooked, wherever that is.</summary>
 internal static class RiceStart
 {
+    /// <summary>How long it stands in water; zero for rice that needs no soak.</summary>
+    public static Duration SoakOf(Rice rice) => rice.SoakMinutes.Low > 0 ? Duration.FromMinutes(rice.SoakMinutes.Typical) : Duration.Zero;
+
     /// <summary>Soaked and drained at an instant; nothing for rice that needs no soak.</summary>
     public static IEnumerable<CookAction> Soaked(Dish dish, Instant drained)
     {

@@ -15,15 +15,10 @@ internal sealed record SoakPlan(Instant StartsAt, Instant EndsAt, bool InFridge,
     /// <summary>A soak that ends this shortly before the heat is not worth a trip to the fridge.</summary>
     private static readonly Duration NotWorthChilling = Duration.FromMinutes(40);
 
-    /// <summary>So many hours before the flame, since when it stands, or the evening before: drained at the latest when the limit is reached while somebody is up; or null with the latest start
+    /// <summary>The evening before: drained at the latest when the limit is reached while somebody is up; or null with the latest start
     /// that would still do.</summary>
-    public static SoakPlan? Place(Dish dish, Instant lightAt, out Instant latestStart)
+    public static SoakPlan? Overnight(Dish dish, Instant lightAt, out Instant latestStart)
     {
-        if (dish.Soak != SoakChoice.Overnight)
-        {
-            return PlaceHours(dish, lightAt, out latestStart);
-        }
-
         var home = dish.Household;
         var least = Duration.FromHours(Math.Max(1, dish.Pulse.SoakHours.Low));
         latestStart = lightAt - least;
@@ -53,37 +48,41 @@ internal sealed record SoakPlan(Instant StartsAt, Instant EndsAt, bool InFridge,
         return lightAt <= cold ? new(start, lightAt, true, false) : new(start, home.NextAwake(start + least), true, true);
     }
 
-    /// <summary>So many hours before the flame, begun while somebody is up; or since when they stand already.</summary>
-    private static SoakPlan? PlaceHours(Dish dish, Instant lightAt, out Instant latestStart)
+    /// <summary>So many hours before the flame, begun while somebody is up; or null with the latest start that would still do.</summary>
+    public static SoakPlan? ForHours(Dish dish, double hours, Instant lightAt, out Instant latestStart)
     {
         var home = dish.Household;
-        latestStart = lightAt - Duration.FromHours(dish.SoakHours);
-        var start = dish.SoakedSince ?? latestStart;
-        if (dish.SoakedSince is null)
+        latestStart = lightAt - Duration.FromHours(hours);
+        var start = latestStart;
+        while (!home.AwakeAt(start) && lightAt - start < SoakLimit.InFridge)
         {
-            while (!home.AwakeAt(start) && lightAt - start < SoakLimit.InFridge)
-            {
-                start -= AStep;
-            }
-
-            if (start < dish.Now)
-            {
-                return null;
-            }
+            start -= AStep;
         }
 
+        return start < dish.Now ? null : Placed(dish, start, stands: false, mayStand: true, lightAt);
+    }
+
+    /// <summary>Begun already.</summary>
+    /// <param name="cold">In the fridge, where it stays.</param>
+    public static SoakPlan Standing(Dish dish, Instant since, bool cold, Instant lightAt) =>
+        Placed(dish, since, stands: cold, mayStand: cold, lightAt);
+
+    /// <param name="stands">It is in the fridge.</param>
+    /// <param name="mayStand">It may stand there from its start.</param>
+    private static SoakPlan Placed(Dish dish, Instant start, bool stands, bool mayStand, Instant lightAt)
+    {
         // A bowl that has begun on the counter is not moved into the fridge unnoticed: it is drained by its limit, and then chilled.
+        var home = dish.Household;
         var counter = start + SoakLimit.OnCounter(home.Room);
-        if (lightAt <= counter && !dish.SoaksCold)
+        if (lightAt <= counter && !stands)
         {
             return new(start, lightAt, false, false);
         }
 
-        var cold = dish.SoaksCold || dish.SoakedSince is null;
-        var limit = cold ? start + SoakLimit.InFridge : counter;
+        var limit = mayStand ? start + SoakLimit.InFridge : counter;
         if (lightAt <= limit)
         {
-            return new(start, lightAt, cold, false);
+            return new(start, lightAt, mayStand, false);
         }
 
         var end = Instant.Max(limit, dish.Now);
@@ -92,7 +91,7 @@ internal sealed record SoakPlan(Instant StartsAt, Instant EndsAt, bool InFridge,
             end -= AStep;
         }
 
-        return new(start, end, cold, lightAt - end > NotWorthChilling);
+        return new(start, end, mayStand, lightAt - end > NotWorthChilling);
     }
 
     private static readonly Duration AStep = Duration.FromMinutes(5);

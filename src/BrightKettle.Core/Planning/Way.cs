@@ -1,14 +1,16 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Solving;
 using BrightKettle.Core.Planning.Stages;
 using BrightKettle.Core.Units;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning;
 
-/// <summary>The free numbers of one way; with the dish they make a cook.</summary>
-internal sealed record Way(JoinOrder Order, Instant LightAt)
+/// <summary>A list of stages with its free numbers; with the wish it makes a cook.</summary>
+/// <param name="List">Its stages.</param>
+internal sealed record Way(WayList List, Instant LightAt)
 {
     public const string PulseId = "pulse";
     public const string RiceId = "rice";
@@ -98,7 +100,15 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
     /// <summary>Whistles after which the heat goes off, instead of minutes; 0 where nobody counts them.</summary>
     public int Whistles { get; init; }
 
-    public Cook Build(Dish dish) => Build(dish, StagesOf.Way(dish, this));
+    /// <summary>Rice in a pot of its own; null until it is solved, or where there is none.</summary>
+    public OwnPotNumbers? OwnPot { get; init; }
+
+    /// <summary>Rice in a bowl above the pulses; null until it is solved, or where there is none.</summary>
+    public BowlNumbers? Bowl { get; init; }
+
+    public IReadOnlyList<Stage> Stages(Dish dish) => List.Stages(dish, this);
+
+    public Cook Build(Dish dish) => Build(dish, Stages(dish));
 
     /// <param name="stages">What is done, in its order.</param>
     public Cook Build(Dish dish, IReadOnlyList<Stage> stages)
@@ -110,15 +120,10 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
         }
 
         var starts = actions.Min(a => a.Trigger.NotBefore ?? LightAt);
-        var first = dish.Method == Method.Pressure ? dish.Cooker! : dish.Vessel;
-        var kitchen = new CookKitchen(first, dish.Burner, dish.Household.Altitude, dish.Household.Room)
+        var kitchen = new CookKitchen(dish.How.Pulses.Into(dish), dish.Burner, dish.Household.Altitude, dish.Household.Room)
         {
             HardnessMilligramsPerLitre = dish.Household.HardnessMilligramsPerLitre,
-            OtherVessels =
-                dish.Method == Method.SlowCooker ? [new CookVessel(dish.Cooker!, dish.Burner)]
-                : LiftsFirst || (dish.RiceJoin == RiceJoin.InTheLiquor && dish.Rice is not null)
-                    ? [new CookVessel(PulseBowl.For(dish.Vessel), dish.Burner)]
-                : [],
+            OtherVessels = [.. Beside(dish)],
         };
         var ingredients = new List<Ingredient>
         {
@@ -130,22 +135,16 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
                 CookedSaltShare = dish.CookedSaltShare,
             },
         };
-        if (dish.Rice is { } rice)
+        if (dish.RiceInPot is not null || OwnPot is not null || Bowl is not null)
         {
-            ingredients.Add(
-                new RiceIngredient(RiceId, dish.RiceDry, rice, dish.RiceRateFactor)
-                {
-                    Toasted = dish.Has(AskedStage.Toast),
-                    Start = dish.RiceStart,
-                }
-            );
+            ingredients.Add(RiceOf(dish));
         }
 
         ingredients.AddRange(
             dish.OtherPulses.Select(o => new PulseIngredient(o.Id, o.Dry, o.Pulse, dish.PaceOf(o.Pace ?? dish.Pace))
             {
                 Lot = dish.LotOf(o.Lot),
-                Start = dish.Method == Method.Cooked ? dish.Start : null,
+                Start = dish.How.Pulses.FromRaw ? null : dish.Start,
                 CookedSaltShare = dish.CookedSaltShare,
             })
         );
@@ -160,14 +159,48 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
     }
 
+    /// <summary>Vessels beside the first that its stages use.</summary>
+    private IEnumerable<CookVessel> Beside(Dish dish)
+    {
+        if (dish.How.Pulses.Beside(dish) is { } crock)
+        {
+            yield return crock;
+        }
+
+        if (LiftsFirst || dish.LiftsForRice)
+        {
+            yield return new(PulseBowl.For(dish.Vessel), dish.Burner);
+        }
+
+        if ((OwnPot is not null || Bowl is not null) && dish.How.Rice.Own is { } own)
+        {
+            yield return own;
+            if (own.Above)
+            {
+                yield return new(RiceBowl.Out(own.Vessel), own.Burner);
+            }
+        }
+    }
+
+    /// <summary>The rice of a dish, as an ingredient of its cook.</summary>
+    public static RiceIngredient RiceOf(Dish dish) =>
+        new(RiceId, dish.RiceDry, dish.Rice!, dish.RiceRateFactor) { Toasted = dish.Has(AskedStage.Toast), Start = dish.RiceStart };
+
+    /// <summary>What the dish waits for beside its own moment, before it goes to the table: the rice, where that has a vessel of its
+    /// own.</summary>
+    public string? ServeAfter(Dish dish) =>
+        OwnPot is null && Bowl is null ? null
+        : dish.Has(AskedStage.Fold) ? StepIds.Fold
+        : StepIds.RiceRested;
+
     /// <summary>The doneness that a look waits for: to what the target wants, were it past soft, less what the pulses gain with the
     /// rice.</summary>
     public double WaitsFor(Dish dish, FeltState state)
     {
         var withRice =
-            Order == JoinOrder.PulseAlone || dish.Rice is null || dish.RiceJoin == RiceJoin.InTheLiquor
-                ? 0
-                : GainShare * Doneness.Tender * dish.Rice.SimmerMinutes.Typical / dish.Pulse.SofteningMinutesAt98C;
+            List.CooksOn && dish.RiceInPot is { } rice
+                ? GainShare * Doneness.Tender * rice.SimmerMinutes.Typical / dish.Pulse.SofteningMinutesAt98C
+                : 0;
         return state == FeltState.Soft
             ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(dish.Pulse) - withRice - GainBefore(dish, dish.Pulse))
             : Doneness.Anchor(state);
@@ -188,8 +221,8 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
     /// <summary>What shall be firm, and dry, is drained when it is found so: in its hot water it would go on softening. It stands covered
     /// until the table, within the hour.</summary>
     public bool DrainsAtLook(Dish dish) =>
-        Order == JoinOrder.PulseAlone
-        && dish is { Style: Style.Dry, Method: Method.OpenPot, WaitsHot: false }
+        List.IsAlone
+        && dish is { Style: Style.Dry, How: { Pulses.KeepsCovered: true, WaitsHot: false } }
         && (dish.Targets.Usual(dish.Pulse) == PulseTarget.Firm || dish.IsGreen)
         && HotUntil is null
         && !(dish.BoilsFirst && dish.CountsAsDry)
@@ -198,7 +231,7 @@ internal sealed record Way(JoinOrder Order, Instant LightAt)
     /// <summary>Where the lid can be lifted the others join once the slowest is soft; dry seed with a lectin goes in with the first, so that
     /// it never leaves the boil.</summary>
     internal static bool MayJoinLater(Dish dish, OtherPulse other) =>
-        dish.Method is Method.OpenPot && (!other.Pulse.BoilsFirst || (dish.SoaksInBowl && !dish.SoakIsShort));
+        dish.How.Pulses.KeepsCovered && (!other.Pulse.BoilsFirst || (dish.SoaksInBowl && !dish.How.SoakIsShort));
 
     /// <summary>Further pulses that join the first when it is far enough.</summary>
     internal IEnumerable<OtherPulse> Later(Dish dish) => OtherWait is null ? [] : dish.OtherPulses.Where(o => MayJoinLater(dish, o));

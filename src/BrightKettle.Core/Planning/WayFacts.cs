@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Planning.Manners;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning;
@@ -56,7 +57,7 @@ public sealed record WayFacts(
     private static string TextureOf(Plan plan)
     {
         var pulse = plan.Dish.Pulse;
-        var middle = plan.Forecast.Reference.Final[0].Doneness;
+        var middle = plan.Forecast.Reference.Final[plan.Cook.IndexOf(Way.PulseId)].Doneness;
         var fast = middle * plan.Dish.Pace.Quantile(0.9) / plan.Dish.Pace.Median;
         return pulse.FallsApartAt is not { } apart ? "whole"
             : middle >= apart ? "melting"
@@ -66,15 +67,5 @@ public sealed record WayFacts(
     }
 
     private static string WhyOf(Dish dish) =>
-        dish switch
-        {
-            { Method: Method.Cooked } => "ready_at_once",
-            { Method: Method.SlowCooker } => "alone_for_hours",
-            { Method: Method.Pressure, Soak: SoakChoice.None } => "fastest_from_dry",
-            { Method: Method.Pressure } => "fast_and_even",
-            { SoaksInBowl: true } => "even_and_short",
-            { Soak: SoakChoice.Quick } => "soaked_in_an_hour",
-            { Pulse.SoakHours.High: <= 0 } => "needs_no_soak",
-            _ => "nothing_ahead",
-        };
+        dish.How.Pulses.Why(dish) ?? dish.How.Soak.Why ?? (dish.Pulse.SoakHours.High <= 0 ? "needs_no_soak" : "nothing_ahead");
 }

@@ -2,25 +2,32 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Planning.Manners;
 
 namespace BrightKettle.Core.Planning;
 
 /// <summary>One way to tonight's dish: planned, or refused with the reason.</summary>
 /// <param name="PulseId">Another pulse than the one asked for, where that is the offer; null otherwise.</param>
-public sealed record WayOffer(Method Method, SoakChoice Soak, string? CookerId, string? PulseId, PlanAnswer Answer)
+public sealed record WayOffer(Manner How, string? PulseId, PlanAnswer Answer)
 {
+    public Method Method => How.Pulses.Method;
+
+    public SoakChoice Soak => How.Soak.Choice;
+
+    public string? CookerId => How.Pulses.Cooker?.Id;
+
+    /// <summary>The rice's own pot, or its bowl above the pulses; null when it joins them.</summary>
+    public string? RiceVesselId => How.Rice.Own?.Vessel.Id;
+
+    /// <summary>How the rice comes to the pulses where it has no pot of its own.</summary>
+    public RiceJoin RiceJoin => How.Rice.Join;
+
     public Plan? Plan => (Answer as PlanAnswer.Planned)?.Plan;
 
     public PlanRefusal? Refusal => (Answer as PlanAnswer.Refused)?.Refusal;
 
     /// <summary>What one compares by; null for a refused way.</summary>
     public WayFacts? Facts { get; init; }
-
-    /// <summary>The rice's own pot, or its bowl above the pulses; null when it joins them.</summary>
-    public string? RiceVesselId { get; init; }
-
-    /// <summary>How the rice comes to the pulses where it has no pot of its own.</summary>
-    public RiceJoin RiceJoin { get; init; }
 }
 
 /// <summary>All ways that this kitchen has, side by side: what works by the hour and, with the reason, what does not.</summary>
@@ -29,7 +36,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     /// <summary>Enough to put ways in their order; the opened one is judged on more.</summary>
     public const int Pots = 128;
 
-    private static readonly SoakChoice[] Soaks = [SoakChoice.Overnight, SoakChoice.Quick, SoakChoice.None];
+    private static readonly IReadOnlyList<Soaking> Soaks = [new OvernightSoak(), new HotSoak(), new Unsoaked()];
 
     /// <summary>Every way, those that work first, the surest first among them.</summary>
     /// <param name="dish">Its method, cooker and soak are ignored, and a bowl above for the rice.</param>
@@ -39,7 +46,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     public IReadOnlyList<WayOffer> For(Dish dish, int pots = Pots, Action<WayOffer, int>? found = null)
     {
         // The longest cooks first, so that no core waits for the last of them.
-        var wishes = Wishes(dish).OrderByDescending(w => w.Method == Method.SlowCooker).ToList();
+        var wishes = Manners(dish).OrderByDescending(m => m.Pulses.RunsAlone).Select(m => dish with { How = m }).ToList();
         var offers = new WayOffer[wishes.Count];
         var judge = planner.Remembering();
         SideBySide.For(wishes.Count, i =>
@@ -47,49 +54,54 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
             offers[i] = Offer(judge, wishes[i], null, pots);
             found?.Invoke(offers[i], wishes.Count);
         });
-        var quicker = offers.Any(o => o.Method != Method.Cooked && o.Plan is not null) ? null : Quicker(judge, dish, pots);
+        var quicker = offers.Any(o => o.How.Pulses.FromRaw && o.Plan is not null) ? null : Quicker(judge, dish, pots);
         return [.. offers.Concat(quicker is null ? [] : [quicker]).OrderBy(o => o.Plan is null).ThenByDescending(o => o.Plan?.ShareTender)];
     }
 
-    private static IEnumerable<Dish> Wishes(Dish asked)
+    private static IEnumerable<Manner> Manners(Dish dish)
     {
-        var dish = asked with { RiceApart = null, RiceJoin = RiceJoin.InThePot };
-        var useful = dish.CanSoak;
-        foreach (var soak in SoaksOf(dish).Where(s => useful || s is SoakChoice.None or SoakChoice.Already))
+        var open = new Manner(new OpenPot(), dish.How.Soak, new InThePot());
+        foreach (var soak in SoaksOf(dish).Where(s => dish.CanSoak || s is Unsoaked or SoaksAlready))
         {
-            yield return dish with
+            yield return open with
             {
-                Method = Method.OpenPot,
-                Cooker = null,
                 Soak = soak,
             };
-            foreach (var beside in RiceBeside(dish with { Method = Method.OpenPot, Cooker = null, Soak = soak }, asked.RiceApart))
+            foreach (var beside in RiceBeside(dish, dish.RiceVessel))
             {
-                yield return beside;
+                yield return open with
+                {
+                    Soak = soak,
+                    Rice = beside,
+                };
             }
 
             foreach (var cooker in Kitchen(dish).Where(v => v.Cooker is not null))
             {
-                var slow = cooker.Cooker!.Kind == CookerKind.Slow;
-                if (!slow || soak != SoakChoice.Quick)
+                // A boil of its own comes before neither lid.
+                var boiled = soak is HotSoak;
+                if (cooker.Cooker!.Kind == CookerKind.Slow)
                 {
-                    yield return dish with
+                    if (!boiled)
                     {
-                        Method = slow ? Method.SlowCooker : Method.Pressure,
-                        Cooker = cooker,
-                        Soak = soak,
-                    };
+                        yield return open with
+                        {
+                            Soak = soak,
+                            Pulses = new InCrock(cooker),
+                        };
+                    }
+
+                    continue;
                 }
 
-                if (!slow && soak != SoakChoice.Quick && dish is { Rice: not null, RiceIsCooked: false })
+                yield return open with
                 {
-                    yield return dish with
-                    {
-                        Method = Method.Pressure,
-                        Cooker = cooker,
-                        Soak = soak,
-                        RiceApart = new(RiceBowl.For(cooker), dish.Burner, Above: true),
-                    };
+                    Soak = soak,
+                    Pulses = new UnderPressure(cooker),
+                };
+                if (!boiled && dish is { Rice: not null, RiceIsCooked: false })
+                {
+                    yield return new(new UnderPressure(cooker), soak, new AboveThem(new(RiceBowl.For(cooker), dish.Burner, Above: true)));
                 }
             }
         }
@@ -99,73 +111,57 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
             yield return drained;
         }
 
-        if (!dish.IsDry)
+        if (dish.IsDry)
         {
-            yield break;
+            yield return new(new Warmed(dish.CookedAtHand), new Unsoaked(), new InThePot());
         }
-
-        yield return dish with
-        {
-            Method = Method.Cooked,
-            Cooker = null,
-            Soak = SoakChoice.None,
-        };
     }
 
     /// <summary>What soaks already, soaks; so many hours are tried where they were asked for.</summary>
-    private static IEnumerable<SoakChoice> SoaksOf(Dish dish) =>
-        dish.Soak switch
+    private static IEnumerable<Soaking> SoaksOf(Dish dish) =>
+        dish.How.Soak switch
         {
-            _ when !dish.IsDry => [SoakChoice.None],
-            SoakChoice.Already => [SoakChoice.Already],
-            SoakChoice.Hours => Soaks.Prepend(SoakChoice.Hours),
+            _ when !dish.IsDry => [new Unsoaked()],
+            SoaksAlready standing => [standing],
+            SoakOfHours hours => Soaks.Prepend(hours),
             _ => Soaks,
         };
 
     /// <summary>Pulses that leave their liquor for the rice, where it is eaten without a spoon: one way each, dry from the bag for quick
     /// pulses and soaked for slow ones.</summary>
-    private static IEnumerable<Dish> Drained(Dish dish) =>
+    private static IEnumerable<Manner> Drained(Dish dish) =>
         dish is { Rice: null } or { OtherPulses.Count: > 0 } or { Style: Style.Saucy or Style.Soup } or { RiceIsCooked: true }
             ? []
-            : new[] { RiceJoin.AfterDraining, RiceJoin.InTheLiquor }.Select(join =>
-                dish with
-                {
-                    Method = Method.OpenPot,
-                    Cooker = null,
-                    Soak =
-                        dish.Soak is SoakChoice.Already or SoakChoice.Hours ? dish.Soak
-                        : dish.CanSoak && dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? SoakChoice.Overnight
-                        : SoakChoice.None,
-                    RiceJoin = join,
-                }
-            );
+            : new RiceCooking[] { new AfterDraining(), new InTheLiquor() }.Select(rice => new Manner(
+                new OpenPot(),
+                dish.How.Soak is SoaksAlready or SoakOfHours ? dish.How.Soak
+                    : dish.CanSoak && dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? new OvernightSoak()
+                    : new Unsoaked(),
+                rice
+            ));
 
     /// <summary>A pulse that is simmered longer than this is soaked before.</summary>
     private const double QuickMinutes = 80;
 
     /// <summary>The same with the rice in a pot of its own, where there is one that takes it and a burner for it.</summary>
     /// <param name="asked">The pot that was asked for; the smallest that takes it where none was.</param>
-    internal static IEnumerable<Dish> RiceBeside(Dish dish, CookVessel? asked = null) =>
+    internal static IEnumerable<RiceCooking> RiceBeside(Dish dish, CookVessel? asked = null) =>
         dish.Rice is null || dish.RiceIsCooked ? []
-        : asked is { Above: false } ? [dish with { RiceApart = asked }]
-        : dish.OtherBurner is { } burner ? RicePots(dish).Take(1).Select(v => dish with { RiceApart = new(v, burner) })
+        : asked is { Above: false } ? [new InItsOwnPot(asked)]
+        : dish.OtherBurner is { } burner ? RicePots(dish).Take(1).Select(v => new InItsOwnPot(new(v, burner)))
         : [];
 
     /// <summary>Other pots that take the rice by itself, the smallest first.</summary>
     internal static IEnumerable<Vessel> RicePots(Dish dish) =>
         Kitchen(dish)
-            .Where(v => v.Id != dish.Vessel.Id && v.Cooker is null && dish.Rice is { } rice && Planner.HoldsRice(v, dish.RiceDry, rice))
+            .Where(v => v.Id != dish.Vessel.Id && v.Cooker is null && dish.Rice is { } rice && RiceCooking.Holds(v, dish.RiceDry, rice))
             .OrderBy(v => v.Brim.Millilitres);
 
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);
 
     private static WayOffer Offer(Planner planner, Dish dish, string? pulseId, int pots)
     {
-        var offer = new WayOffer(dish.Method, dish.Soak, dish.Cooker?.Id, pulseId, planner.Plan(dish, pots, rough: true))
-        {
-            RiceVesselId = dish.RiceApart?.Vessel.Id,
-            RiceJoin = dish.RiceJoin,
-        };
+        var offer = new WayOffer(dish.How, pulseId, planner.Plan(dish, pots, rough: true));
         return offer.Plan is { } plan
             ? offer with
             {
@@ -197,9 +193,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                         Pace = new(1, catalogue.Constants.LotSpread),
                         Lot = Lot.Fresh,
                         PulseState = PulseState.Dry,
-                        Method = Method.OpenPot,
-                        Cooker = null,
-                        Soak = SoakChoice.None,
+                        How = dish.How with { Pulses = new OpenPot(), Soak = new Unsoaked() },
                     },
                     p.Id,
                     pots

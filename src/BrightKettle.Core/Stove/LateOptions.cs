@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Solving;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -166,7 +167,7 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster forecaste
         }
 
         var soft = c.Now.Cook.Starts + Duration.FromSeconds(run.EndSeconds);
-        var beside = new Planning.RiceApart(simulator).Beside(c.Dish, own, soft);
+        var beside = new OwnPotSolver(simulator, c.Dish, own).Before(soft);
         table[^1] = table[^1] with { Trigger = table[^1].Trigger with { AfterStep = StepIds.RiceRested } };
         var course = new Course("rice_apart", [.. alone, .. beside, .. table], [own], []);
         return Checked(c, "rice_apart", course) is { } answer

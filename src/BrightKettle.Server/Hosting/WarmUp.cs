@@ -3,6 +3,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using BrightKettle.Server.Planning;
 using Microsoft.AspNetCore.Http.Json;
@@ -45,7 +46,7 @@ internal static class WarmUp
         var pot = new Vessel("w", "w", Length.FromCentimetres(24), Volume.FromMillilitres(6000));
         var burner = new Burner("w", "w", Power.FromWatts(1400), Power.FromWatts(120));
         var now = Instant.FromUtc(2026, 1, 1, 12, 0);
-        foreach (var soak in new[] { SoakChoice.None, SoakChoice.Overnight })
+        foreach (var soak in new Soaking[] { new Unsoaked(), new OvernightSoak() })
         {
             var answer = planner.Plan(
                 new Dish(
@@ -54,7 +55,10 @@ internal static class WarmUp
                     new Pace(1, catalogue.Constants.LotSpread),
                     catalogue.Rices[0],
                     Mass.FromGrams(300),
-                    soak,
+                    Manner.Usual with
+                    {
+                        Soak = soak,
+                    },
                     Style.Dry,
                     pot,
                     [pot],

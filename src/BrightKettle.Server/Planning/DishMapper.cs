@@ -3,6 +3,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Beside;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using BrightKettle.Data.Records;
 using BrightKettle.Server.Answers;
@@ -37,8 +38,6 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         checks.Within(dto.Seed, 0, 999_999, "seed");
         var style = ClosedSet.Read<Style>(dto.Style, "style", checks);
         var method = ClosedSet.Read<Method>(dto.Method, "method", checks);
-        // What is cooked already is not soaked, whatever the dish said before.
-        var soak = ClosedSet.Read<SoakChoice>(dto.Soak, "soak", checks) is var asked && method == Method.Cooked ? SoakChoice.None : asked;
         // What is cooked already is neither green nor half-cooked.
         var pulseState =
             method == Method.Cooked || dto.PulseState is null
@@ -61,40 +60,33 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             pulseState = PulseState.Dry;
         }
 
-        soak = pulseState == PulseState.Dry ? soak : SoakChoice.None;
         var riceState = dto.RiceState is null ? RiceState.Dry : ClosedSet.Read<RiceState>(dto.RiceState, "riceState", checks);
         var cookedFrom = ClosedSet.Read<CookedFrom>(dto.CookedFrom ?? "tin", "cookedFrom", checks);
         PulseTarget? pulseTarget = dto.PulseTarget is null ? null : ClosedSet.Read<PulseTarget>(dto.PulseTarget, "pulseTarget", checks);
         RiceTarget? riceTarget = dto.RiceTarget is null ? null : ClosedSet.Read<RiceTarget>(dto.RiceTarget, "riceTarget", checks);
-        var cooker = CookerOf(dto, method, checks);
         var serveAt = ServeAt(dto.ServeAtLocal, checks);
         List<AskedStage> stages =
         [
             .. (dto.Stages ?? []).Select((s, i) => ClosedSet.Read<AskedStage>(s, $"stages[{i}]", checks)).Distinct().Order(),
         ];
-        var soakedSince = soak == SoakChoice.Already ? SoakedSince(dto.SoakedSinceLocal, checks) : null;
-        var soakHours = dto.SoakHours is { } hours ? checks.Within(hours, 0.5, 24, "soakHours") : UsualSoakHours;
         var salt = dto.Salt is null ? kitchen.HouseWays.Salt : ClosedSet.Read<SaltSchool>(dto.Salt, "salt", checks);
         var little = (int)checks.Within(dto.LittleOnes, 0, 10, "littleOnes");
         var extras = new DishExtras(catalogue, kitchen.Row.CupMillilitres, people).Map(dto.Extras, checks);
-        var apart =
-            rice is null || riceState != RiceState.Dry || dto.RiceVesselId is null
-                ? null
-                : RiceApart(dto.RiceVesselId, vessel, method == Method.Pressure ? cooker : null, burner, checks);
-        var join =
-            rice is null || riceState != RiceState.Dry || apart is not null || dto.RiceJoin is null
-                ? RiceJoin.InThePot
-                : ClosedSet.Read<RiceJoin>(dto.RiceJoin, "riceJoin", checks);
-        if (join != RiceJoin.InThePot && (method != Method.OpenPot || dto.Others is { Count: > 0 }))
-        {
-            checks.Add("dish.rice_join", "riceJoin");
-        }
-
+        var how = new MannerMapper(kitchen, now, beside).Map(
+            dto,
+            method,
+            cookedFrom,
+            vessel,
+            burner,
+            dry: pulseState == PulseState.Dry,
+            rice: rice is not null && riceState == RiceState.Dry,
+            checks
+        );
         var away = Away(dto.Away, checks);
         var pull = Pull(dto.Pull ?? new(), "pull", checks);
         // The hour itself is serveAtLocal: a pulled table would say it twice.
         checks.Within(pull.Table, 0, 0, "pull.table");
-        if (pulse is null || vessel is null || burner is null || (dto.RiceId is not null && rice is null))
+        if (pulse is null || vessel is null || burner is null || (dto.RiceId is not null && rice is null) || how is null)
         {
             return null;
         }
@@ -111,7 +103,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var (lead, joining) = Slowest(
             FromBag(new OtherPulse(pulse, Mass.FromGrams(dto.Pulse is null ? pulseGrams / (1 + others.Count) : pulseGrams)), bag),
             others,
-            soak != SoakChoice.None
+            how.Soak is not Unsoaked
         );
         var riceGrams = rice is null ? 0 : _amounts.Rice(dto.Rice, rice, riceState, people, checks);
         if (checks.Any)
@@ -125,7 +117,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             lead.Pace!,
             rice,
             Mass.FromGrams(riceGrams),
-            soak,
+            how,
             style,
             vessel,
             kitchen.Vessels,
@@ -138,17 +130,10 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         {
             Lot = lead.Lot,
             Asked = stages,
-            SoakHours = soakHours,
-            SoakedSince = soakedSince,
-            SoaksCold = dto.SoaksCold ?? false,
-            Method = method,
-            CookedFrom = cookedFrom,
-            Cooker = cooker,
+            CookedAtHand = cookedFrom,
             OtherPulses = joining,
             LeadTarget = lead.Target,
             Extras = extras,
-            RiceApart = apart,
-            RiceJoin = join,
             Away = away,
             Pull = pull,
             // The little ones' portion comes out before the salt, so the salt waits.
@@ -160,25 +145,12 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             PulseTarget = pulseTarget,
             RiceTarget = riceTarget,
             BurnerCount = Math.Max(1, kitchen.Burners.Count),
-            OtherBurner = OtherThan(burner),
+            OtherBurner = MannerMapper.OtherThan(kitchen, beside, burner),
             Burners = kitchen.Burners,
             Beside = beside ?? [],
             RiceState = riceState,
         };
         return pulseState == PulseState.Dry ? dish : dish.With(pulseState, halfTo);
-    }
-
-    private Vessel? CookerOf(DishDto dto, Method method, FieldFaults checks)
-    {
-        if (method is Method.OpenPot or Method.Cooked)
-        {
-            return null;
-        }
-
-        var slow = method == Method.SlowCooker;
-        return kitchen.Find(dto.CookerId) is { Cooker: { } c } named && c.UnderPressure != slow
-            ? named
-            : checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
     }
 
     public static Pull Pull(PullDto pull, string field, FieldFaults checks)
@@ -256,31 +228,6 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         return (lead, [.. all.Where(o => o != lead)]);
     }
 
-    /// <summary>The rice's own pot on a burner of its own, or its bowl above the pulses in a pressure cooker.</summary>
-    private CookVessel? RiceApart(string vesselId, Vessel? pulses, Vessel? cooker, Burner? first, FieldFaults checks)
-    {
-        if (vesselId == RiceBowl.Id)
-        {
-            return cooker is null || first is null
-                ? checks.Refuse<CookVessel>("dish.bowl_above", "riceVesselId")
-                : new(RiceBowl.For(cooker), first, Above: true);
-        }
-
-        var pot =
-            kitchen.Find(vesselId) is { Cooker: null } own && own.Id != pulses?.Id
-                ? own
-                : checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
-        var burner = OtherThan(first) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
-        return pot is null || burner is null ? null : new(pot, burner);
-    }
-
-    /// <summary>A burner beside this one, and one that no other dish of the evening has where there is such a one.</summary>
-    private Burner? OtherThan(Burner? first) =>
-        kitchen
-            .Burners.Where(b => b.Id != first?.Id)
-            .OrderBy(b => beside?.Any(n => n.Burners.Any(s => s.Id == b.Id)) ?? false)
-            .FirstOrDefault();
-
     /// <summary>More goings out than anybody's day has.</summary>
     private const int MostAway = 8;
 
@@ -311,29 +258,6 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         return list;
-    }
-
-    /// <summary>Where a few hours are meant and nobody says how many.</summary>
-    private const double UsualSoakHours = 2;
-
-    /// <summary>Longer than any soak may stand.</summary>
-    private static readonly Duration LongestSoak = Duration.FromDays(3);
-
-    private Instant? SoakedSince(string? local, FieldFaults checks)
-    {
-        if (LocalTimes.Read(local) is not { } time)
-        {
-            checks.Add("request.time", "soakedSinceLocal");
-            return null;
-        }
-
-        var at = kitchen.Household.InstantOf(time);
-        if (at > now || now - at > LongestSoak)
-        {
-            checks.Add("dish.soaked_since", "soakedSinceLocal");
-        }
-
-        return at;
     }
 
     private Instant ServeAt(string? local, FieldFaults checks)

@@ -15,10 +15,20 @@ public static class PlanMapper
 {
     /// <summary>Where rice cooks in it nobody knows: what a grain gives is not followed.</summary>
     private static SauceDto? Sauce(Plan plan) =>
-        plan.Dish is { Style: Style.Saucy or Style.Soup } and ({ Rice: null } or { RiceApart: not null })
+        plan.Dish is { Style: Style.Saucy or Style.Soup } and { RiceInPot: null }
         && plan.Forecast.Vessels is [{ Thickness: { } hot, OnThePlate: { } plate }, ..]
             ? new(ClosedSet.Word(hot), ClosedSet.Word(plate))
             : null;
+
+    /// <summary>Who starts and who joins: pulse_alone, pulse_first, together or rice_first.</summary>
+    public static string OrderOf(Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return plan.IsAlone ? "pulse_alone"
+            : plan.RiceStarts ? "rice_first"
+            : plan.BothStart ? "together"
+            : "pulse_first";
+    }
 
     /// <param name="bag">Of the pulse that leads; null where nobody asks for it.</param>
     public static PlanDto Map(Plan plan, int people, double cupMillilitres, PlanBagDto? bag = null)
@@ -30,7 +40,7 @@ public static class PlanMapper
             Said.DishTitle(Pulses(dish), dish.Rice?.Said),
             dish.Pulse.Said,
             dish.Rice?.Said,
-            ClosedSet.Word(plan.Order),
+            OrderOf(plan),
             dish.ServeAt.ToDateTimeOffset(),
             plan.ShareTender,
             plan.BlindShare,
@@ -44,7 +54,7 @@ public static class PlanMapper
             new(
                 ClosedSet.Word(dish.Salt),
                 plan.KeepsSoakWater,
-                dish.SoaksInBowl && dish.SoakedSince is null && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak
+                dish.SoaksInBowl && dish.How.Soak.Since is null && !dish.Pulse.BoilsFirst && dish.Salt != SaltSchool.InTheSoak
             ),
             ForecastMapper.Map(plan.Forecast, plan.Gates, plan.Cautions),
             CookWriter.Write(plan.Cook),
@@ -75,7 +85,7 @@ public static class PlanMapper
         plan.Join is not { } join
             ? null
             : new(
-                plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice",
+                plan.RiceStarts ? "pulse" : "rice",
                 Math.Round(join.Doneness),
                 ClosedSet.Word(join.Felt),
                 plan.Waits is { } state ? ClosedSet.Word(state) : null,
@@ -135,8 +145,10 @@ public static class PlanMapper
                 )),
             ],
             Salt(plan),
-            dish.RiceApart is { } apart ? VesselNames.Of(apart.Vessel) : null,
-            dish.RiceApart is { } own ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water) : null,
+            dish.RiceVessel is { } apart ? VesselNames.Of(apart.Vessel) : null,
+            dish.RiceVessel is { } own
+                ? Cold(plan.Cook.Actions.OfType<CookAction.AddWater>().Last(a => a.In == own.Vessel.Id).Water)
+                : null,
             dish.LittleOnes,
             Math.Round(plan.Amounts.Edible.Grams / people * LittleShare / 10) * 10,
             LittleSalty(plan),

@@ -43,7 +43,7 @@ public static class PlanSteps
         return m.StepId switch
         {
             StepIds.SoakStarts => Make(
-                plan.Dish.SoakedSince is null ? "soak" : "soaking",
+                plan.Dish.How.Soak.Since is null ? "soak" : "soaking",
                 m,
                 new(
                     Grams: plan.Dish.PulseDry.Grams,
@@ -75,14 +75,14 @@ public static class PlanSteps
                 "light",
                 m,
                 new(
-                    Grams: plan.Order == JoinOrder.RiceFirst ? plan.Dish.RiceDry.Grams : Math.Round(plan.OnTheScale()),
+                    Grams: plan.RiceStarts ? plan.Dish.RiceDry.Grams : Math.Round(plan.OnTheScale()),
                     Millilitres: Cold(plan, plan.Cook.Actions.OfType<CookAction.AddWater>().First().Water),
                     OverBedCentimetres: Math.Round(plan.Forecast.Reference.At(m.Action).OverBedCentimetres, 1),
                     Others: Others(plan, o => plan.Trace.PlaceBefore(m.Action, o.Id) >= 0),
-                    Ingredient: plan.Order switch
+                    Ingredient: plan switch
                     {
-                        JoinOrder.RiceFirst => "rice",
-                        JoinOrder.Together => "both",
+                        { RiceStarts: true } => "rice",
+                        { BothStart: true } => "both",
                         _ => "pulse",
                     },
                     Place: plan.Trace.Before(m.Action).Locked ? "locked"
@@ -118,16 +118,16 @@ public static class PlanSteps
                 )
             ),
             StepIds.Ready => Look(plan, m, (CookAction.Heat)action),
-            StepIds.Join when plan.Order != JoinOrder.Together => Make(
+            StepIds.Join when !plan.BothStart => Make(
                 "join",
                 m,
                 new(
-                    Grams: plan.Order == JoinOrder.RiceFirst ? Math.Round(plan.OnTheScale()) : Math.Round(plan.RiceOnTheScale),
+                    Grams: plan.RiceStarts ? Math.Round(plan.OnTheScale()) : Math.Round(plan.RiceOnTheScale),
                     Millilitres: Math.Round(plan.Join!.NeededMillilitres / 10) * 10,
                     OverBedCentimetres: Math.Round(plan.Join.OverBedCentimetres, 1),
                     AddMillilitres: Math.Round(plan.Join.AddedMillilitres.Reference / 10) * 10,
                     Felt: plan.Waits is { } state ? ClosedSet.Word(state) : null,
-                    Ingredient: plan.Order == JoinOrder.RiceFirst ? "pulse" : "rice",
+                    Ingredient: plan.RiceStarts ? "pulse" : "rice",
                     Place: plan.Dish.RiceIsCooked ? "warm"
                         : plan.Dish.StirsRiceIn ? "off"
                         : null
@@ -152,7 +152,7 @@ public static class PlanSteps
             ),
             StepIds.Mash => Make("mash", m, new()),
             StepIds.Season => Make("season", m, new(Minutes: plan.SeasonMinutes)),
-            StepIds.Fold => Make("fold", m, new(Name: VesselNames.Of(plan.Dish.RiceApart!.Vessel))),
+            StepIds.Fold => Make("fold", m, new(Name: VesselNames.Of(plan.Dish.RiceVessel!.Vessel))),
             StepIds.BoilUp => Make("boil_up", m, new()),
             StepIds.BackHot => Make("back_hot", m, new()),
             StepIds.OffToGo => Make("off_to_go", m, new()),
@@ -169,7 +169,7 @@ public static class PlanSteps
                         : null
                 )
             ),
-            StepIds.Salt when plan.Dish.RiceApart is { } own && action.In == own.Vessel.Id => Make(
+            StepIds.Salt when plan.Dish.RiceVessel is { } own && action.In == own.Vessel.Id => Make(
                 "salt",
                 m,
                 new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Name: VesselNames.Of(own.Vessel))
@@ -191,7 +191,7 @@ public static class PlanSteps
                 new(
                     Grams: plan.Dish.RiceDry.Grams,
                     Millilitres: Cold(plan, plan.Cook.Actions.Take(m.Action).OfType<CookAction.AddWater>().Last().Water),
-                    Place: VesselNames.Of(plan.Dish.RiceApart!.Vessel)
+                    Place: VesselNames.Of(plan.Dish.RiceVessel!.Vessel)
                 )
             ),
             StepIds.RiceBowl => Make(
@@ -203,7 +203,7 @@ public static class PlanSteps
             StepIds.Drained => Make("drained", m, new()),
             StepIds.Lifted => Make("lifted", m, Lifting(plan)),
             StepIds.PutBack => Make("put_back", m, Lifting(plan)),
-            StepIds.RiceRested when plan.Dish.RiceApart is { Above: true } => Make("rice_covered", m, new()),
+            StepIds.RiceRested when plan.Dish.RiceVessel is { Above: true } => Make("rice_covered", m, new()),
             StepIds.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].Trigger.Delay?.TotalMinutes)),
             StepIds.RiceOff => Make(
                 "rice_off",

@@ -35,7 +35,7 @@ public static class WayMapper
             why?.Detail,
             way.Refusal is { } refused ? Alternatives(refused, dish) : [],
             way.RiceVesselId,
-            ClosedSet.Word(dish.CookedFrom),
+            ClosedSet.Word(dish.CookedAtHand),
             ClosedSet.Word(way.RiceJoin),
             plan?.Clashes.FirstOrDefault(c => c.IsOfThings)?.With.Title
         );

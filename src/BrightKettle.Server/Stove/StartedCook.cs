@@ -53,7 +53,7 @@ public sealed record StartedCook(
             CookWriter.Write(plan.Cook),
             plan.Dish.Pulse.Said,
             plan.Dish.Rice?.Said,
-            ClosedSet.Word(plan.Order),
+            PlanMapper.OrderOf(plan),
             plan.Dish.Rinse,
             plan.Dish.SaltPercent,
             plan.Dish.ServeAt.ToDateTimeOffset(),

@@ -31,7 +31,7 @@ public sealed class AfternoonSweepTests(ITestOutputHelper output)
             var came = share >= Sure || way?.Plan?.ShareTender >= Sure || late;
             good += came ? 1 : 0;
             output.WriteLine(
-                $"{(came ? "good" : "    ")} {share:0.00} {dish.Pulse.Id} {dish.PulseDry} {dish.Rice?.Id} {dish.Style} {dish.Soak} {dish.SoakHours} {(dish.SoakedSince is { } since ? (dish.Now - since).TotalHours : 0)} h, table in {(dish.ServeAt - dish.Now).TotalHours} h, {string.Join(' ', dish.Asked)}, {dish.Lot.Years} years: {(own as PlanAnswer.Refused)?.Refusal.Code} {(own as PlanAnswer.Refused)?.Refusal.Gate} {(own as PlanAnswer.Refused)?.Refusal.Alternatives.Count}; best {way?.Method} {way?.Soak} {way?.Plan?.ShareTender:0.00}"
+                $"{(came ? "good" : "    ")} {share:0.00} {dish.Pulse.Id} {dish.PulseDry} {dish.Rice?.Id} {dish.Style} {dish.How.Soak}, table in {(dish.ServeAt - dish.Now).TotalHours} h, {string.Join(' ', dish.Asked)}, {dish.Lot.Years} years: {(own as PlanAnswer.Refused)?.Refusal.Code} {(own as PlanAnswer.Refused)?.Refusal.Gate} {(own as PlanAnswer.Refused)?.Refusal.Alternatives.Count}; best {way?.Method} {way?.Soak} {way?.Plan?.ShareTender:0.00}"
             );
         }
 

@@ -3,6 +3,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using NodaTime;
 using Xunit;
@@ -17,7 +18,7 @@ public sealed class AskedStageTests(ITestOutputHelper output)
 
     private static readonly Dish Navy = Dish("navy", 250, "long_white", 250, SoakChoice.Overnight, Style.Moist);
 
-    private static int At(Plan plan, string step) => WaySolver.IndexOf(plan.Cook, step);
+    private static int At(Plan plan, string step) => plan.Cook.StepAt(step);
 
     private static double Minutes(Plan plan, string from, string to) =>
         (plan.Forecast.Find(to)!.Reference - plan.Forecast.Find(from)!.Reference).TotalMinutes;
@@ -59,10 +60,8 @@ public sealed class AskedStageTests(ITestOutputHelper output)
     [Fact]
     public void Toasted_rice_and_a_towel_are_of_the_rice_wherever_it_is_cooked()
     {
-        var beside = Dish("chickpea", 250, "basmati_unsoaked", 250, SoakChoice.Overnight, Style.Moist) with
-        {
-            RiceApart = new(Pot(20, 3), Burner()),
-        };
+        var beside = Dish("chickpea", 250, "basmati_unsoaked", 250, SoakChoice.Overnight, Style.Moist)
+            .With(new InItsOwnPot(new(Pot(20, 3), Burner())));
         foreach (var dish in new[] { Navy, beside })
         {
             var plan = Planned(Asked(dish, AskedStage.Toast, AskedStage.Towel));
@@ -80,10 +79,8 @@ public sealed class AskedStageTests(ITestOutputHelper output)
     [Fact]
     public void Folded_the_rice_is_in_the_pulses_pot_at_the_table()
     {
-        var dish = Dish("lentil_green", 250, "basmati_unsoaked", 250, style: Style.Moist, pot: Pot(28, 8)) with
-        {
-            RiceApart = new(Pot(20, 3), Burner()),
-        };
+        var dish = Dish("lentil_green", 250, "basmati_unsoaked", 250, style: Style.Moist, pot: Pot(28, 8))
+            .With(new InItsOwnPot(new(Pot(20, 3), Burner())));
         var plan = Planned(Asked(dish, AskedStage.Fold));
         Assert.Null(CookRules.Check(plan.Cook));
         Assert.Equal(0, plan.Trace.PlaceAfter(At(plan, StepIds.Fold), Way.RiceId));

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using BrightKettle.Sweep;
 using Xunit;
@@ -81,8 +82,8 @@ public sealed class AtHandSweepTests(ITestOutputHelper output)
         Assert.True(share >= 0.9, $"{share:0.00}");
         foreach (var (_, dish) in dishes.Where((_, i) => i % 7 == 0))
         {
-            var plan = Planned(dish with { Soak = dish.CanSoak ? SoakChoice.Overnight : SoakChoice.None });
-            var off = plan.Forecast.Reference.At(WaySolver.IndexOf(plan.Cook, StepIds.HeatOff));
+            var plan = Planned(dish.With(Soaking.Of(dish.CanSoak ? SoakChoice.Overnight : SoakChoice.None)));
+            var off = plan.Forecast.Reference.At(plan.Cook.StepAt(StepIds.HeatOff));
             // Left over and warmed again (safety, 4).
             Assert.True(off.Celsius >= 74, $"{off.Celsius}");
             Assert.True(CookRules.Check(plan.Cook) is null);

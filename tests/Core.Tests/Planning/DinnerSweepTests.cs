@@ -1,5 +1,6 @@
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using BrightKettle.Sweep;
 using Xunit;
@@ -77,7 +78,7 @@ public class DinnerSweepTests(ITestOutputHelper output)
             .Where((_, i) => i % 4 == 0)
             .Concat(Dinners.All(Kitchens.Catalogue).Where(d => d.Style == Style.Moist).Where((_, i) => i % 5 == 0))
             .AsParallel()
-            .Select(d => Plans.Plan(Dinners.Dish(d) with { Soak = SoakChoice.Overnight }))
+            .Select(d => Plans.Plan(Dinners.Dish(d).With(Soaking.Of(SoakChoice.Overnight))))
             .OfType<PlanAnswer.Planned>()
             .Select(a => a.Plan)
             .ToList();
@@ -97,7 +98,7 @@ public class DinnerSweepTests(ITestOutputHelper output)
     /// <summary>In one pot, soaked or not, or with the rice in its own.</summary>
     private static double Best(Dish dish)
     {
-        IEnumerable<Dish> ways = [dish, dish with { Soak = SoakChoice.Overnight }, .. WayFinder.RiceBeside(dish)];
+        IEnumerable<Dish> ways = [dish, dish.With(Soaking.Of(SoakChoice.Overnight)), .. WayFinder.RiceBeside(dish).Select(dish.With)];
         return ways.Max(w => Plans.Plan(w, rough: true) is PlanAnswer.Planned { Plan.ShareTender: var share } ? share : 0);
     }
 

@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
@@ -18,9 +19,9 @@ public class DishShapeTests
     }
 
     private static Dish Gravy =>
-        Dish("borlotti", 300, "long_white", 300, SoakChoice.Overnight, Style.Saucy) with
+        Dish("borlotti", 300, "long_white", 300, SoakChoice.Overnight, Style.Saucy)
+            .With(new InItsOwnPot(new CookVessel(Pot(18, 2.5), Burner(900)))) with
         {
-            RiceApart = new CookVessel(Pot(18, 2.5), Burner(900)),
             Extras = [Extra("tomato_tin", 400), Extra("onion", 240), Extra("leaf", 1, 2)],
             BurnerCount = 3,
         };
@@ -104,11 +105,10 @@ public class DishShapeTests
     [Fact]
     public void Tomato_that_goes_in_at_the_start_asks_for_an_earlier_flame()
     {
-        var late = Planned(Gravy with { RiceApart = null, Rice = null });
+        var late = Planned(Gravy.With(new InThePot()) with { Rice = null });
         var early = Planned(
-            Gravy with
+            Gravy.With(new InThePot()) with
             {
-                RiceApart = null,
                 Rice = null,
                 Extras = [Extra("tomato_tin", 400) with { Time = ExtraTime.Start }],
             }

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
@@ -70,6 +71,6 @@ public class FirmTests
         Assert.False(Planned(Firm("lentil_brown", Style.Saucy)).DrainsAtLook);
         Assert.False(Planned(Firm("lentil_brown") with { PulseTarget = PulseTarget.Whole }).DrainsAtLook);
         // Dry seed with a lectin keeps boiling until it is soft.
-        Assert.False(Plans.Plan(Firm("kidney_red") with { Soak = SoakChoice.None }) is PlanAnswer.Planned { Plan.DrainsAtLook: true });
+        Assert.False(Plans.Plan(Firm("kidney_red").With(Soaking.Of(SoakChoice.None))) is PlanAnswer.Planned { Plan.DrainsAtLook: true });
     }
 }

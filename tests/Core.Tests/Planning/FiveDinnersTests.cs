@@ -21,7 +21,7 @@ public class FiveDinnersTests
     {
         var plan = Planned(Dish("chickpea", 300, "brown_basmati", 300, SoakChoice.Overnight));
         ServedAtSeven(plan);
-        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
+        Assert.False(plan.IsAlone || plan.RiceStarts || plan.BothStart);
         // 21:30 to 16:10 would be over 18 h in water: drained half an hour after getting up, then chilled.
         Assert.Equal("2026-11-24 21:30", plan.Clock(StepIds.SoakStarts));
         Assert.Equal("2026-11-25 07:30", plan.Clock(StepIds.SoakEnds));
@@ -46,7 +46,7 @@ public class FiveDinnersTests
         var plan = Planned(Dish("adzuki", 200, "sushi_short", 400));
         ServedAtSeven(plan);
         // Beans well on but not tender when a look finds them; what then waits off the heat for the hour goes on a little.
-        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
+        Assert.False(plan.IsAlone || plan.RiceStarts || plan.BothStart);
         Assert.Equal(FeltState.NearlyASpeck, plan.Waits);
         var ready = plan.Forecast.Find(StepIds.Ready)!.Action;
         Assert.InRange(plan.Forecast.Reference.At(ready).Doneness[0], 55, 88);
@@ -63,7 +63,7 @@ public class FiveDinnersTests
     {
         var plan = Planned(Dish("lentil_french", 200, "long_white", 300));
         ServedAtSeven(plan);
-        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
+        Assert.False(plan.IsAlone || plan.RiceStarts || plan.BothStart);
         // 27 minutes against 26 with the rest: the lentils have only a little lead after the boil.
         var lead = plan.MinuteOfDay(StepIds.Join) - plan.MinuteOfDay(StepIds.Boils);
         Assert.InRange(lead, 2, 18);
@@ -76,7 +76,7 @@ public class FiveDinnersTests
         var plan = Planned(Dish("lentil_red_split", 150, "brown_long", 300));
         ServedAtSeven(plan);
         // 12 minutes against 52: the rice starts and the lentils join.
-        Assert.Equal(JoinOrder.RiceFirst, plan.Order);
+        Assert.True(plan.RiceStarts);
         // Under the rice they stand in steam for part of it, which takes twice as long.
         Assert.InRange((19 * 60) - plan.MinuteOfDay(StepIds.Join), 18, 36);
         // They drink 1.6 g/g, 240 g, and would lie dry without about that much boiling water.
@@ -88,7 +88,7 @@ public class FiveDinnersTests
     {
         var plan = Planned(Dish("mung_whole", 250, "jasmine", 300, style: Style.Moist));
         ServedAtSeven(plan);
-        Assert.Equal(JoinOrder.PulseFirst, plan.Order);
+        Assert.False(plan.IsAlone || plan.RiceStarts || plan.BothStart);
         // 45 minutes against 23 with the rest: the rice joins half-way or later, while the mung is still whole.
         Assert.InRange(plan.Join!.Doneness, 35, 90);
         var lead = plan.MinuteOfDay(StepIds.Join) - plan.MinuteOfDay(StepIds.Boils);

@@ -2,6 +2,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Beside;
 using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Sweep;
 using NodaTime;
 using Xunit;
@@ -83,7 +84,7 @@ public sealed class NeighbourTests
     {
         var dish = Dinners.Dish(new Dinner(Kitchens.Catalogue.FindPulse("pinto")!, null, Style.Soup));
         var electric = dish.OtherVessels.Single(v => v.Id == "electric");
-        var plan = Planned(dish with { Method = Method.Pressure, Cooker = electric });
+        var plan = Planned(dish.With(new UnderPressure(electric)));
         Assert.Contains(Of(plan).Pots, p => p.Id == "electric");
         Assert.DoesNotContain(Of(plan).Burners, b =>
             b.From < plan.Forecast.Find(StepIds.Opened)!.Reference && b.To > plan.Forecast.Find(StepIds.Lock)!.Reference

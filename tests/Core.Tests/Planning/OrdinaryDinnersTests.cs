@@ -77,15 +77,19 @@ public class OrdinaryDinnersTests(ITestOutputHelper output)
 
     private static PlanAnswer Plan(Wish w) =>
         new Planner(Model).Plan(
-            Dish(w.Pulse, w.Grams, w.Rice, w.RiceGrams, w.Soak, w.Style, Pot(28, 7.6)) with
+            Dish(w.Pulse, w.Grams, w.Rice, w.RiceGrams, w.Soak, w.Style, Pot(28, 7.6))
+                .With(
+                    Cooks(
+                        w.Method,
+                        w.Method switch
+                        {
+                            Method.SlowCooker => Cooking.Pots.Cooker(CookerKind.Slow),
+                            Method.Pressure => Cooking.Pots.Cooker(CookerKind.Electric),
+                            _ => null,
+                        }
+                    )
+                ) with
             {
-                Method = w.Method,
-                Cooker = w.Method switch
-                {
-                    Method.SlowCooker => Cooking.Pots.Cooker(CookerKind.Slow),
-                    Method.Pressure => Cooking.Pots.Cooker(CookerKind.Electric),
-                    _ => null,
-                },
                 OtherPulses = w.Other is { } other ? [new OtherPulse(Pulse(other), Mass.FromGrams(w.OtherGrams))] : [],
             }
         );

@@ -62,7 +62,8 @@ public class PlannerLaws
             dish =>
             {
                 if (
-                    Plans.Plan(dish, rough: true) is not PlanAnswer.Planned { Plan: { Order: JoinOrder.PulseFirst } plan }
+                    Plans.Plan(dish, rough: true)
+                        is not PlanAnswer.Planned { Plan: { IsAlone: false, RiceStarts: false, BothStart: false } plan }
                     || Plans.Plan(dish with { RiceRateFactor = 0.5 }, rough: true)
                         is not PlanAnswer.Planned { Plan: { Join: not null } slower }
                 )
@@ -72,7 +73,8 @@ public class PlannerLaws
 
                 // Slower rice goes in earlier, counted back from the same table; or it now starts and the pulse joins it.
                 return joins.By(
-                    slower.Order != JoinOrder.PulseFirst
+                    slower.RiceStarts
+                        || slower.BothStart
                         || slower.Forecast.Find(StepIds.Join)!.Reference
                             < plan.Forecast.Find(StepIds.Join)!.Reference - Duration.FromMinutes(4)
                 );
@@ -135,7 +137,7 @@ public class PlannerLaws
     public void A_pulse_alone_is_tender_and_waits_for_the_table()
     {
         var plan = Planned(Dish("borlotti", 400, soak: SoakChoice.Overnight, style: Style.Saucy));
-        Assert.Equal(JoinOrder.PulseAlone, plan.Order);
+        Assert.True(plan.IsAlone);
         Assert.Null(plan.Join);
         Assert.True(plan.Forecast.Reference.Final[0].Doneness >= 100);
         // 0.8 g/g of free liquor: 320 g.

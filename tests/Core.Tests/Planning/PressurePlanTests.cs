@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using CsCheck;
 using Xunit;
@@ -29,10 +30,9 @@ public sealed class PressurePlanTests
                     };
                     var pot = Pot(width, 6);
                     var answer = Plans.Plan(
-                        Dish(pulse, grams, soak: soaked ? SoakChoice.Overnight : SoakChoice.None, style: Style.Saucy) with
+                        Dish(pulse, grams, soak: soaked ? SoakChoice.Overnight : SoakChoice.None, style: Style.Saucy)
+                            .With(new UnderPressure(cooker)) with
                         {
-                            Method = Method.Pressure,
-                            Cooker = cooker,
                             Vessel = pot,
                             OtherVessels = [pot, cooker],
                         },
@@ -45,10 +45,7 @@ public sealed class PressurePlanTests
                     }
 
                     var run = plan.Forecast.Reference;
-                    var (opened, ready) = (
-                        run.At(WaySolver.IndexOf(plan.Cook, StepIds.Opened)),
-                        run.At(WaySolver.IndexOf(plan.Cook, StepIds.Ready))
-                    );
+                    var (opened, ready) = (run.At(plan.Cook.StepAt(StepIds.Opened)), run.At(plan.Cook.StepAt(StepIds.Ready)));
                     // Water is rounded to ten grams after the hold is found.
                     Assert.True(
                         opened.Doneness[0] >= Doneness.Tender - 1.5,

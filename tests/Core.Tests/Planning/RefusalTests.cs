@@ -1,4 +1,5 @@
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using NodaTime;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
@@ -12,10 +13,9 @@ public class RefusalTests
     /// <summary>An offer is a promise: taken up, it must give a plan.</summary>
     private static void EachOfferWorks(Dish dish, PlanRefusal refusal) => Assert.All(refusal.Alternatives, a =>
         {
-            var changed = dish with
+            var changed = (a.Soak is { } soak ? dish.With(Soaking.Of(soak)) : dish) with
             {
                 ServeAt = a.ServeAt ?? dish.ServeAt,
-                Soak = a.Soak ?? dish.Soak,
                 Vessel = dish.OtherVessels.FirstOrDefault(v => v.Id == a.VesselId) ?? dish.Vessel,
                 PulseDry = dish.PulseDry * (a.Scale ?? 1),
                 RiceDry = dish.RiceDry * (a.Scale ?? 1),

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
@@ -16,11 +17,10 @@ public sealed class RiceAboveTests
     };
 
     private static Dish Above(string pulse, double grams, string rice, double riceGrams, SoakChoice soak = SoakChoice.None) =>
-        Dish(pulse, grams, rice, riceGrams, soak, Style.Saucy) with
+        Dish(pulse, grams, rice, riceGrams, soak, Style.Saucy)
+            .With(new UnderPressure(Hill))
+            .With(new AboveThem(new(RiceBowl.For(Hill), Burner(1700), Above: true))) with
         {
-            Method = Method.Pressure,
-            Cooker = Hill,
-            RiceApart = new(RiceBowl.For(Hill), Burner(1700), Above: true),
             OtherVessels = [Pot(), Hill],
         };
 
@@ -34,15 +34,13 @@ public sealed class RiceAboveTests
         Assert.InRange(off.Trigger.Count, 1, 6);
         var run = plan.Forecast.Reference;
         Assert.True(run.Final[0].Doneness >= Doneness.Wanted);
-        Assert.InRange(run.Final[1].Doneness, RiceAbove.LeastDone, RiceAbove.MostDone);
+        Assert.InRange(run.Final[1].Doneness, AboveThem.LeastDone, AboveThem.MostDone);
         // Its water is drunk but for a film, and is about what the rice absorbs.
         Assert.InRange(run.Vessels[plan.Cook.Kitchen.IndexOf(RiceBowl.OutId)].LiquorGrams, 0, 25);
         var water = plan.Cook.Actions.Single(a => a.StepId == StepIds.RiceBowl);
         Assert.InRange(((CookAction.AddWater)water).Water.Grams / 250, 1.0, 1.8);
         // Filled before the lid is locked, out before the table.
-        Assert.True(
-            run.At(plan.Cook.Actions.ToList().IndexOf(water)).Seconds <= run.At(WaySolver.IndexOf(plan.Cook, StepIds.Lock)).Seconds
-        );
+        Assert.True(run.At(plan.Cook.Actions.ToList().IndexOf(water)).Seconds <= run.At(plan.Cook.StepAt(StepIds.Lock)).Seconds);
         Assert.True(plan.Forecast.Find(StepIds.RiceOut)!.Reference <= plan.Forecast.Find(StepIds.Table)!.Reference);
     }
 
@@ -52,7 +50,7 @@ public sealed class RiceAboveTests
     public void Rice_by_itself_gets_its_own_salt_so_that_all_that_is_weighed_out_goes_in(bool above)
     {
         var dish = Above("toor_split", 200, "long_white", 250);
-        var plan = Planned(above ? dish : dish with { Method = Method.OpenPot, Cooker = null, RiceApart = new(Pot(18, 3), Burner(1000)) });
+        var plan = Planned(above ? dish : dish.With(new OpenPot()).With(new InItsOwnPot(new(Pot(18, 3), Burner(1000)))));
         var added = plan.Cook.Actions.OfType<CookAction.AddSalt>().ToList();
         Assert.Equal(2, added.Count);
         Assert.InRange(plan.Amounts.Salt.Grams, added.Sum(a => a.Salt.Grams), added.Sum(a => a.Salt.Grams) + 2);
@@ -77,10 +75,7 @@ public sealed class RiceAboveTests
     {
         var plan = Planned(Above("borlotti", 250, "long_white", 200, SoakChoice.Overnight));
         var run = plan.Forecast.Reference;
-        Assert.True(
-            run.At(WaySolver.IndexOf(plan.Cook, StepIds.RiceBowl)).Seconds
-                >= run.At(WaySolver.IndexOf(plan.Cook, StepIds.HardBoilOver)).Seconds
-        );
+        Assert.True(run.At(plan.Cook.StepAt(StepIds.RiceBowl)).Seconds >= run.At(plan.Cook.StepAt(StepIds.HardBoilOver)).Seconds);
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
     }
 

@@ -2,6 +2,8 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Engine;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
+using BrightKettle.Core.Planning.Solving;
 using CsCheck;
 using NodaTime;
 using Xunit;
@@ -20,19 +22,21 @@ public class SearchTests
         from method in Any.Of(Method.OpenPot, Method.Pressure, Method.SlowCooker, Method.Cooked)
         from grams in Gen.Int[120, 350]
         select Dish(
-            pulse,
-            grams,
-            rice,
-            rice is null ? 0 : grams,
-            method == Method.Cooked || (method == Method.SlowCooker && soak == SoakChoice.Quick) ? SoakChoice.None : soak,
-            Style.Saucy
-        ) with
-        {
-            Method = method,
-            Cooker = method is Method.OpenPot or Method.Cooked
-                ? null
-                : Cooker(method == Method.Pressure ? CookerKind.Electric : CookerKind.Slow, 6),
-        };
+                pulse,
+                grams,
+                rice,
+                rice is null ? 0 : grams,
+                method == Method.Cooked || (method == Method.SlowCooker && soak == SoakChoice.Quick) ? SoakChoice.None : soak,
+                Style.Saucy
+            )
+            .With(
+                Cooks(
+                    method,
+                    method is Method.OpenPot or Method.Cooked
+                        ? null
+                        : Cooker(method == Method.Pressure ? CookerKind.Electric : CookerKind.Slow, 6)
+                )
+            );
 
     [Fact]
     public void A_way_that_is_compared_has_the_times_and_amounts_of_the_way_that_is_opened_and_nearly_its_chance()

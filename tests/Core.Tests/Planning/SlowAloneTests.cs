@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using NodaTime;
 using Xunit;
@@ -17,10 +18,9 @@ public class SlowAloneTests(ITestOutputHelper output)
     );
 
     private static Dish Slow(string pulse, SoakChoice soak, LocalDateTime serve, bool leaves) =>
-        Dish(pulse, 300, soak: soak, style: Style.Saucy, pot: Pot(28, 8), serve: serve, now: new LocalDateTime(2026, 11, 24, 8, 0)) with
+        Dish(pulse, 300, soak: soak, style: Style.Saucy, pot: Pot(28, 8), serve: serve, now: new LocalDateTime(2026, 11, 24, 8, 0))
+            .With(new InCrock(Cooking.Pots.Cooker(CookerKind.Slow))) with
         {
-            Method = Method.SlowCooker,
-            Cooker = Cooking.Pots.Cooker(CookerKind.Slow),
             Away = leaves ? [Out] : [],
         };
 
@@ -64,11 +64,7 @@ public class SlowAloneTests(ITestOutputHelper output)
         Assert.Contains(plan.Cook.Actions, a => a is CookAction.Heat { Flame: Flame.Low });
         Assert.Equal(24, plan.Dish.Household.LocalOf(plan.Forecast.Find(StepIds.Light)!.Reference).Day);
         // A pot over a flame is never left so.
-        var pot = Slow("chickpea", SoakChoice.None, new(2026, 11, 25, 8, 0), leaves: false) with
-        {
-            Method = Method.OpenPot,
-            Cooker = null,
-        };
+        var pot = Slow("chickpea", SoakChoice.None, new(2026, 11, 25, 8, 0), leaves: false).With(new OpenPot());
         Assert.Equal(PlanRefusal.FlameWhileAsleep, Refused(pot).Code);
     }
 

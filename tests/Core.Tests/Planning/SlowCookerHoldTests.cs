@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
@@ -37,18 +38,7 @@ public class SlowCookerHoldTests
 
     private static PlanAnswer Plan(string pulse, string? rice) =>
         new Planner(Model).Plan(
-            Dish(
-                pulse,
-                250,
-                rice,
-                200,
-                Pulse(pulse).SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None,
-                Style.Moist,
-                Pot(28, 7.6)
-            ) with
-            {
-                Method = Method.SlowCooker,
-                Cooker = Cooking.Pots.Cooker(CookerKind.Slow),
-            }
+            Dish(pulse, 250, rice, 200, Pulse(pulse).SoakHours.High > 0 ? SoakChoice.Overnight : SoakChoice.None, Style.Moist, Pot(28, 7.6))
+                .With(new InCrock(Cooking.Pots.Cooker(CookerKind.Slow)))
         );
 }

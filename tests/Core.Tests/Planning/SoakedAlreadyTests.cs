@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using NodaTime;
 using Xunit;
@@ -16,20 +17,8 @@ public sealed class SoakedAlreadyTests(ITestOutputHelper output)
     private static Dish Soaking(string pulse, LocalDateTime since, string? rice = null, double room = 19, LocalDateTime? serve = null)
     {
         var home = Home(room);
-        return Dish(
-            pulse,
-            250,
-            rice,
-            rice is null ? 0 : 250,
-            SoakChoice.Already,
-            Style.Moist,
-            home: home,
-            serve: serve,
-            now: Afternoon
-        ) with
-        {
-            SoakedSince = home.InstantOf(since),
-        };
+        return Dish(pulse, 250, rice, rice is null ? 0 : 250, SoakChoice.Already, Style.Moist, home: home, serve: serve, now: Afternoon)
+            .With(new SoaksAlready(home.InstantOf(since)));
     }
 
     private static readonly LocalDateTime LastNight = new(2026, 11, 24, 21, 30);
@@ -40,7 +29,7 @@ public sealed class SoakedAlreadyTests(ITestOutputHelper output)
     {
         var plan = Planned(Soaking("chickpea", Breakfast, "long_white"));
         Assert.True(plan.Begins >= plan.Dish.Now);
-        Assert.Equal(plan.Dish.SoakedSince, plan.Cook.Starts);
+        Assert.Equal(plan.Dish.How.Soak.Since, plan.Cook.Starts);
         var drain = plan.Cook.Actions.First(a => a is CookAction.Drain { IngredientId: not null });
         Assert.Equal(plan.Forecast.Find(StepIds.Light)!.Reference, drain.Trigger.NotBefore);
         Assert.Null(plan.Amounts.SoakWater);
@@ -48,10 +37,8 @@ public sealed class SoakedAlreadyTests(ITestOutputHelper output)
         // The same hours asked for ahead soften as much.
         var light = plan.Forecast.Find(StepIds.Light)!.Reference;
         var ahead = Planned(
-            Dish("chickpea", 250, "long_white", 250, SoakChoice.Hours, Style.Moist, now: LastNight) with
-            {
-                SoakHours = (light - plan.Dish.SoakedSince!.Value).TotalHours,
-            }
+            Dish("chickpea", 250, "long_white", 250, SoakChoice.Hours, Style.Moist, now: LastNight)
+                .With(new SoakOfHours((light - plan.Dish.How.Soak.Since!.Value).TotalHours))
         );
         Assert.Equal(plan.MinuteOfDay(StepIds.Light), ahead.MinuteOfDay(StepIds.Light), 3.0);
     }
@@ -62,13 +49,13 @@ public sealed class SoakedAlreadyTests(ITestOutputHelper output)
         // 10 h by half past two of the 12 that a cool room allows.
         var plan = Planned(Soaking("chickpea", new(2026, 11, 25, 4, 30), serve: new(2026, 11, 25, 22, 0)));
         var drain = plan.Cook.Actions.First(a => a is CookAction.Drain { IngredientId: not null });
-        Assert.Equal(Duration.FromHours(12), drain.Trigger.NotBefore - plan.Dish.SoakedSince);
+        Assert.Equal(Duration.FromHours(12), drain.Trigger.NotBefore - plan.Dish.How.Soak.Since);
         Assert.Contains(plan.Cook.Actions, a => a is CookAction.Chill);
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
         // Past its limit it is no longer cooked; the same bowl in the fridge is.
         var warm = Soaking("chickpea", LastNight, room: 26);
         Assert.Equal(SoakGate.TooLong, Refused(warm).Gate);
-        Assert.DoesNotContain(Planned(warm with { SoaksCold = true }).Gates, g => g.Blocks);
+        Assert.DoesNotContain(Planned(warm.With(new SoaksAlready(warm.How.Soak.Since!.Value, Cold: true))).Gates, g => g.Blocks);
     }
 
     [Fact]
@@ -83,12 +70,7 @@ public sealed class SoakedAlreadyTests(ITestOutputHelper output)
         Assert.False(Planned(Soaking("kidney_red", Breakfast)).Dish.CountsAsDry);
 
         // A slow cooker wants the five hours, and the table moves until they are had.
-        var crock = late with
-        {
-            Method = Method.SlowCooker,
-            Cooker = Cooking.Pots.Cooker(CookerKind.Slow),
-            ServeAt = late.ServeAt + Duration.FromHours(3),
-        };
+        var crock = late.With(new InCrock(Cooking.Pots.Cooker(CookerKind.Slow))) with { ServeAt = late.ServeAt + Duration.FromHours(3) };
         var refused = Refused(crock);
         Assert.StartsWith("lectin", refused.Gate, StringComparison.Ordinal);
         var offer = Assert.Single(refused.Alternatives, a => a.Kind == "serve_at");
@@ -99,7 +81,7 @@ public sealed class SoakedAlreadyTests(ITestOutputHelper output)
     [Fact]
     public void A_soak_of_some_hours_begins_so_long_before_the_flame_or_is_too_late()
     {
-        var dish = Dish("black", 250, soak: SoakChoice.Hours, now: new(2026, 11, 25, 11, 0)) with { SoakHours = 3 };
+        var dish = Dish("black", 250, soak: SoakChoice.Hours, now: new(2026, 11, 25, 11, 0)).With(new SoakOfHours(3));
         var plan = Planned(dish);
         var light = plan.Forecast.Find(StepIds.Light)!.Reference;
         Assert.Equal(Duration.FromHours(3), light - plan.Cook.Starts);
@@ -132,7 +114,7 @@ public sealed class SoakedAlreadyTests(ITestOutputHelper output)
         {
             var dish = Soaking(pulse, since, rice, serve: new(2026, 11, 25, 19, 30));
             var best = new[] { dish }
-                .Concat(WayFinder.RiceBeside(dish with { OtherBurner = Burner() }))
+                .Concat(WayFinder.RiceBeside(dish with { OtherBurner = Burner() }).Select(dish.With))
                 .Max(d => Plans.Plan(d, 64, rough: true) is PlanAnswer.Planned p ? p.Plan.ShareTender : 0);
             all++;
             good += best >= 0.85 ? 1 : 0;

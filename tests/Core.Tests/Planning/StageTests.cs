@@ -2,6 +2,8 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
+using BrightKettle.Core.Planning.Solving;
 using BrightKettle.Core.Planning.Stages;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
@@ -20,10 +22,7 @@ public sealed class StageTests
     private static Plan Judged(Dish dish) => Assert.IsType<PlanAnswer.Planned>(Plans.Plan(dish, Pots)).Plan;
 
     private static Dish Joined(RiceJoin join, string pulse, string rice, SoakChoice soak, Style style = Style.Dry) =>
-        Dish(pulse, 200, rice, 250, soak, style) with
-        {
-            RiceJoin = join,
-        };
+        Dish(pulse, 200, rice, 250, soak, style).With(Comes(join));
 
     [Theory]
     [InlineData("lentil_green", "long_white", SoakChoice.None)]
@@ -36,11 +35,11 @@ public sealed class StageTests
         var plan = Judged(Joined(RiceJoin.AfterDraining, pulse, rice, soak));
         Assert.Null(CookRules.Check(plan.Cook));
         var run = plan.Forecast.Reference;
-        var drained = run.At(WaySolver.IndexOf(plan.Cook, StepIds.Drained));
+        var drained = run.At(plan.Cook.StepAt(StepIds.Drained));
         // Their own water was enough to the end, and none of it comes to the rice.
         Assert.True(drained.LiquorBefore > 50 && drained.LiquorAfter < 20, $"{drained.LiquorBefore} {drained.LiquorAfter}");
         Assert.Equal(0, run.DrySeconds);
-        var set = run.At(WaySolver.IndexOf(plan.Cook, StepIds.SetLiquor));
+        var set = run.At(plan.Cook.StepAt(StepIds.SetLiquor));
         Assert.True(set.Added > 250, $"{set.Added}");
         Assert.NotNull(plan.Waits);
         Assert.InRange(plan.ShareTender, 0.85, 1);
@@ -56,7 +55,7 @@ public sealed class StageTests
     {
         var plan = Judged(Joined(RiceJoin.InTheLiquor, pulse, rice, soak, Style.Moist));
         Assert.Null(CookRules.Check(plan.Cook));
-        int At(string step) => WaySolver.IndexOf(plan.Cook, step);
+        int At(string step) => plan.Cook.StepAt(step);
         var bowl = plan.Cook.Kitchen.IndexOf(PulseBowl.Id);
         Assert.Equal(bowl, plan.Trace.PlaceAfter(At(StepIds.Lifted), Way.PulseId));
         Assert.Equal(bowl, plan.Trace.PlaceBefore(At(StepIds.HeatOff), Way.PulseId));
@@ -92,7 +91,7 @@ public sealed class StageTests
     {
         var plan = Planned(Joined(RiceJoin.InTheLiquor, "kidney_red", "long_white", SoakChoice.None));
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
-        Assert.True(plan.Forecast.Reference.At(WaySolver.IndexOf(plan.Cook, StepIds.Lifted)).Doneness[0] >= Doneness.Tender);
+        Assert.True(plan.Forecast.Reference.At(plan.Cook.StepAt(StepIds.Lifted)).Doneness[0] >= Doneness.Tender);
     }
 
     /// <summary>It is cooked and dried: five minutes too many are porridge.</summary>
@@ -106,9 +105,9 @@ public sealed class StageTests
         var plan = Planned(Dish(pulse, 200, "instant_precooked", 250, soak, style));
         Assert.Null(CookRules.Check(plan.Cook));
         var run = plan.Forecast.Reference;
-        var off = run.At(WaySolver.IndexOf(plan.Cook, StepIds.HeatOff)).Seconds;
+        var off = run.At(plan.Cook.StepAt(StepIds.HeatOff)).Seconds;
         // In as the flame goes out, and off the heat until the table.
-        Assert.Equal(off, run.At(WaySolver.IndexOf(plan.Cook, StepIds.Join)).Seconds, 1.0);
+        Assert.Equal(off, run.At(plan.Cook.StepAt(StepIds.Join)).Seconds, 1.0);
         Assert.Equal(60 * plan.Dish.RiceRestMinutes, run.EndSeconds - off, 1.0);
         // A broth of pulses lets it drink so much more than water.
         var more = 1 + Kitchens.Catalogue.Constants.RiceThirst;
@@ -129,7 +128,7 @@ public sealed class StageTests
         );
         Assert.Null(CookRules.Check(plan.Cook));
         var run = plan.Forecast.Reference;
-        double At(string step) => run.At(WaySolver.IndexOf(plan.Cook, step)).Seconds;
+        double At(string step) => run.At(plan.Cook.StepAt(step)).Seconds;
         string[] inOrder = [StepIds.Ready, StepIds.Lifted, StepIds.OtherIn, StepIds.OtherSoft, StepIds.PutBack, StepIds.Table];
         Assert.Equal(inOrder, inOrder.OrderBy(At));
         Assert.Equal(0, run.DrySeconds);
@@ -147,8 +146,8 @@ public sealed class StageTests
             }
         );
         Assert.Null(CookRules.Check(plan.Cook));
-        var joins = WaySolver.IndexOf(plan.Cook, StepIds.OtherIn);
-        Assert.True(joins > WaySolver.IndexOf(plan.Cook, StepIds.Ready));
+        var joins = plan.Cook.StepAt(StepIds.OtherIn);
+        Assert.True(joins > plan.Cook.StepAt(StepIds.Ready));
         var boil = plan.Cook.Actions.Skip(joins).OfType<CookAction.Heat>().SkipWhile(h => h.Flame != Flame.Rolling).Take(2).ToList();
         Assert.Equal(LectinGate.RequiredBoil(plan.Dish.Household.Altitude, cautious: false), boil[1].Trigger.Delay);
         Assert.InRange(plan.ShareTender, 0.85, 1);
@@ -159,7 +158,7 @@ public sealed class StageTests
     public void A_new_way_is_a_new_list()
     {
         var dish = Dish("chickpea", 200, null, 0, SoakChoice.Overnight, Style.Dry);
-        var way = new Way(JoinOrder.PulseAlone, dish.ServeAt - Duration.FromHours(2))
+        var way = new Way(WayLists.PulsesAlone, dish.ServeAt - Duration.FromHours(2))
         {
             Water = dish.PulseDry * 5,
             JoinAt = dish.ServeAt,
@@ -181,5 +180,165 @@ public sealed class StageTests
         var run = Model.Run(cook, PotTraits.Reference(cook));
         Assert.Null(run.StalledAt);
         Assert.True(run.Final[0].Doneness >= Doneness.Tender && run.FinalLiquor < 20);
+    }
+
+    /// <summary>Dishes that between them have every list, every manner and every stage that is asked for.</summary>
+    private static IEnumerable<Dish> EveryKind()
+    {
+        var beans = Dish("pinto", 200, "long_white", 250, SoakChoice.Overnight, Style.Moist);
+        var cooker = Cooking.Pots.Cooker(CookerKind.Electric);
+        PulseCooking[] cooked = [new OpenPot(), new UnderPressure(cooker), new InCrock(Cooking.Pots.Cooker(CookerKind.Slow))];
+        RiceCooking[] rices =
+        [
+            new InThePot(),
+            new InItsOwnPot(new(Pot(20, 3), Burner())),
+            new AboveThem(new(RiceBowl.For(cooker), Burner(), Above: true)),
+            new AfterDraining(),
+            new InTheLiquor(),
+        ];
+        foreach (var rice in rices)
+        {
+            foreach (
+                var kind in cooked.Where(k => rice is InThePot or InItsOwnPot || (rice is AboveThem ? k is UnderPressure : k is OpenPot))
+            )
+            {
+                yield return beans.With(kind).With(rice) with
+                {
+                    Asked = Enum.GetValues<AskedStage>(),
+                };
+                yield return beans.With(kind).With(rice).With(new Unsoaked());
+            }
+        }
+
+        // Rice in a bowl wants a short hold; what is mashed before the rice was waited for until it is soft.
+        yield return Dish("toor_split", 200, "long_white", 250, style: Style.Saucy).With(new UnderPressure(cooker)).With(rices[2]);
+        yield return Dish("kidney_red", 200, "long_white", 250, style: Style.Moist) with
+        {
+            Asked = [AskedStage.Mash],
+        };
+        yield return beans.With(new HotSoak()) with
+        {
+            Rice = null,
+            Style = Style.Dry,
+        };
+        yield return beans.With(new Warmed(CookedFrom.Fridge));
+        yield return Dish("lentil_red_split", 200, "brown_long", 250, style: Style.Moist);
+        yield return Dish("chickpea", 200, "instant_precooked", 250, SoakChoice.Overnight, Style.Moist);
+        yield return Dish("lentil_green", 150) with
+        {
+            OtherPulses = [new OtherPulse(Pulse("lentil_french"), Mass.FromGrams(75))],
+        };
+        yield return Dish("lentil_green", 200) with
+        {
+            PulseTarget = PulseTarget.Firm,
+        };
+    }
+
+    /// <summary>Sentences and hands go by the ids of steps: a stage says which it may mark, and marks no other; none is marked that nobody
+    /// knows.</summary>
+    [Fact]
+    public void A_stage_marks_the_steps_that_it_says()
+    {
+        string[] everywhere = [StepIds.ExtraIn, StepIds.TakeOut, StepIds.Salt];
+        var known = typeof(StepIds).GetFields().Select(f => (string)f.GetValue(null)!).ToHashSet();
+        var seen = new HashSet<Type>();
+        foreach (var plan in EveryKind().Select(d => Plans.Plan(d, rough: true)).OfType<PlanAnswer.Planned>().Select(p => p.Plan))
+        {
+            foreach (var stage in plan.Way.Stages(plan.Dish))
+            {
+                var actions = new List<CookAction>();
+                stage.Emit(actions, plan.Dish, plan.Way);
+                var marks = actions.Select(a => a.StepId).OfType<string>().Except(everywhere).ToList();
+                Assert.All(marks, m => Assert.Contains(m, stage.Steps));
+                Assert.All(stage.Steps, s => Assert.Contains(s, known));
+                seen.Add(stage.GetType());
+            }
+        }
+
+        var all = typeof(Stage).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Stage))).ToHashSet();
+        Assert.Empty(all.Except(seen).Select(t => t.Name));
+    }
+
+    /// <summary>One solver: each number that a stage frees is right in the plan, whatever the list.</summary>
+    [Fact]
+    public void Every_number_that_is_free_reaches_what_it_has_to()
+    {
+        var checkedNumbers = new HashSet<Type>();
+        foreach (var plan in EveryKind().Select(d => Plans.Plan(d, rough: true)).OfType<PlanAnswer.Planned>().Select(p => p.Plan))
+        {
+            // A vessel of its own is solved by itself, the pot without it.
+            foreach (
+                var number in plan
+                    .Way.Stages(plan.Dish)
+                    .SelectMany(s => s.Frees(plan.Way))
+                    .Where(n => n is TableHour or JoinLiquor or LastMinutes)
+            )
+            {
+                var miss = number.Miss(new Tried(plan.Dish, plan.Way, plan.Cook, plan.Forecast.Reference));
+                // In round figures: whole minutes, ten grams; rice drinks what ten grams more bring.
+                var most = number switch
+                {
+                    TableHour => 180,
+                    JoinLiquor => 25 + (0.06 * plan.Dish.TotalDry.Grams),
+                    _ => 8,
+                };
+                Assert.True(
+                    Math.Abs(miss) <= most,
+                    $"{plan.Dish.Pulse.Id} {plan.Dish.How.Pulses.Method} {plan.Dish.How.Rice.GetType().Name} {number.GetType().Name}: {miss:0.0}"
+                );
+                checkedNumbers.Add(number.GetType());
+            }
+        }
+
+        Assert.Equal(3, checkedNumbers.Count);
+    }
+
+    /// <summary>The pots of two vessels know nothing of each other: which is written down first changes nothing.</summary>
+    [Fact]
+    public void Stages_of_another_vessel_may_stand_anywhere_before_the_table()
+    {
+        var plan = Planned(
+            Dish("pinto", 200, "long_white", 250, SoakChoice.Overnight, Style.Moist).With(new InItsOwnPot(new(Pot(20, 3), Burner())))
+        );
+        var stages = plan.Way.Stages(plan.Dish);
+        var beside = stages.Where(s => s is RiceBeside or FoldIn).ToList();
+        var moved = plan.Way.Build(plan.Dish, [.. beside, .. stages.Except(beside)]);
+        Assert.NotEqual(plan.Cook.Actions.Select(a => a.ToString()), moved.Actions.Select(a => a.ToString()));
+        Assert.Null(CookRules.Check(moved));
+        PotRun Run(Cook cook) => Model.Run(cook, PotTraits.Reference(cook));
+        var (here, there) = (Run(plan.Cook), Run(moved));
+        Assert.Equal(here.EndSeconds, there.EndSeconds, 1e-6);
+        Assert.Equal(here.Final.Select(f => f.Doneness), there.Final.Select(f => f.Doneness));
+        Assert.Equal(here.Vessels.Select(v => v.LiquorGrams), there.Vessels.Select(v => v.LiquorGrams));
+        foreach (var step in new[] { StepIds.Ready, StepIds.Finish, StepIds.RiceOff, StepIds.Table })
+        {
+            Assert.Equal(here.At(plan.Cook.StepAt(step)).Seconds, there.At(moved.StepAt(step)).Seconds, 1e-6);
+        }
+    }
+
+    /// <summary>Names of steps are for people: the pots do not know them.</summary>
+    [Fact]
+    public void Steps_by_other_names_are_the_same_cook()
+    {
+        var plan = Planned(
+            Dish("pinto", 200, "long_white", 250, SoakChoice.Overnight, Style.Moist).With(new InItsOwnPot(new(Pot(20, 3), Burner())))
+        );
+        string? Renamed(string? id) => id is null ? null : $"other {id}";
+        var named = plan.Cook with
+        {
+            Actions =
+            [
+                .. plan.Cook.Actions.Select(a =>
+                    a with
+                    {
+                        StepId = Renamed(a.StepId),
+                        Trigger = a.Trigger with { AfterStep = Renamed(a.Trigger.AfterStep) },
+                    }
+                ),
+            ],
+        };
+        Assert.Null(CookRules.Check(named));
+        var (here, there) = (Model.Run(plan.Cook, PotTraits.Reference(plan.Cook)), Model.Run(named, PotTraits.Reference(named)));
+        Assert.Equal(here.Done.Select(d => d?.Seconds), there.Done.Select(d => d?.Seconds));
     }
 }

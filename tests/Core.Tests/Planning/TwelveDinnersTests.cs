@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Tests.Stove;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -41,9 +42,9 @@ public sealed class TwelveDinnersTests
 
     private static void InOrder(Plan plan, params string[] steps)
     {
-        var at = steps.Select(s => WaySolver.IndexOf(plan.Cook, s)).ToList();
+        var at = steps.Select(s => plan.Cook.StepAt(s)).ToList();
         Assert.DoesNotContain(-1, at);
-        double Done(string s) => plan.Forecast.Reference.At(WaySolver.IndexOf(plan.Cook, s)).Seconds;
+        double Done(string s) => plan.Forecast.Reference.At(plan.Cook.StepAt(s)).Seconds;
         Assert.Equal(steps, steps.OrderBy(Done));
     }
 
@@ -77,7 +78,7 @@ public sealed class TwelveDinnersTests
     public void Rice_first_and_quick_pulses_join()
     {
         var plan = Walked(Dish("lentil_red_split", 200, "brown_long", 250, style: Style.Moist));
-        Assert.Equal(JoinOrder.RiceFirst, plan.Order);
+        Assert.True(plan.RiceStarts);
         // Brown rice takes three times as long as red lentils: they go in when most of its time has passed.
         Assert.InRange(Minutes(plan, StepIds.Light, StepIds.Join), 8, 40);
         Assert.InRange(AtTable(plan), 97, 400);
@@ -100,34 +101,23 @@ public sealed class TwelveDinnersTests
     [Fact]
     public void Par_cooked_and_drained_then_with_raw_rice_in_measured_water()
     {
-        var plan = Walked(Dish("lentil_black", 220, "basmati_unsoaked", 260) with { RiceJoin = RiceJoin.AfterDraining });
+        var plan = Walked(Dish("lentil_black", 220, "basmati_unsoaked", 260).With(new AfterDraining()));
         InOrder(plan, StepIds.Light, StepIds.Ready, StepIds.Drained, StepIds.SetLiquor, StepIds.Join, StepIds.HeatOff, StepIds.Table);
         // They are not soft yet when they are drained: the rice's minutes do the rest.
-        Assert.InRange(plan.Forecast.Reference.At(WaySolver.IndexOf(plan.Cook, StepIds.Drained)).Doneness[0], 40, 99);
+        Assert.InRange(plan.Forecast.Reference.At(plan.Cook.StepAt(StepIds.Drained)).Doneness[0], 40, 99);
     }
 
     [Fact]
     public void Rice_in_the_pulses_liquor()
     {
-        var plan = Walked(
-            Dish("black_eyed_pea", 220, "jasmine", 260, SoakChoice.Overnight, Style.Moist) with
-            {
-                RiceJoin = RiceJoin.InTheLiquor,
-            }
-        );
+        var plan = Walked(Dish("black_eyed_pea", 220, "jasmine", 260, SoakChoice.Overnight, Style.Moist).With(new InTheLiquor()));
         InOrder(plan, StepIds.Ready, StepIds.Lifted, StepIds.SetLiquor, StepIds.Join, StepIds.HeatOff, StepIds.PutBack, StepIds.Table);
     }
 
     [Fact]
     public void Under_pressure_and_then_the_rice()
     {
-        var plan = Walked(
-            Dish("chickpea", 250, "long_white", 250, SoakChoice.Overnight, Style.Moist) with
-            {
-                Method = Method.Pressure,
-                Cooker = Spring,
-            }
-        );
+        var plan = Walked(Dish("chickpea", 250, "long_white", 250, SoakChoice.Overnight, Style.Moist).With(new UnderPressure(Spring)));
         InOrder(plan, StepIds.Lock, StepIds.HoldOver, StepIds.Opened, StepIds.Ready, StepIds.Join, StepIds.Table);
         // Soaked chickpeas want 10 to 20 min under pressure, come-up and release apart.
         Assert.InRange(Minutes(plan, StepIds.Lock, StepIds.Opened), 15, 60);
@@ -157,22 +147,19 @@ public sealed class TwelveDinnersTests
     {
         var plan = Walked(
             Asked(
-                Dish("split_pea_yellow", 250, "basmati_unsoaked", 300, style: Style.Saucy, pot: Pot(28, 8)) with
-                {
-                    RiceApart = Beside,
-                },
+                Dish("split_pea_yellow", 250, "basmati_unsoaked", 300, style: Style.Saucy, pot: Pot(28, 8)).With(new InItsOwnPot(Beside)),
                 AskedStage.Fold
             )
         );
         InOrder(plan, StepIds.RiceLight, StepIds.RiceBoils, StepIds.RiceOff, StepIds.RiceRested, StepIds.Fold, StepIds.Table);
-        Assert.Equal(0, plan.Trace.PlaceAfter(WaySolver.IndexOf(plan.Cook, StepIds.Fold), Way.RiceId));
+        Assert.Equal(0, plan.Trace.PlaceAfter(plan.Cook.StepAt(StepIds.Fold), Way.RiceId));
     }
 
     [Fact]
     public void Rice_in_a_bowl_above_under_one_lid()
     {
-        var dish = Dish("chana_dal", 200, "long_white", 200, style: Style.Saucy) with { Method = Method.Pressure, Cooker = Spring };
-        var plan = Walked(dish with { RiceApart = new(RiceBowl.For(Spring), Burner(), Above: true) });
+        var dish = Dish("chana_dal", 200, "long_white", 200, style: Style.Saucy).With(new UnderPressure(Spring));
+        var plan = Walked(dish.With(new AboveThem(new(RiceBowl.For(Spring), Burner(), Above: true))));
         InOrder(plan, StepIds.RiceBowl, StepIds.Lock, StepIds.HoldOver, StepIds.Opened, StepIds.RiceOut, StepIds.Table);
     }
 
@@ -180,12 +167,9 @@ public sealed class TwelveDinnersTests
     public void In_the_slow_cooker_after_a_hard_boil_with_rice_beside()
     {
         var plan = Walked(
-            Dish("flageolet", 250, "long_white", 250, SoakChoice.Overnight, Style.Saucy) with
-            {
-                Method = Method.SlowCooker,
-                Cooker = Cooking.Pots.Cooker(CookerKind.Slow),
-                RiceApart = Beside,
-            }
+            Dish("flageolet", 250, "long_white", 250, SoakChoice.Overnight, Style.Saucy)
+                .With(new InCrock(Cooking.Pots.Cooker(CookerKind.Slow)))
+                .With(new InItsOwnPot(Beside))
         );
         // A lectin first: ten minutes rolling in the pot, then over into the crock, and back only when the pot is lit.
         InOrder(plan, StepIds.Boils, StepIds.HardBoilOver, StepIds.SlowStarts, StepIds.Ready, StepIds.BackInPot, StepIds.Table);
@@ -195,9 +179,9 @@ public sealed class TwelveDinnersTests
     [Fact]
     public void From_a_tin_with_rice()
     {
-        var plan = Walked(Dish("chickpea", 150, "basmati_unsoaked", 250, style: Style.Moist) with { Method = Method.Cooked });
+        var plan = Walked(Dish("chickpea", 150, "basmati_unsoaked", 250, style: Style.Moist).With(new Warmed(CookedFrom.Tin)));
         // Firm seeds out of a tin may be in all along, in water enough for the rice.
-        Assert.Equal(JoinOrder.Together, plan.Order);
+        Assert.True(plan.BothStart);
         Assert.InRange(Minutes(plan, StepIds.Light, StepIds.Table), 18, 45);
     }
 

@@ -2,6 +2,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Planning.Manners;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
 
@@ -50,11 +51,8 @@ public class WayFactsTests
             "fast_and_even",
             Of(
                 Planned(
-                    Dish("chickpea", 200, soak: SoakChoice.Overnight, style: Style.Saucy) with
-                    {
-                        Method = Method.Pressure,
-                        Cooker = Cooking.Pots.Cooker(CookerKind.Electric),
-                    }
+                    Dish("chickpea", 200, soak: SoakChoice.Overnight, style: Style.Saucy)
+                        .With(new UnderPressure(Cooking.Pots.Cooker(CookerKind.Electric)))
                 )
             ).Why
         );

@@ -2,6 +2,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Hands;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -65,7 +66,7 @@ public class WayTests
     )
     {
         // Asked for late enough to be possible, the way itself is what counts.
-        var dish = Kidneys(cautious) with { Method = Method.Pressure, Cooker = Cooker(CookerKind.Electric), Soak = SoakChoice.Quick };
+        var dish = Kidneys(cautious).With(new UnderPressure(Cooker(CookerKind.Electric))).With(Soaking.Of(SoakChoice.Quick));
         var later = dish with { ServeAt = dish.ServeAt + Duration.FromHours(2) };
         var plan = Planned(later);
         var reference =
@@ -87,7 +88,7 @@ public class WayTests
     [Fact]
     public void Cooked_pulses_come_from_a_tin_the_fridge_or_thawed_from_the_freezer()
     {
-        Plan From(CookedFrom from) => Planned(Dish("chickpea", 240, style: Style.Saucy) with { Method = Method.Cooked, CookedFrom = from });
+        Plan From(CookedFrom from) => Planned(Dish("chickpea", 240, style: Style.Saucy).With(new Warmed(from)));
         double ToTheBoil(Plan plan) =>
             (plan.Forecast.Find(StepIds.Boils)!.Reference - plan.Forecast.Find(StepIds.Light)!.Reference).TotalMinutes;
         double Brought(Plan plan) => plan.Amounts.Sheet!.Sources.Single(s => s.What == Way.PulseId).Grams;
@@ -132,7 +133,7 @@ public class WayTests
     public void Red_lentils_join_brown_long_rice_twenty_odd_minutes_before_the_end_with_boiling_water()
     {
         var plan = Planned(Dish("lentil_red_split", 150, "brown_long", 300));
-        Assert.Equal(JoinOrder.RiceFirst, plan.Order);
+        Assert.True(plan.RiceStarts);
         var before = (19 * 60) - plan.MinuteOfDay(StepIds.Join);
         // Under the rice they stand in steam for part of it, which takes twice as long.
         Assert.InRange(before, 18, 36);
@@ -177,11 +178,8 @@ public class WayTests
         // Under pressure 10 to 16 minutes instead of 6 to 10; the hard boil before it has done some of that.
         double Hold(Household at) =>
             Planned(
-                InFullKitchen(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy, home: at)) with
-                {
-                    Method = Method.Pressure,
-                    Cooker = Cooker(CookerKind.Electric),
-                }
+                InFullKitchen(Dish("pinto", 300, soak: SoakChoice.Overnight, style: Style.Saucy, home: at))
+                    .With(new UnderPressure(Cooker(CookerKind.Electric)))
             )
                 .Cook.Actions.Single(a => a.StepId == StepIds.HoldOver)
                 .Trigger.Delay!.Value.TotalMinutes;
@@ -194,11 +192,8 @@ public class WayTests
     [Fact]
     public void A_slow_cooker_way_for_soaked_beans_boils_them_first_and_ends_in_the_pot()
     {
-        var dish = InFullKitchen(Dish("navy", 300, soak: SoakChoice.Overnight, style: Style.Saucy)) with
-        {
-            Method = Method.SlowCooker,
-            Cooker = Cooker(CookerKind.Slow),
-        };
+        var dish = InFullKitchen(Dish("navy", 300, soak: SoakChoice.Overnight, style: Style.Saucy))
+            .With(new InCrock(Cooker(CookerKind.Slow)));
         var plan = Planned(dish);
         Assert.Equal("lectin.hard_boil", Assert.Single(plan.Gates).Code);
         var hours = (plan.Forecast.Find(StepIds.Ready)!.Reference - plan.Forecast.Find(StepIds.SlowStarts)!.Reference).TotalHours;

@@ -2,6 +2,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Learning.House;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Practice;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
@@ -45,8 +46,8 @@ public class BagSweepTests
         dish = dish with { Seed = dice.Next(1, 9999), Lot = dice.Next(6) == 0 ? new(2, Core.Catalogue.Storage.Cupboard) : Lot.Fresh };
         return dice.Next(5) switch
         {
-            0 => dish with { Method = Method.Pressure, Cooker = Pots.Cooker(CookerKind.Electric, 6) },
-            1 => dish with { Method = Method.SlowCooker, Cooker = Pots.Cooker(CookerKind.Slow, 6) },
+            0 => dish.With(new UnderPressure(Pots.Cooker(CookerKind.Electric, 6))),
+            1 => dish.With(new InCrock(Pots.Cooker(CookerKind.Slow, 6))),
             2 when Of(Pulses) is var other && other != pulse => dish with
             {
                 OtherPulses = [new(Core.Catalogue.PulseCatalogue.Shipped.FindPulse(other)!, Mass.FromGrams(100))],

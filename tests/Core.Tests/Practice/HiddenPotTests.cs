@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Learning.House;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Practice;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Tests.Stove;
@@ -83,7 +84,7 @@ public class HiddenPotTests
     [Fact]
     public void What_is_known_of_a_bag_says_nothing_of_a_tin()
     {
-        var tin = Kitchens.Dish("chickpea", 240, "long_white", 260) with { Method = Method.Cooked };
+        var tin = Kitchens.Dish("chickpea", 240, "long_white", 260).With(new Warmed(CookedFrom.Tin));
         var old = tin with { Pace = new(0.6, 0.05), Lot = new(4, Core.Catalogue.Storage.Warm) };
         Assert.Equal(
             Kitchens.Planned(tin).Forecast.Moments.Select(m => (m.StepId, m.Reference)),

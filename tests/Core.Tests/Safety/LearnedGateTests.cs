@@ -32,10 +32,8 @@ public class LearnedGateTests
         var found = Known
             .Select(pace =>
                 Plans.Plan(
-                    Dish(pulse, 240, null, 0, SoakChoice.None, Style.Saucy) with
+                    Dish(pulse, 240, null, 0, SoakChoice.None, Style.Saucy).With(Cooks(method, Pots.Cooker(cooker, 6))) with
                     {
-                        Method = method,
-                        Cooker = Pots.Cooker(cooker, 6),
                         Pace = pace,
                     }
                 )

@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
 using CsCheck;
@@ -225,11 +226,7 @@ public sealed class EveningStateTests
             Cooker = Cooker.Typical(CookerKind.Electric, 6000),
         };
         var plan = Kitchens.Planned(
-            Kitchens.Dish("chickpea", 300, style: Style.Saucy, soak: SoakChoice.Overnight) with
-            {
-                Method = Method.Pressure,
-                Cooker = cooker,
-            }
+            Kitchens.Dish("chickpea", 300, style: Style.Saucy, soak: SoakChoice.Overnight).With(new UnderPressure(cooker))
         );
         var opened = At(plan, StepIds.Opened) - Min(4);
         var told = AsPlanned(plan, opened);

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
@@ -18,14 +19,16 @@ public sealed class LidInspectionTests
 
     private static Plan Plan(CookerKind kind, string pulse, SoakChoice soak = SoakChoice.None) =>
         Kitchens.Planned(
-            Kitchens.Dish(pulse, 300, soak: soak, style: Style.Saucy) with
-            {
-                Method = Method.Pressure,
-                Cooker = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
-                {
-                    Cooker = Cooker.Typical(kind, 6000),
-                },
-            }
+            Kitchens
+                .Dish(pulse, 300, soak: soak, style: Style.Saucy)
+                .With(
+                    new UnderPressure(
+                        new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
+                        {
+                            Cooker = Cooker.Typical(kind, 6000),
+                        }
+                    )
+                )
         );
 
     /// <summary>So far into the hold, from pressure to heat off.</summary>

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
@@ -32,10 +33,10 @@ public sealed class StoveDoorTests(ITestOutputHelper output)
 
     private static Plan Planned(string pulse, string? rice, SoakChoice soak, Method method) =>
         Kitchens.Planned(
-            Kitchens.Dish(pulse, 200, rice, rice is null ? 0 : 300, soak, Style.Saucy, Kitchens.Pot(28, 8)) with
+            Kitchens
+                .Dish(pulse, 200, rice, rice is null ? 0 : 300, soak, Style.Saucy, Kitchens.Pot(28, 8))
+                .With(Kitchens.Cooks(method, method == Method.SlowCooker ? Crock : null)) with
             {
-                Method = method,
-                Cooker = method == Method.SlowCooker ? Crock : null,
                 BurnerCount = 2,
             }
         );

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -100,11 +101,16 @@ public sealed class VisitTests
     public void A_locked_cooker_is_listened_for_and_only_while_nothing_was_heard()
     {
         var plan = Kitchens.Planned(
-            Kitchens.Dish("chickpea", 300, style: Style.Saucy) with
-            {
-                Method = Method.Pressure,
-                Cooker = new("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000)) { Cooker = Cooker.WithSpring(6000) },
-            }
+            Kitchens
+                .Dish("chickpea", 300, style: Style.Saucy)
+                .With(
+                    new UnderPressure(
+                        new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
+                        {
+                            Cooker = Cooker.WithSpring(6000),
+                        }
+                    )
+                )
         );
         var lit = Evenings.At(plan, StepIds.Light);
         var visit = At(plan, lit + Min(1)).Single(v => v.Code == Visits.Silent);

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Manners;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning.Beside;
@@ -33,12 +34,12 @@ internal sealed class RoomFinder(Planner planner)
             from vessel in Pots(dish)
             from burner in dish.Burners.OrderByDescending(b => b.Id == dish.Burner.Id)
             from there in On(dish, vessel, burner)
-            where there.Vessel != dish.Vessel || there.Burner != dish.Burner || there.RiceApart != dish.RiceApart
+            where there.Vessel != dish.Vessel || there.Burner != dish.Burner || there.RiceVessel != dish.RiceVessel
             select there;
         return places
             .Take(MostPlaces)
             .Where(d => planner.Probe(d) is { Refusal: null, Plan: { } tried } && !tried.Clashes.Any(c => c.IsOfThings))
-            .Select(d => new Alternative("place", VesselId: d.Vessel.Id, BurnerId: d.Burner.Id, RiceVesselId: d.RiceApart?.Vessel.Id));
+            .Select(d => new Alternative("place", VesselId: d.Vessel.Id, BurnerId: d.Burner.Id, RiceVesselId: d.RiceVessel?.Vessel.Id));
     }
 
     /// <summary>This pot first, then those that come next in size.</summary>
@@ -55,12 +56,12 @@ internal sealed class RoomFinder(Planner planner)
     private static IEnumerable<Dish> On(Dish dish, Vessel vessel, Burner burner)
     {
         var there = dish with { Vessel = vessel, Burner = burner, OtherBurner = dish.Burners.FirstOrDefault(b => b.Id != burner.Id) };
-        return dish.RiceApart is not { Above: false } apart ? [there]
+        return dish.RiceVessel is not { Above: false } apart ? [there]
             : there.OtherBurner is not { } other ? []
             : WayFinder
                 .RicePots(there)
                 .OrderByDescending(v => v.Id == apart.Vessel.Id)
-                .Select(v => there with { RiceApart = apart with { Vessel = v, Burner = other } });
+                .Select(v => there.With(new InItsOwnPot(apart with { Vessel = v, Burner = other })));
     }
 
     /// <summary>The nearest hour at which nothing is wanted twice, later before earlier.</summary>

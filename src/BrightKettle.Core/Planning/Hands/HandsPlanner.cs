@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Cooking.Trace;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using NodaTime;
 
@@ -145,7 +146,7 @@ public static class HandsPlanner
                     plan.Dish.RiceDry.Grams,
                     At(StepIds.RiceSoakStarts)
                         ?? At(StepIds.RiceLight)
-                        ?? (plan.Order is JoinOrder.RiceFirst or JoinOrder.Together ? At(StepIds.Light)!.Value : join),
+                        ?? (plan.RiceStarts || plan.BothStart ? At(StepIds.Light)!.Value : join),
                     null
                 );
                 break;
@@ -179,7 +180,7 @@ public static class HandsPlanner
                 wanted.Min(x =>
                     x.Time switch
                     {
-                        ExtraTime.Start => At(plan.Dish.Soak == SoakChoice.Quick ? StepIds.SoakEnds : StepIds.Light) ?? join,
+                        ExtraTime.Start => At(plan.Dish.How.Soak.InPot.Count > 0 ? StepIds.SoakEnds : StepIds.Light) ?? join,
                         ExtraTime.Join => join,
                         _ => At(StepIds.Seal) ?? At(StepIds.Reheat) ?? join,
                     }
@@ -191,7 +192,7 @@ public static class HandsPlanner
 
     /// <summary>What goes into the fridge the day before, by its name.</summary>
     private static IEnumerable<string> Thawed(Dish dish) =>
-        (dish is { Method: Method.Cooked, CookedFrom: CookedFrom.Freezer } ? [dish.Pulse.Said] : Enumerable.Empty<string>()).Concat(
+        (dish.How.Pulses is Warmed { From: CookedFrom.Freezer } ? [dish.Pulse.Said] : Enumerable.Empty<string>()).Concat(
             dish.Extras.Where(x => x.Frozen && dish.CanThaw).Select(x => x.Extra.Name)
         );
 }

@@ -7,6 +7,8 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <param name="When">What it waits for.</param>
 internal sealed record MashSome(Trigger When) : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Mash];
+
     /// <summary>A ladle or two of four (confidence D).</summary>
     private const double Share = 0.25;
 
@@ -23,6 +25,8 @@ internal sealed record MashSome(Trigger When) : Stage
 /// <param name="When">What it waits for.</param>
 internal sealed record SeasonOnLow(Trigger When) : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Reheat, StepIds.Season];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         if (dish.SeasonMinutes <= 0)

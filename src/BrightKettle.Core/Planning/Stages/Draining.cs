@@ -6,6 +6,8 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <summary>Par-cooked pulses leave their liquor, which is thrown away, just before the rice comes with fresh water.</summary>
 internal sealed record DrainPulses : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Drained];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
         actions.Add(new CookAction.Drain(way.JoinTrigger, null) { StepId = StepIds.Drained });
 }
@@ -13,6 +15,8 @@ internal sealed record DrainPulses : Stage
 /// <summary>Cooked pulses go into a covered bowl; their liquor stays for what comes.</summary>
 internal sealed record LiftPulses(Trigger When) : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Lifted];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(
@@ -26,6 +30,8 @@ internal sealed record LiftPulses(Trigger When) : Stage
 /// <param name="After">The step that they wait for.</param>
 internal sealed record PutBack(string After = StepIds.HeatOff) : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.PutBack];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning.Solving;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -7,16 +8,24 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <summary>Pulses that were drained when they were found right stand covered until the table, within the hour.</summary>
 internal sealed record ServeDrained : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new TableHour()];
+
+    public override IReadOnlyList<string> Steps => [StepIds.Table];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.AddSalt(dish, SaltSchool.WithTheRice);
-        actions.AddServe(dish, Trigger.At(way.JoinAt));
+        actions.AddServe(dish, Trigger.At(way.JoinAt), way.ServeAfter(dish));
     }
 }
 
 /// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
 internal sealed record ReheatAndServe : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new TableHour()];
+
+    public override IReadOnlyList<string> Steps => [StepIds.Reheat, StepIds.Mash, StepIds.Season, StepIds.Finish, StepIds.Table];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(new CookAction.Heat(Trigger.At(way.JoinAt), Flame.Full) { StepId = StepIds.Reheat });
@@ -49,6 +58,6 @@ internal sealed record ReheatAndServe : Stage
         // What is poured off would take its share along.
         actions.AddSalt(dish, SaltSchool.WithTheRice);
         actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off));
-        actions.AddServe(dish, Trigger.Next);
+        actions.AddServe(dish, Trigger.Next, way.ServeAfter(dish));
     }
 }

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning.Solving;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning.Stages;
@@ -9,6 +10,16 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <param name="Seasoned">What seasons the dish is in already.</param>
 internal sealed record Join(string Joiner, Trigger? Set = null, bool Seasoned = false) : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) =>
+        [
+            new JoinLiquor(),
+            .. way.List.Starts == Way.RiceId ? [new RiceFirstWater()]
+            : way.Wait is null ? [new UnwatchedWater()]
+            : (FreeNumber[])[],
+        ];
+
+    public override IReadOnlyList<string> Steps => [StepIds.SetLiquor, StepIds.Join, StepIds.OtherIn];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(way.SetLiquor(Set ?? way.JoinTrigger, way.JoinLiquor, StepIds.SetLiquor));
@@ -38,6 +49,10 @@ internal sealed record Join(string Joiner, Trigger? Set = null, bool Seasoned = 
 /// cold boils up with the dish first, so that it is hot through.</summary>
 internal sealed record StirRiceIn : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new JoinLiquor()];
+
+    public override IReadOnlyList<string> Steps => [StepIds.Reheat, StepIds.SetLiquor, StepIds.Join, StepIds.HeatOff];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(new CookAction.Heat(way.JoinTrigger, Flame.Full) { StepId = StepIds.Reheat });
@@ -62,6 +77,10 @@ internal sealed record StirRiceIn : Stage
 /// <summary>It boils again: lowest flame, lid shut tight, until rice and pulses are found far enough.</summary>
 internal sealed record SealAndSteam : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new LastMinutes()];
+
+    public override IReadOnlyList<string> Steps => [StepIds.Seal, StepIds.HeatOff];
+
     /// <summary>A rice that is not quite there when the clock says so is tasted again after this long.</summary>
     private static readonly Duration TasteAgain = Duration.FromMinutes(4);
 
@@ -97,16 +116,15 @@ internal sealed record SealAndSteam : Stage
             : RiceLook(dish, off) with
             {
                 // What stands in a bowl beside was found soft before.
-                Also =
-                    dish.RiceJoin == RiceJoin.InTheLiquor
-                        ? []
-                        :
-                        [
-                            .. dish
-                                .OtherPulses.Select(o => (o.Id, o.Pulse))
-                                .Prepend((Way.PulseId, dish.Pulse))
-                                .Select(p => new LookAlso(p.Item1, dish.Targets.Window(p.Item2).Low - RestGain)),
-                        ],
+                Also = dish.LiftsForRice
+                    ? []
+                    :
+                    [
+                        .. dish
+                            .OtherPulses.Select(o => (o.Id, o.Pulse))
+                            .Prepend((Way.PulseId, dish.Pulse))
+                            .Select(p => new LookAlso(p.Item1, dish.Targets.Window(p.Item2).Low - RestGain)),
+                    ],
             };
 
     /// <summary>Rice is tasted when the clock says that it is done.</summary>
@@ -121,6 +139,10 @@ internal sealed record SealAndSteam : Stage
 /// <summary>Off the heat for the rice's own minutes, and to the table.</summary>
 internal sealed record RestAndServe : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new TableHour()];
+
+    public override IReadOnlyList<string> Steps => [StepIds.Table];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
-        actions.AddServe(dish, Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes)));
+        actions.AddServe(dish, Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes)), way.ServeAfter(dish));
 }

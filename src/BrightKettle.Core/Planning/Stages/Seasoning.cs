@@ -41,7 +41,8 @@ internal static class Seasoning
     }
 
     /// <summary>Leaves and sticks come out, and the dish goes to the table.</summary>
-    public static void AddServe(this List<CookAction> actions, Dish dish, Trigger when)
+    /// <param name="after">A step in another vessel that the table waits for; null for none.</param>
+    public static void AddServe(this List<CookAction> actions, Dish dish, Trigger when, string? after)
     {
         foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
         {
@@ -55,7 +56,7 @@ internal static class Seasoning
             when = Trigger.Next;
         }
 
-        actions.Add(new CookAction.Serve(when) { StepId = StepIds.Table });
+        actions.Add(new CookAction.Serve(when with { AfterStep = after }) { StepId = StepIds.Table });
     }
 
     /// <summary>Into fresh water with what belongs in from the start.</summary>

@@ -8,6 +8,8 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <summary>Bowls of pulses on the counter and in the fridge, where the dish has them soaked so and there is a time for it.</summary>
 internal sealed record SoakPulses : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.SoakStarts, StepIds.SoakEnds, StepIds.SoakChilled];
+
     /// <summary>Water of the soak over the dry weight: enough to stay covered when they have swollen.</summary>
     private const double WaterShare = 3;
 
@@ -16,7 +18,7 @@ internal sealed record SoakPulses : Stage
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
-        if (!dish.SoaksInBowl || SoakPlan.Place(dish, way.LightAt, out _) is not { } soak)
+        if (dish.How.Soak.Place(dish, way.LightAt, out _) is not { } soak)
         {
             return;
         }
@@ -68,6 +70,8 @@ internal sealed record SoakPulses : Stage
 /// <param name="AtLight">It goes in first; else it joins.</param>
 internal sealed record SoakRice(bool AtLight) : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.RiceSoakStarts];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
         actions.AddRange(RiceStart.Soaked(dish, AtLight ? way.LightAt : way.JoinAt));
 }
@@ -75,6 +79,8 @@ internal sealed record SoakRice(bool AtLight) : Stage
 /// <summary>Two or three minutes at the boil, an hour covered off the heat, drained.</summary>
 internal sealed record QuickSoak : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Light, StepIds.QuickSoak, StepIds.SoakEnds];
+
     /// <summary>Water over the dry weight.</summary>
     private const double WaterShare = 4;
 

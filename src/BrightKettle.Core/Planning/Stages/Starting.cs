@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning.Solving;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 
@@ -9,6 +10,10 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <param name="Then">What goes in with it; null for nothing.</param>
 internal sealed record Start(string First, Lid Lid, string? Then = null) : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => Then is null ? [] : [new JoinLiquor(), new OneWater()];
+
+    public override IReadOnlyList<string> Steps => Then is null ? [StepIds.Light] : [StepIds.Light, StepIds.Join];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(new CookAction.Add(Trigger.At(way.LightAt), First));
@@ -55,6 +60,8 @@ internal sealed record FreshWater : Stage
 /// <summary>Once it boils the flame goes down.</summary>
 internal sealed record Simmer(Flame Flame) : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Boils];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
         actions.Add(new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame) { StepId = StepIds.Boils });
 }
@@ -64,6 +71,8 @@ internal sealed record Simmer(Flame Flame) : Stage
 /// <param name="Then">The flame after it.</param>
 internal sealed record HardBoil(Flame Then) : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Boils, StepIds.HardBoilOver];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         var minutes = LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious);

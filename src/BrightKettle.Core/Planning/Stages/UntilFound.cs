@@ -15,6 +15,11 @@ internal sealed record UntilFound(bool AtFirstLook, string? Drained = null) : St
     /// <summary>What comes so soon after that boils it anyway.</summary>
     private static readonly Duration AtOnce = Duration.FromMinutes(10);
 
+    /// <summary>Nine bags in ten are found before what comes is due.</summary>
+    public override double Slack => 0.1;
+
+    public override IReadOnlyList<string> Steps => [StepIds.Ready, StepIds.BoilUp, StepIds.OffToGo, StepIds.BackHot, StepIds.Finish];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         if (way.Wait is not { } state)
@@ -23,7 +28,7 @@ internal sealed record UntilFound(bool AtFirstLook, string? Drained = null) : St
         }
 
         // What is going to stand in a bowl goes there hot.
-        var waitsOff = way.HotUntil is null && !dish.WaitsHot && !way.LiftsFirst && dish.RiceJoin != RiceJoin.InTheLiquor;
+        var waitsOff = way.HotUntil is null && !dish.How.WaitsHot && !way.LiftsFirst && !dish.LiftsForRice;
         var when = (AtFirstLook ? new Trigger(NotBefore: way.FirstLook) : Trigger.Next) with { Look = Ripe(dish, way, state) };
         actions.Add(new CookAction.Heat(when, waitsOff ? Flame.Off : Flame.Warm) { StepId = StepIds.Ready });
         if (Drained is not null)
@@ -50,7 +55,7 @@ internal sealed record UntilFound(bool AtFirstLook, string? Drained = null) : St
     /// <summary>What is far enough gets no more water until somebody sets it.</summary>
     internal static void LeaveLevel(List<CookAction> actions, Dish dish)
     {
-        if (dish.KeepsCovered)
+        if (dish.How.Pulses.KeepsCovered)
         {
             actions.Add(new CookAction.KeepLevel(Trigger.Next, null));
         }
@@ -74,6 +79,8 @@ internal sealed record OthersJoin(string? Drained = null) : Stage
 {
     /// <summary>A quick pulse changes under the hand.</summary>
     private static readonly Duration Again = Duration.FromMinutes(4);
+
+    public override IReadOnlyList<string> Steps => [StepIds.OtherIn, StepIds.OtherSoft, StepIds.Finish];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
@@ -108,12 +115,12 @@ internal sealed record OthersJoin(string? Drained = null) : Stage
         double Far(OtherPulse other) =>
             state == FeltState.Soft ? Math.Max(Doneness.Anchor(state), dish.Targets.CookTo(other.Pulse)) : Doneness.Anchor(state);
         var look = new Look(joining[0].Id, Far(joining[0]), Again) { Also = [.. joining.Skip(1).Select(o => new LookAlso(o.Id, Far(o)))] };
-        if (dish.KeepsCovered)
+        if (dish.How.Pulses.KeepsCovered)
         {
             actions.Add(new CookAction.KeepLevel(Trigger.Next, way.KeptLevel));
         }
 
-        var then = dish.WaitsHot && Drained is null ? Flame.Warm : Flame.Off;
+        var then = dish.How.WaitsHot && Drained is null ? Flame.Warm : Flame.Off;
         actions.Add(new CookAction.Heat(new Trigger(Look: look), then) { StepId = StepIds.OtherSoft });
         if (Drained is not null)
         {

@@ -1,11 +1,11 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
-using BrightKettle.Core.Cooking.Trace;
+using BrightKettle.Core.Planning.Stages;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
 
-namespace BrightKettle.Core.Planning;
+namespace BrightKettle.Core.Planning.Solving;
 
 /// <summary>A solved way with the reference pot's run through it.</summary>
 /// <param name="Fault">Null when it works; else a code of <see cref="PlanRefusal"/>.</param>
@@ -15,14 +15,10 @@ internal sealed record SolvedWay(Way Way, Cook Cook, PotRun Run, string? Fault, 
 /// <summary>Finds the numbers of a way by running pots: nothing here knows a cooking time.</summary>
 internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 {
-    /// <summary>Nine bags in ten are ready when the join is due.</summary>
-    private const double SlowShare = 0.1;
+    /// <summary>The share of bags that a look by itself allows to be late.</summary>
+    private static readonly double SlowShare = new UntilFound(AtFirstLook: true).Slack;
 
     private const double FastShare = 0.9;
-
-    /// <summary>The same in a slow cooker, where looks are far apart and soft pulses wait on warm without harm: an early hour costs
-    /// nothing, a late one an hour.</summary>
-    private const double SlowShareInCrock = 0.03;
 
     private const int MostTries = 16;
 
@@ -78,7 +74,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     public static RunOptions StepsOf(Dish dish)
     {
         var quick = dish.Pulse.SofteningMinutesAt98C < QuickMinutes;
-        return dish.Method == Method.SlowCooker
+        return dish.How.Pulses.RunsAlone
             ? quick
                 ? RunOptions.Compare
                 : RunOptions.LongSearch
@@ -89,63 +85,59 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
     public SolvedWay Solve()
     {
-        if (dish.Method == Method.Pressure && dish.Rice is not null && dish.OtherPulses.Count == 0 && !(AtRisk && dish.CountsAsDry))
+        var way = new Way(WayLists.PulsesFirst(dish), dish.ServeAt);
+        var alone = dish.RiceInPot is null;
+        // Boiling dry seed clears nothing: it must be tender before the flame goes down, or before it leaves the boil.
+        var dryRisk = AtRisk && dish.CountsAsDry;
+        var single = dish.OtherPulses.Count == 0;
+        if (dish.How.Pulses.IsClosed)
         {
-            return Best(null, new Way(JoinOrder.PulseFirst, dish.ServeAt), Waits.Reverse());
+            return dish.How.Pulses.FindsStates && !alone && single && !dryRisk
+                ? Best(null, way, Waits.Reverse())
+                : SolveWaiting(way with { Wait = alone ? Alone : FeltState.Soft });
         }
 
-        if (dish is { StirsRiceIn: true, Method: Method.OpenPot or Method.Cooked, OtherPulses.Count: 0 })
+        if (!alone && !dish.StirsRiceIn && dish.How.Rice.Drains)
         {
-            return SolveWaiting(new Way(JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+            // Cooked through before their liquor is wanted.
+            return Best(null, way, dish.How.Rice.LiftsPulses || dryRisk ? [FeltState.Soft] : Waits);
         }
 
-        if (dish.Rice is not null && dish.RiceJoin != RiceJoin.InThePot)
+        if (!single)
         {
-            // Cooked through before their liquor is wanted, or dry seed that may not leave the boil before.
-            var soft = dish.RiceJoin == RiceJoin.InTheLiquor || (AtRisk && dish.CountsAsDry);
-            return Best(null, new Way(JoinOrder.PulseFirst, dish.ServeAt), soft ? [FeltState.Soft] : Waits);
+            return SolveSeveral(way with { Wait = FeltState.Soft });
         }
 
-        if (dish.Method is Method.Pressure or Method.SlowCooker)
-        {
-            var order = dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst;
-            return SolveWaiting(new Way(order, dish.ServeAt) { Wait = dish.Rice is null ? Alone : FeltState.Soft });
-        }
-
-        if (dish.OtherPulses.Count > 0)
-        {
-            return SolveSeveral(
-                new Way(dish.Rice is null ? JoinOrder.PulseAlone : JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft }
-            );
-        }
-
-        if (dish.Rice is null)
+        if (alone)
         {
             return SolveAlone();
         }
 
-        if (AtRisk && dish.CountsAsDry)
+        if (dish.StirsRiceIn || dryRisk)
         {
-            // Boiling dry seed clears nothing: it must be tender before the flame goes down.
-            return SolveWaiting(new Way(JoinOrder.PulseFirst, dish.ServeAt) { Wait = FeltState.Soft });
+            return SolveWaiting(way with { Wait = FeltState.Soft });
         }
 
         var clock = SolveByClock();
         // What is cooked already need not be looked at.
         if (
             clock.Fault is not null
-            || dish.Method == Method.Cooked
-            || (!AtRisk && (clock.Way.Order != JoinOrder.PulseFirst || JoinDoneness(clock) < LeastFelt))
+            || !dish.How.Pulses.FromRaw
+            || (!AtRisk && (clock.Way.List != way.List || JoinDoneness(clock) < LeastFelt))
         )
         {
             return clock;
         }
 
         // What a slow bag still gains once the rice is in: a state that leaves it well short is not worth trying.
-        var slowGain = (PulseAtTable(clock.Run) - JoinDoneness(clock)) * dish.Pace.Quantile(SlowShare) / dish.Pace.Median;
+        var slowGain = (PulseAtTable(clock.Cook, clock.Run) - JoinDoneness(clock)) * dish.Pace.Quantile(SlowShare) / dish.Pace.Median;
         return Best(
             AtRisk ? null : clock,
-            new Way(JoinOrder.PulseFirst, dish.ServeAt) { JoinLiquor = clock.Way.JoinLiquor, LastMinutes = clock.Way.LastMinutes },
+            way with
+            {
+                JoinLiquor = clock.Way.JoinLiquor,
+                LastMinutes = clock.Way.LastMinutes,
+            },
             Waits.Where(w => w == FeltState.Soft || Doneness.Anchor(w) + slowGain > _wanted.Low - HopelessBy)
         );
     }
@@ -155,7 +147,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// soft one where that is as good.</summary>
     private SolvedWay SolveAlone()
     {
-        var way = new Way(JoinOrder.PulseAlone, dish.ServeAt);
+        var way = new Way(WayLists.PulsesAlone, dish.ServeAt);
         var best = SolveWaiting(way with { Wait = FeltState.Soft });
         if (best.Way.DrainsAtLook(dish) || (AtRisk && dish.CountsAsDry))
         {
@@ -186,11 +178,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     /// <param name="known">By the clock, where that may be; null where a look must be.</param>
     private SolvedWay Best(SolvedWay? known, Way way, IEnumerable<FeltState> states)
     {
-        var best = dish.JoinMoves ? null : known;
+        var best = dish.How.JoinMoves ? null : known;
         var bestServed = best is null ? -1 : PotsServed(best.Way);
         foreach (
             var onLook in !JoinsMayMove ? [false]
-            : dish.JoinMoves ? [true]
+            : dish.How.JoinMoves ? [true]
             : new[] { false, true }
         )
         {
@@ -216,28 +208,15 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     }
 
     /// <summary>Somebody is there whenever the look says yes.</summary>
-    private bool JoinsMayMove => dish.Method is Method.OpenPot or Method.Pressure && dish.Away.Count == 0;
+    private bool JoinsMayMove => dish.How.Pulses.IsWatched && dish.Away.Count == 0;
 
-    private static double JoinDoneness(SolvedWay way) => way.Run.At(IndexOf(way.Cook, StepIds.Join)).Doneness[0];
-
-    public static int IndexOf(Cook cook, string mark)
-    {
-        for (var i = 0; i < cook.Actions.Count; i++)
-        {
-            if (cook.Actions[i].StepId == mark)
-            {
-                return i;
-            }
-        }
-
-        return -1;
-    }
+    private static double JoinDoneness(SolvedWay way) => way.Run.At(way.Cook.StepAt(StepIds.Join)).Doneness[way.Cook.IndexOf(Way.PulseId)];
 
     /// <summary>A look decides: light early enough for the slow bags, let the fast ones wait off the heat.</summary>
     /// <param name="sketch">Near enough to compare it with others: settled loosely, and not in round figures.</param>
     private SolvedWay SolveWaiting(Way way, bool sketch = false)
     {
-        var rice = dish.Rice;
+        var rice = dish.RiceInPot;
         var settledLiquor = rice is null || way.JoinLiquor > Mass.Zero;
         Instant Joins(Way of) =>
             dish.ServeAt
@@ -250,7 +229,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             Water = dish.PulsesDry * 4,
             FirstLook = way.LightAt,
         };
-        if (dish.Method == Method.Pressure)
+        var hold = way.Stages(dish).Any(s => s is HoldUnderPressure);
+        if (hold)
         {
             // A hard boil before the lid is locked takes its steam from the same water.
             var hard =
@@ -266,29 +246,25 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         SolvedWay? settled = null;
         // More water comes up more slowly and holds its heat longer: once it is known, the hold is worked out anew.
-        var pressure = dish.Method == Method.Pressure;
         var rounds = sketch
             ? settledLiquor
                 ? 2
                 : 1
-            : pressure
+            : hold
                 ? 3
                 : 2;
         for (var i = 0; i < rounds; i++)
         {
             // How long it boils down is known from the round before.
             way = i == 1 && rice is null ? way with { JoinAt = Joins(way) } : way;
-            var held = pressure ? Held(way) : way;
+            var held = hold ? Held(way) : way;
             if (i == 2 && held == way)
             {
                 break;
             }
 
             way = held;
-            if (
-                SecondsUntil(way, dish.Method == Method.SlowCooker ? SlowShareInCrock : SlowShare, 0.5, FastShare)
-                is not [{ } slow, { } middle, { } fast]
-            )
+            if (SecondsUntil(way, SlackOf(way), 0.5, FastShare) is not [{ } slow, { } middle, { } fast])
             {
                 var cook = way.Build(dish);
                 var run = simulator.Run(cook, PotTraits.Reference(cook), _search);
@@ -303,7 +279,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
                 continue;
             }
 
-            settled = SolveLiquorAndMinutes(way, sketch || i < rounds - 1 ? Loosely : 1);
+            settled = Settled(way, sketch || i < rounds - 1 ? Loosely : 1);
             if (settled.Fault is not null)
             {
                 return settled;
@@ -323,9 +299,9 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             return Solve();
         }
 
-        // What the look at the rice accepts follows from the minutes.
-        var way = known with { RiceOff = null };
-        var settled = SolveLiquorAndMinutes(WithFirstWater(way));
+        // What the look at the rice accepts follows from the minutes, and a vessel of its own is solved when they are known.
+        var way = known with { RiceOff = null, OwnPot = null, Bowl = null };
+        var settled = Settled(WithFirstWater(way));
         return settled.Fault is null ? Round(settled) : settled;
     }
 
@@ -338,11 +314,11 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             way with
             {
                 FirstLook = light,
-                LookAgain = dish.Method == Method.SlowCooker ? Duration.FromMinutes(5) : _search.Step,
-                Order = JoinOrder.PulseAlone,
+                LookAgain = dish.How.Pulses.RunsAlone ? Duration.FromMinutes(5) : _search.Step,
+                List = WayLists.PulsesAlone,
             }
         ).Build(dish);
-        var ready = IndexOf(cook, StepIds.Ready);
+        var ready = cook.StepAt(StepIds.Ready);
         List<CookAction> actions =
         [
             .. cook.Actions.Take(ready),
@@ -350,12 +326,15 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         ];
         // What comes later has no time yet, so the cook starts with the first of what is left.
         cook = cook with { Actions = actions, Starts = actions.Min(a => a.Trigger.NotBefore ?? light) };
-        var lit = IndexOf(cook, StepIds.Light);
+        var lit = cook.StepAt(StepIds.Light);
         return
         [
             .. RunAt(cook, _search, paceShares).Select(run => run.StalledAt is null ? run.EndSeconds - run.At(lit).Seconds : (double?)null),
         ];
     }
+
+    /// <summary>The share of bags that may be late, by the stage that waits for them.</summary>
+    private double SlackOf(Way way) => way.Stages(dish).Select(s => s.Slack).First(s => s > 0);
 
     /// <summary>One cook with bags of several speeds, side by side.</summary>
     private PotRun[] RunAt(Cook cook, RunOptions options, params double[] paceShares) =>
@@ -368,6 +347,8 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             LightAt = way.LightAt + by,
             JoinAt = way.JoinAt + by,
             FirstLook = way.FirstLook + by,
+            OwnPot = way.OwnPot is { } own ? own with { LightAt = own.LightAt + by } : null,
+            Bowl = way.Bowl is { } bowl ? bowl with { ClosesAt = bowl.ClosesAt + by } : null,
         };
 
     /// <summary>Whole minutes, ten-gram liquor: what a cook can do. The forecast is made from these.</summary>
@@ -380,13 +361,13 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             JoinLiquor = solved.Way.JoinLiquor.RoundedTo(10),
             LastMinutes = Math.Round(solved.Way.LastMinutes),
         };
-        if (solved.Fault is null && dish.Rice is not null)
+        if (solved.Fault is null && dish.RiceInPot is not null)
         {
             var run = Run(way, 0.5);
             var cook = way.Build(dish);
             way = Shift(way, dish.ServeAt - (cook.Starts + Duration.FromSeconds(run.EndSeconds))) with
             {
-                RiceOff = run.At(IndexOf(cook, StepIds.HeatOff)).Doneness[1],
+                RiceOff = run.At(cook.StepAt(StepIds.HeatOff)).Doneness[cook.IndexOf(Way.RiceId)],
             };
         }
 
@@ -417,12 +398,10 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private PotRun Run(Way way, double paceShare)
     {
         var cook = way.Build(dish);
-        // Only where one pulse waits for another can they stand for so long that they cool.
-        var trace = way.OtherWait is null ? null : new CookTrace(cook);
         return simulator.Run(cook, PotTraits.AtPaceShare(cook, paceShare), _search);
     }
 
-    private static double PulseAtTable(PotRun run) => run.Final[0].Doneness;
+    private static double PulseAtTable(Cook cook, PotRun run) => run.Final[cook.IndexOf(Way.PulseId)].Doneness;
 
     private Mass FirstGuess(Rice rice) =>
         (dish.RiceDry * (rice.BeanPotLiquor?.Typical ?? (rice.Absorbed.Typical + 0.4))) + Mass.FromGrams(dish.WantedLiquorGrams);

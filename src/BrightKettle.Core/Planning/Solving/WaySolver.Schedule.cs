@@ -4,7 +4,7 @@ using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
 
-namespace BrightKettle.Core.Planning;
+namespace BrightKettle.Core.Planning.Solving;
 
 /// <summary>When to light and when to look, so that slow bags are ready and nobody is missed.</summary>
 internal sealed partial class WaySolver
@@ -39,7 +39,7 @@ internal sealed partial class WaySolver
         // than nearly all must not keep its flame.
         var wanted = way.OtherWait is null ? way.JoinAt : way.OtherAt;
         var leaves = dish
-            .Away.Where(a => dish.Method != Method.SlowCooker && a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
+            .Away.Where(a => !dish.How.Pulses.RunsAlone && a.Start < way.JoinAt && a.End > way.JoinAt - Duration.FromSeconds(slow))
             .Select(a => (Instant?)a.Start)
             .Min();
         var due = leaves is { } gone && gone < wanted ? gone : wanted;
@@ -51,19 +51,16 @@ internal sealed partial class WaySolver
         // A quick pulse changes under the hand: look more often.
         // A slow cooker's lid stays on: half an hour to an hour between looks.
         // Between two looks it should not go on by more than a felt state.
-        var again =
-            dish.Method == Method.SlowCooker
-                ? Duration.FromMinutes(Math.Clamp(15 * Math.Round((slow - fast) / 900 / FewLifts), 30, 60))
-                : Duration.FromMinutes(
-                    Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10)
-                );
+        var again = dish.How.Pulses.RunsAlone
+            ? Duration.FromMinutes(Math.Clamp(15 * Math.Round((slow - fast) / 900 / FewLifts), 30, 60))
+            : Duration.FromMinutes(Math.Clamp(Math.Round(Math.Min(slow / 600, dish.Pulse.SofteningMinutesAt98C * BetweenLooks)), 3, 10));
         again = Looked(way, again);
         var looks = Math.Max(0, (int)Math.Ceiling((slow - fast) / again.TotalSeconds));
         // Whoever finds them hard at the last look before the door has one more.
         due = due < wanted ? due - again : due;
         var light = due - Duration.FromSeconds(slow);
         var first = due - (again * looks);
-        if (dish.Method == Method.SlowCooker)
+        if (dish.How.Pulses.RunsAlone)
         {
             (light, first) = WhileAttended(light, first);
             var there = (due - light).TotalSeconds;
@@ -72,9 +69,7 @@ internal sealed partial class WaySolver
                 SlowOnLow =
                     way.SlowOnLow
                     || (
-                        there > LowFrom * slow
-                        && SecondsUntil(way with { SlowOnLow = true }, SlowShareInCrock) is [{ } onLow]
-                        && onLow <= there
+                        there > LowFrom * slow && SecondsUntil(way with { SlowOnLow = true }, SlackOf(way)) is [{ } onLow] && onLow <= there
                     ),
             };
         }
@@ -91,7 +86,7 @@ internal sealed partial class WaySolver
 
     /// <summary>What is poured off when it is found so goes no further, and is looked at twice as often.</summary>
     private Duration Looked(Way way, Duration again) =>
-        way.DrainsAtLook(dish) || dish is { RiceJoin: RiceJoin.AfterDraining, Rice: not null }
+        way.DrainsAtLook(dish) || way.List.ThrowsLiquor
             ? Duration.FromMinutes(Math.Clamp(Math.Round(again.TotalMinutes / 2), 2, 5))
             : again;
 

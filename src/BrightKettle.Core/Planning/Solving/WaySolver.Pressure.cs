@@ -1,7 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 
-namespace BrightKettle.Core.Planning;
+namespace BrightKettle.Core.Planning.Solving;
 
 /// <summary>How long to hold the pressure.</summary>
 internal sealed partial class WaySolver
@@ -40,29 +40,24 @@ internal sealed partial class WaySolver
     }
 
     /// <summary>Of eight holds from one on, so many minutes apart, the first that is long enough; -1 for none.</summary>
-    private int Enough(Way way, double first, double step)
-    {
-        var runs = simulator.RunMany(
-            [.. Enumerable.Range(0, Side).Select(k => Opened(way with { HoldMinutes = first + (k * step) }))],
-            _ends
-        );
-        return Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= HoldTo(way));
-    }
+    private int Enough(Way way, double first, double step) =>
+        FirstEnough(way, Enumerable.Range(0, Side).Select(k => way with { HoldMinutes = first + (k * step) }));
 
     /// <summary>The fewest whistles after which the reference bag is just soft when the pin falls; 0 where the cooker has no weight or
     /// they would be too many to count.</summary>
-    private int Whistles(Way way)
-    {
-        if (dish.Cooker!.Cooker!.Kind != CookerKind.Weight)
-        {
-            return 0;
-        }
+    private int Whistles(Way way) =>
+        dish.Cooker!.Cooker!.Kind == CookerKind.Weight
+            ? 1 + FirstEnough(way, Enumerable.Range(1, PressureHold.MostWhistles).Select(n => way with { Whistles = n }))
+            : 0;
 
-        var runs = simulator.RunMany(
-            [.. Enumerable.Range(1, PressureHold.MostWhistles).Select(n => Opened(way with { Whistles = n }))],
-            _ends
+    /// <summary>Of holds side by side the first after which the reference bag is far enough; -1 for none.</summary>
+    private int FirstEnough(Way way, IEnumerable<Way> held)
+    {
+        var (jobs, enough) = (held.Select(Opened).ToList(), HoldTo(way));
+        var runs = simulator.RunMany([.. jobs], _ends);
+        return Array.FindIndex([.. Enumerable.Range(0, runs.Length)], k =>
+            runs[k].StalledAt is null && PulseAtTable(jobs[k].Cook, runs[k]) >= enough
         );
-        return 1 + Array.FindIndex(runs, r => r.StalledAt is null && PulseAtTable(r) >= HoldTo(way));
     }
 
     /// <summary>What a hold is to reach in the reference bag: what is waited for, or, alone, what the target wants.</summary>
@@ -71,8 +66,8 @@ internal sealed partial class WaySolver
     /// <summary>The cook up to the moment at which the lid comes off.</summary>
     private PotJob Opened(Way way)
     {
-        var cook = (way with { Order = JoinOrder.PulseAlone }).Build(dish);
-        var at = IndexOf(cook, StepIds.Opened);
+        var cook = (way with { List = WayLists.PulsesAlone }).Build(dish);
+        var at = cook.StepAt(StepIds.Opened);
         cook = cook with { Actions = [.. cook.Actions.Take(at), new CookAction.Serve(cook.Actions[at].Trigger)] };
         return new(cook, PotTraits.Reference(cook));
     }

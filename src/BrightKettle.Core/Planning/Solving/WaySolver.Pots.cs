@@ -3,7 +3,7 @@ using BrightKettle.Core.Cooking.Trace;
 using BrightKettle.Core.Safety;
 using NodaTime;
 
-namespace BrightKettle.Core.Planning;
+namespace BrightKettle.Core.Planning.Solving;
 
 /// <summary>A few pots by which ways are compared before the forecast runs many.</summary>
 internal sealed partial class WaySolver

@@ -1,9 +1,10 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
 using NodaTime;
 
-namespace BrightKettle.Core.Planning;
+namespace BrightKettle.Core.Planning.Solving;
 
 /// <summary>Several pulses in one pot.</summary>
 internal sealed partial class WaySolver
@@ -72,7 +73,7 @@ internal sealed partial class WaySolver
     private IEnumerable<Way> Sooner(Way way, List<OtherPulse> joining)
     {
         var quickest = dish.OtherPulses.Select(o => o.Pulse).Append(dish.Pulse).MinBy(p => p.SofteningMinutesAt98C)!;
-        if (dish.Rice is not null || (AtRisk && dish.CountsAsDry) || way.GainBefore(dish, quickest) < WorthSooner)
+        if (dish.RiceInPot is not null || (AtRisk && dish.CountsAsDry) || way.GainBefore(dish, quickest) < WorthSooner)
         {
             yield break;
         }
@@ -106,7 +107,7 @@ internal sealed partial class WaySolver
     /// will do.</summary>
     private IEnumerable<Way> Staggers(Way way, List<OtherPulse> joining)
     {
-        var together = (dish.Rice is null ? [Alone] : Waits).Reverse().Select(w => way with { Wait = w });
+        var together = (dish.RiceInPot is null ? [Alone] : Waits).Reverse().Select(w => way with { Wait = w });
         if (joining.Count == 0)
         {
             return together;
@@ -138,7 +139,7 @@ internal sealed partial class WaySolver
                 OtherLead = Duration.FromMinutes(Math.Ceiling(seconds / 60)),
             };
         return
-            dish is { Rice: null, OtherPulses: [var other] }
+            dish is { RiceInPot: null, OtherPulses: [var other] }
             && Way.MayJoinLater(dish, other)
             && SecondsAlone(other, FeltState.Soft) is { } seconds
             // A bowl of beans does not stand lukewarm for longer, even where the second bag is the slowest of twenty.
@@ -151,12 +152,12 @@ internal sealed partial class WaySolver
     /// or with it.</summary>
     private IEnumerable<(FeltState State, double Minutes)> Leads(List<OtherPulse> joining)
     {
-        foreach (var minutes in dish.Rice is null ? [] : MinutesBeforeRice)
+        foreach (var minutes in dish.RiceInPot is null ? [] : MinutesBeforeRice)
         {
             yield return (FeltState.Hard, minutes);
         }
 
-        foreach (var state in dish.Rice is null ? [FeltState.Soft] : Waits)
+        foreach (var state in dish.RiceInPot is null ? [FeltState.Soft] : Waits)
         {
             if (joining.Max(o => SecondsAlone(o, state)) is { } seconds)
             {
@@ -170,7 +171,7 @@ internal sealed partial class WaySolver
     /// <summary>Seconds that a slow bag of a further pulse takes by itself, from the flame; null when it never gets there.</summary>
     private double? SecondsAlone(OtherPulse other, FeltState state)
     {
-        var soak = dish.SoaksInBowl && other.Pulse.SoakHours.High > 0 ? dish.Soak : SoakChoice.None;
+        var soaked = dish.SoaksInBowl && other.Pulse.SoakHours.High > 0;
         var alone = new WaySolver(
             simulator,
             dish with
@@ -182,9 +183,9 @@ internal sealed partial class WaySolver
                 OtherPulses = [],
                 Extras = [],
                 Rice = null,
-                Soak = soak,
+                How = soaked ? dish.How : dish.How with { Soak = new Unsoaked() },
             }
         );
-        return alone.SecondsUntil(new Way(JoinOrder.PulseAlone, dish.ServeAt) { Wait = state, Water = other.Dry * 4 }, SlowShare)[0];
+        return alone.SecondsUntil(new Way(WayLists.PulsesAlone, dish.ServeAt) { Wait = state, Water = other.Dry * 4 }, SlowShare)[0];
     }
 }

@@ -1,0 +1,107 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning.Solving;
+
+/// <summary>All of it, so that the table is at its hour.</summary>
+internal sealed record TableHour : FreeNumber
+{
+    /// <summary>Seconds.</summary>
+    public override double Tolerance => 5;
+
+    public override double Miss(Tried tried) => Late(tried).TotalSeconds;
+
+    public override Way Moved(Tried tried, Way way) => WaySolver.Shift(way, -Late(tried));
+
+    private static Duration Late(Tried tried) => tried.Cook.Starts + Duration.FromSeconds(tried.Run.EndSeconds) - tried.Dish.ServeAt;
+}
+
+/// <summary>Liquor at the join, so that what is wanted is left at the table.</summary>
+internal sealed record JoinLiquor : FreeNumber
+{
+    public override double Tolerance => FewGrams;
+
+    public override double Miss(Tried tried) => tried.Dish.WantedLiquorGrams + Clings(tried) - tried.Run.FinalLiquor;
+
+    public override Way Moved(Tried tried, Way way) =>
+        way with
+        {
+            JoinLiquor = Mass.Max(Mass.Zero, way.JoinLiquor + Mass.FromGrams(Miss(tried))),
+        };
+
+    /// <summary>Liquor that comes back with pulses which were lifted out, g: too late for the rice.</summary>
+    private static double Clings(Tried tried) =>
+        tried.Cook.StepAt(StepIds.PutBack) is >= 0 and var back ? tried.Run.At(back).LiquorBefore : 0;
+}
+
+/// <summary>From the boil after the join to the flame going out, so that the rice is far enough for its rest.</summary>
+internal sealed record LastMinutes : FreeNumber
+{
+    public override double Tolerance => Unfelt;
+
+    public override double Miss(Tried tried) =>
+        WaySolver.RiceAtOff(tried.Dish) - tried.Run.At(tried.Cook.StepAt(StepIds.HeatOff)).Doneness[tried.Cook.IndexOf(Way.RiceId)];
+
+    public override Way Moved(Tried tried, Way way)
+    {
+        var rice = tried.Dish.RiceInPot!;
+        var perMinute = Doneness.Tender * tried.Dish.RiceRateFactor / (rice.SimmerMinutes.Typical + rice.RestMinutes.Typical);
+        return Math.Abs(new JoinLiquor().Miss(tried)) < AboutRight
+            ? way with
+            {
+                LastMinutes = Math.Max(0, way.LastMinutes + (Damped * Miss(tried) / perMinute)),
+            }
+            : way;
+    }
+}
+
+/// <summary>Both are in from the start: there is one water.</summary>
+internal sealed record OneWater : FreeNumber
+{
+    public override Way Moved(Tried tried, Way way) => way with { Water = way.JoinLiquor };
+}
+
+/// <summary>Water for rice that goes in first: what it drinks until the pulses come, and never so little that it lies dry over the
+/// flame.</summary>
+internal sealed record RiceFirstWater : FreeNumber
+{
+    /// <summary>The least, over its dry weight: what it drinks until the pulses join.</summary>
+    private const double LeastShare = 1.3;
+
+    /// <summary>Liquor that it still has when they do, over its dry weight.</summary>
+    private const double WetAtJoinShare = 0.15;
+
+    public override Way Moved(Tried tried, Way way)
+    {
+        var (dish, before) = (tried.Dish, LiquorBeforeJoin(tried));
+        return way with
+        {
+            Water = Mass.Max(
+                Mass.Max(
+                    dish.RiceDry * LeastShare,
+                    way.JoinLiquor - (dish.PulseDry * dish.Pulse.Absorbed.Typical) + DrunkBeforeJoin(tried, before)
+                ),
+                way.Water + (dish.RiceDry * WetAtJoinShare) - before
+            ),
+        };
+    }
+
+    private static Mass DrunkBeforeJoin(Tried tried, Mass before) =>
+        Mass.FromGrams(tried.Run.At(tried.Cook.StepAt(StepIds.Light)).LiquorAfter) - before;
+
+    internal static Mass LiquorBeforeJoin(Tried tried) => Mass.FromGrams(tried.Run.At(tried.Cook.StepAt(StepIds.SetLiquor)).LiquorBefore);
+}
+
+/// <summary>Water for pulses that nobody looks at before the join, so that a slow bag is still covered then.</summary>
+internal sealed record UnwatchedWater : FreeNumber
+{
+    /// <summary>The least, over the dry weight of the pulse that leads.</summary>
+    private const double LeastShare = 1.5;
+
+    public override Way Moved(Tried tried, Way way) =>
+        way with
+        {
+            Water = Mass.Max(tried.Dish.PulseDry * LeastShare, way.Water + way.JoinLiquor - RiceFirstWater.LiquorBeforeJoin(tried)),
+        };
+}

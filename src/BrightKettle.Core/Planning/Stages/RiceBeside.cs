@@ -1,0 +1,68 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Solving;
+using BrightKettle.Core.Units;
+using NodaTime;
+
+namespace BrightKettle.Core.Planning.Stages;
+
+/// <summary>Rice in a pot of its own, from its soak to rested.</summary>
+internal sealed record RiceBeside : Stage
+{
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new OwnPotWater(), new OwnPotMinutes()];
+
+    public override IReadOnlyList<string> Steps =>
+        [StepIds.RiceSoakStarts, StepIds.RiceLight, StepIds.RiceBoils, StepIds.RiceOff, StepIds.RiceRested];
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
+        actions.AddRange(Actions(dish, dish.How.Rice.Own!, way.OwnPot!));
+
+    /// <summary>The last carries <see cref="StepIds.RiceRested"/>.</summary>
+    public static IReadOnlyList<CookAction> Actions(Dish dish, CookVessel pot, OwnPotNumbers numbers)
+    {
+        List<CookAction> list =
+        [
+            .. numbers.Soaks ? RiceStart.Soaked(dish, numbers.LightAt) : [],
+            new CookAction.Add(Trigger.At(numbers.LightAt), Way.RiceId),
+            new CookAction.AddWater(Trigger.Next, numbers.Water, dish.Household.Room),
+            .. RiceStart.Salted(dish),
+            new CookAction.Cover(Trigger.Next, Lid.On),
+            new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },
+            new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle) { StepId = StepIds.RiceBoils },
+            new CookAction.Cover(Trigger.Next, Lid.Sealed),
+            new CookAction.Heat(
+                new Trigger(
+                    Delay: Duration.FromMinutes(numbers.Minutes),
+                    Look: numbers.Off is { } done ? SealAndSteam.RiceLook(dish, done) : null
+                ),
+                Flame.Off
+            )
+            {
+                StepId = StepIds.RiceOff,
+            },
+        ];
+        list.AddTowel(dish);
+        list.Add(new CookAction.Stir(Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes))) { StepId = StepIds.RiceRested });
+        return list.ConvertAll(a => a with { In = pot.Vessel.Id });
+    }
+}
+
+/// <summary>Rice from its own pot comes over to the pulses.</summary>
+internal sealed record FoldIn : Stage
+{
+    public override IReadOnlyList<string> Steps => [StepIds.Fold];
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        if (dish.Has(AskedStage.Fold))
+        {
+            actions.Add(
+                new CookAction.Transfer(Trigger.Next, dish.How.Pulses.Into(dish).Id, TransferWhat.Everything)
+                {
+                    In = dish.How.Rice.Own!.Vessel.Id,
+                    StepId = StepIds.Fold,
+                }
+            );
+        }
+    }
+}
