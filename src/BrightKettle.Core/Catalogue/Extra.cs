@@ -54,6 +54,12 @@ public sealed record Extra
     /// <summary>Solids that bind the liquor, g per g: at once from what is liquid, else as it cooks.</summary>
     public double Binds { get; init; }
 
+    /// <summary>Dried leaves for a litre of it, g, where it is an infusion (confidence D); null for anything else.</summary>
+    public double? Leaves { get; init; }
+
+    /// <summary>An infusion that is boiled, and not steeped cold.</summary>
+    public bool Boils { get; init; }
+
     /// <summary>It must come out again before the table.</summary>
     public bool ComesOut { get; init; }
 

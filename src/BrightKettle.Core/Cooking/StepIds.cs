@@ -63,6 +63,9 @@ public static class StepIds
     /// <summary>What seasons them simmers on low.</summary>
     public const string Season = "season";
 
+    /// <summary>The liquor is bound with starch.</summary>
+    public const string Bind = "bind";
+
     /// <summary>Rice and pulses are folded together.</summary>
     public const string Fold = "fold";
 

@@ -26,6 +26,10 @@ public static class ThicknessOf
     /// 10).</summary>
     private const double OnThePlateFactor = 1.7;
 
+    /// <summary>Solids that a bound liquor holds when it is hot, as a share, a step more than most pulses give by themselves: a gravy is
+    /// thick, a soup coats a spoon (confidence D).</summary>
+    public static double Bound(bool soup) => soup ? (CoatsFrom + ThickFrom) / 2 : (ThickFrom + StandsFrom) / 2;
+
     /// <summary>Of a vessel at the end of a run, hot in the pot; null where it holds no liquor.</summary>
     public static Thickness? Of(VesselState vessel) => Of(vessel, 1);
 

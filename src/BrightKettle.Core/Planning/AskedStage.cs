@@ -17,4 +17,10 @@ public enum AskedStage
 
     /// <summary>Rice from its own pot is folded in before the table.</summary>
     Fold,
+
+    /// <summary>The liquor is bound with starch before the table.</summary>
+    Bind,
+
+    /// <summary>From the cooker over into the pot, once they are soft: it is wider, or goes to the table.</summary>
+    Move,
 }

@@ -130,6 +130,8 @@ public sealed record Dish(
             // What is thrown away is not seasoned.
             AskedStage.Season => RiceInPot is null || How.Rice.KeepsLiquor,
             AskedStage.Mash => Style != Style.Dry && (RiceInPot is null || How.Rice.StaysTogether),
+            AskedStage.Bind => Style != Style.Dry && RiceInPot is null,
+            AskedStage.Move => How.Pulses.CanMoveOver(this),
             // What is cooked already is neither toasted nor left to steam.
             AskedStage.Toast or AskedStage.Towel => Rice is not null && How.Rice.HasFlame && !StirsRiceIn,
             _ => RiceVessel is { Above: false },

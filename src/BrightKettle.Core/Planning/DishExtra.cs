@@ -25,8 +25,37 @@ public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pie
     /// <summary>Out of the freezer: thawed in the fridge since the day before where there is time, else it goes in as it is.</summary>
     public bool Frozen { get; init; }
 
+    /// <summary>So many minutes before the table, where somebody says how many, 0 to 120; null: by what it wants.</summary>
+    public double? Before { get; init; }
+
+    /// <summary>What was kept back of something that went in before.</summary>
+    public bool IsRest { get; init; }
+
+    /// <summary>How strong an infusion is wanted; means nothing for what is none.</summary>
+    public InfusionStrength Strength { get; init; } = InfusionStrength.Usual;
+
     /// <summary>Id of the ingredient in the cook.</summary>
-    public string Id => $"x_{Extra.Id}";
+    public string Id => IsRest ? $"x_{Extra.Id}_rest" : $"x_{Extra.Id}";
+
+    /// <summary>Half now, and the other half so many minutes before the table.</summary>
+    public IReadOnlyList<DishExtra> Halved() =>
+        [
+            this with
+            {
+                Amount = Amount * 0.5,
+                Before = null,
+            },
+            this with
+            {
+                Amount = Amount * 0.5,
+                Time = ExtraTime.Late,
+                IsRest = true,
+                Pieces = 0,
+            },
+        ];
+
+    /// <summary>Minutes before the table at which it goes in, where it goes in late.</summary>
+    public double MinutesBefore => Before ?? LeastMinutes;
 
     /// <summary>When most households put it in: acid and coconut milk once the pulses are soft (acid keeps them hard, effects 3.2),
     /// greens and dough for the last minutes.</summary>

@@ -104,6 +104,7 @@ public sealed record Plan(
         {
             AskedStage.Season => Forecast.Find(StepIds.Season) is not null,
             AskedStage.Mash => Forecast.Find(StepIds.Mash) is not null,
+            AskedStage.Bind or AskedStage.Move => Dish.Has(stage),
             AskedStage.Toast => Cook.Ingredients.OfType<RiceIngredient>().Any(r => r.Toasted),
             AskedStage.Towel => Cook.Actions.Any(a => a is CookAction.Cover { With: SealMaterial.Towel }),
             _ => Forecast.Find(StepIds.Fold) is not null,

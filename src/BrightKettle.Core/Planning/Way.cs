@@ -94,6 +94,9 @@ internal sealed record Way(WayList List, Instant LightAt)
     /// clock.</summary>
     public double? RiceOff { get; init; }
 
+    /// <summary>Starch that binds the liquor, g; 0 where the pulses do, or nobody asked for it.</summary>
+    public double StarchGrams { get; init; }
+
     /// <summary>Under pressure: minutes held.</summary>
     public double HoldMinutes { get; init; }
 

@@ -7,15 +7,14 @@ namespace BrightKettle.Core.Planning;
 /// <summary>The ways in which pulses and rice come together, as lists of stages.</summary>
 internal static class WayLists
 {
-    public static WayList PulsesAlone { get; } =
-        new(Way.PulseId, null, StepIds.Finish, (dish, way) =>
-            [
+    public static WayList PulsesAlone { get; } = new(Way.PulseId, null, StepIds.Finish, (dish, way) => [
                 new SoakPulses(),
                 .. dish.How.Pulses.Stages(dish, way),
                 .. dish.How.Rice.Stages(way),
-                way.DrainsAtLook(dish) ? new ServeDrained() : new ReheatAndServe(),
-            ]
-        );
+                .. way.DrainsAtLook(dish) ? [new ServeDrained()]
+                : dish.Has(AskedStage.Bind) ? [new Reheat(), new AddLate(), new BindLiquor(), new ServeHot()]
+                : (Stage[])[new Reheat(), new AddLate(), new ServeHot()],
+            ]);
 
     public static WayList RiceJoins { get; } =
         new(Way.PulseId, Way.RiceId, StepIds.SetLiquor, (dish, way) =>

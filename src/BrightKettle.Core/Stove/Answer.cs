@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -15,6 +16,9 @@ public sealed record Answer(string Code, IReadOnlyList<Entry> Before, Course? Co
     public Mass? Amount { get; init; }
 
     public Temperature? Temperature { get; init; }
+
+    /// <summary>A vessel that it takes; null where it takes no other.</summary>
+    public Vessel? Into { get; init; }
 
     /// <summary>How long it takes or is kept up.</summary>
     public Duration? For { get; init; }

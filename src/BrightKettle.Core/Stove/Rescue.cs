@@ -73,7 +73,8 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
             Trouble.HardWet => [.. End(c, "boil_on", [0], [Lid.On, Lid.Ajar, Lid.Open], Flame.Lively)],
             Trouble.SoftWet => [.. PourOff(c), .. End(c, "boil_off", [0], [Lid.Open], Flame.Lively)],
             Trouble.Sticking => [.. Loosen(c)],
-            Trouble.Scorched => [.. OtherPot(c), .. Loosen(c)],
+            Trouble.Scorched => [.. Clean(c), .. Loosen(c)],
+            Trouble.WrongPot => [.. Wider(c)],
             Trouble.TooSalty => [.. Unsalt(c, percent)],
             Trouble.TooThin => [.. Reduce(c), .. Crush(c)],
             Trouble.TooThick => [.. Thin(c)],
@@ -267,20 +268,25 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
         return c.Works(course) ? [c.Of("loosen", course) with { Amount = water, Temperature = CourseBuilder.Boiling }] : [];
     }
 
-    /// <summary>Over into a clean pot without scraping; all that was still to do is done there.</summary>
-    private static IEnumerable<Answer> OtherPot(CourseBuilder c)
+    /// <summary>Off a scorched base, with some water in place of what stays behind.</summary>
+    private static IEnumerable<Answer> Clean(CourseBuilder c) =>
+        Roomy(c).OrderBy(v => v.Brim.Millilitres).Take(1).SelectMany(v => OtherPot(c, v, "other_pot", Mass.FromGrams(100)));
+
+    /// <summary>Into the widest pot that is free.</summary>
+    private static IEnumerable<Answer> Wider(CourseBuilder c) =>
+        Roomy(c).OrderByDescending(v => v.Diameter.Centimetres).Take(1).SelectMany(v => OtherPot(c, v, "move_over", Mass.Zero));
+
+    /// <summary>Free pots that take all of it.</summary>
+    private static IEnumerable<Vessel> Roomy(CourseBuilder c)
     {
         var full = (c.Now.Pot?.LevelCentimetres ?? 0) * c.Now.Evening.Cook.Kitchen.Vessel.AreaSquareCentimetres;
-        var pot = c
-            .Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= full)
-            .OrderBy(v => v.Brim.Millilitres)
-            .FirstOrDefault();
-        if (pot is null)
-        {
-            return [];
-        }
+        return c.Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= full);
+    }
 
-        var water = Mass.FromGrams(100);
+    /// <summary>All of it over into another pot, where the rest goes on as planned.</summary>
+    /// <param name="water">Boiling, with it; zero for none.</param>
+    private static IEnumerable<Answer> OtherPot(CourseBuilder c, Vessel pot, string code, Mass water)
+    {
         var kitchen = c.Now.Evening.Cook.Kitchen;
         List<CookAction> over =
         [
@@ -289,10 +295,12 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
         ];
         List<CookAction> there =
         [
-            new CookAction.AddWater(Trigger.Next with { AfterStep = "into_clean_pot" }, water, CourseBuilder.Boiling) { In = pot.Id },
-            new CookAction.Cover(Trigger.Next, c.Pot.Lid) { In = pot.Id },
-            new CookAction.Heat(Trigger.Next, c.Pot.Flame == Flame.Rolling ? Flame.Lively : c.Pot.Flame) { In = pot.Id },
+            .. water > Mass.Zero ? [new CookAction.AddWater(Trigger.Next, water, CourseBuilder.Boiling)] : (CookAction[])[],
+            new CookAction.Cover(Trigger.Next, c.Pot.Lid),
+            new CookAction.Heat(Trigger.Next, c.Pot.Flame == Flame.Rolling ? Flame.Lively : c.Pot.Flame),
         ];
+        there = there.ConvertAll(a => a with { In = pot.Id });
+        there[0] = there[0] with { Trigger = Trigger.Next with { AfterStep = "into_clean_pot" } };
         // The table waits for the first pot's track, so it stays there and waits for the other's.
         var rest = c.RestBoiledAnew()
             .Select(a =>
@@ -307,8 +315,14 @@ public sealed partial class Rescue(Simulator simulator, EveningForecaster foreca
         var serve = rest[^1];
         rest[^1] = new CookAction.Stir(serve.Trigger) { In = pot.Id, StepId = "clean_pot_done" };
         rest.Add(serve with { Trigger = Trigger.Next with { AfterStep = "clean_pot_done" } });
-        var course = new Course("other_pot", [.. c.Begin(over), .. there, .. rest], [new CookVessel(pot, c.Burner)], []);
-        return c.Works(course) ? [c.Of("other_pot", course) with { Amount = water, Temperature = CourseBuilder.Boiling }] : [];
+        var course = new Course(code, [.. c.Begin(over), .. there, .. rest], [new CookVessel(pot, c.Burner)], []);
+        if (!c.Works(course))
+        {
+            return [];
+        }
+
+        var answer = c.Of(code, course) with { Into = pot };
+        return [water > Mass.Zero ? answer with { Amount = water, Temperature = CourseBuilder.Boiling } : answer];
     }
 
     private static IEnumerable<Answer> HeatAgain(CourseBuilder c, Duration span)

@@ -18,6 +18,9 @@ public enum Trouble
     RiceTooEarly,
     CalledAway,
 
+    /// <summary>Nothing is wrong but the pot: it is too small, or wanted on the table.</summary>
+    WrongPot,
+
     /// <summary>A locked cooker that neither hisses nor whistles.</summary>
     Silent,
 }

@@ -49,7 +49,10 @@ public sealed record ExtraForm(
     string? Time = null,
     int? Pieces = null,
     bool? Blanched = null,
-    bool? Frozen = null
+    bool? Frozen = null,
+    double? MinutesBefore = null,
+    bool? KeptHalf = null,
+    string? Strength = null
 );
 
 public sealed record AwayForm(string FromLocal, string ToLocal);

@@ -41,6 +41,7 @@ public sealed record ExtraDto(
     double? SaltAfterBlanch,
     bool ComesOut,
     bool Freezes,
+    bool Infuses,
     string Confidence,
     string Note
 );

@@ -65,6 +65,7 @@ public static class CatalogueEndpoints
                 e.SaltAfterBlanch,
                 e.ComesOut,
                 e.Freezes,
+                e.Leaves is not null,
                 e.Confidence,
                 e.Note
             )),

@@ -92,13 +92,19 @@ public sealed record OtherPulseDto(
 /// <param name="Amount">Null: the usual amount for so many people.</param>
 /// <param name="Time">start, join or late; null: as most households do.</param>
 /// <param name="Pieces">How many pieces must come out again; null: worked out from the amount.</param>
+/// <param name="MinutesBefore">The table, 0 to 120, for what goes in late; null: by what it wants.</param>
+/// <param name="KeptHalf">Half of it is kept back, and goes in so many minutes before the table.</param>
+/// <param name="Strength">Of an infusion; null: as usual.</param>
 public sealed record ExtraWishDto(
     string ExtraId,
     AmountDto? Amount = null,
     [property: OneOf(typeof(ExtraTime))] string? Time = null,
     int? Pieces = null,
     bool? Blanched = null,
-    bool? Frozen = null
+    bool? Frozen = null,
+    double? MinutesBefore = null,
+    bool? KeptHalf = null,
+    [property: OneOf(typeof(InfusionStrength))] string? Strength = null
 );
 
 /// <summary>A span on the kitchen's clock in which nobody is at home, as 2026-11-25T17:30.</summary>

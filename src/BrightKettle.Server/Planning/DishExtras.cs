@@ -23,7 +23,17 @@ internal sealed class DishExtras(PulseCatalogue catalogue, double cupMillilitres
             return [];
         }
 
-        return [.. wishes.Select((w, i) => One(w, $"extras[{i}]", checks)).OfType<DishExtra>()];
+        return
+        [
+            .. wishes.SelectMany(
+                (w, i) =>
+                    One(w, $"extras[{i}]", checks) is { } extra
+                        ? w.KeptHalf == true
+                            ? extra.Halved()
+                            : [extra]
+                        : []
+            ),
+        ];
     }
 
     private DishExtra? One(ExtraWishDto wish, string at, FieldFaults checks)
@@ -52,7 +62,24 @@ internal sealed class DishExtras(PulseCatalogue catalogue, double cupMillilitres
             checks.Add("extra.not_frozen", $"{at}.frozen");
         }
 
-        return new(extra, Mass.FromGrams(grams), time, pieces, wish.Blanched ?? false) { Frozen = wish.Frozen ?? false };
+        if (wish.Strength is not null && extra.Leaves is null)
+        {
+            checks.Add("extra.no_infusion", $"{at}.strength");
+        }
+
+        if (wish.KeptHalf == true && (time == ExtraTime.Late || extra.ComesOut))
+        {
+            checks.Add("extra.kept_half", $"{at}.keptHalf");
+        }
+
+        return new(extra, Mass.FromGrams(grams), time, pieces, wish.Blanched ?? false)
+        {
+            Frozen = wish.Frozen ?? false,
+            Before = wish.MinutesBefore is { } before ? checks.Within(before, 0, 120, $"{at}.minutesBefore") : null,
+            Strength = wish.Strength is { } said
+                ? ClosedSet.Read<InfusionStrength>(said, $"{at}.strength", checks)
+                : InfusionStrength.Usual,
+        };
     }
 
     private double Grams(Extra extra, AmountDto? amount, string at, FieldFaults checks)

@@ -95,6 +95,7 @@ public sealed record OtherLineDto(string PulseId, string Name, double Grams, dou
 /// <param name="Time">start, join or late.</param>
 /// <param name="Pieces">That must come out again.</param>
 /// <param name="Frozen">thawed, or frozen where there is no time for that; null for what does not come out of the freezer.</param>
+/// <param name="KeptHalf">Half of it is for the end.</param>
 public sealed record ExtraLineDto(
     string ExtraId,
     string Name,
@@ -103,7 +104,8 @@ public sealed record ExtraLineDto(
     int Pieces,
     bool Blanched,
     [property: OneOf("thawed", "frozen")] string? Frozen,
-    string Note
+    string Note,
+    bool KeptHalf
 );
 
 /// <summary>All the salt of the dinner.</summary>

@@ -129,20 +129,23 @@ public static class PlanMapper
                 )),
             ],
             [
-                .. dish.Extras.Select(x => new ExtraLineDto(
-                    x.Extra.Id,
-                    x.Extra.Name,
-                    Math.Round(x.Amount.Grams, x.Amount.Grams < 10 ? 1 : 0),
-                    ClosedSet.Word(x.Time),
-                    x.Pieces,
-                    x.Blanched,
-                    x.Frozen
-                        ? dish.CanThaw
-                            ? "thawed"
-                            : "frozen"
-                        : null,
-                    x.Extra.Note
-                )),
+                .. dish
+                    .Extras.Where(x => !x.IsRest)
+                    .Select(x => new ExtraLineDto(
+                        x.Extra.Id,
+                        x.Extra.Name,
+                        Whole(dish, x) is var grams && grams < 10 ? Math.Round(grams, 1) : Math.Round(grams),
+                        ClosedSet.Word(x.Time),
+                        x.Pieces,
+                        x.Blanched,
+                        x.Frozen
+                            ? dish.CanThaw
+                                ? "thawed"
+                                : "frozen"
+                            : null,
+                        x.Extra.Note,
+                        dish.Extras.Any(rest => rest.IsRest && rest.Extra.Id == x.Extra.Id)
+                    )),
             ],
             Salt(plan),
             dish.RiceVessel is { } apart ? VesselNames.Of(apart.Vessel) : null,
@@ -156,6 +159,10 @@ public static class PlanMapper
             ClosedSet.Word(dish.RiceState)
         );
     }
+
+    /// <summary>All of an extra, with what is kept back of it, g.</summary>
+    private static double Whole(Dish dish, DishExtra extra) =>
+        dish.Extras.Where(x => x.Extra.Id == extra.Extra.Id).Sum(x => x.Amount.Grams);
 
     /// <summary>Whether it will have fallen apart in the reference pot by the table.</summary>
     private static bool Collapsed(Plan plan, OtherPulse other) =>

@@ -13,7 +13,7 @@ public static class PlanSteps
     public static IReadOnlyList<StepDto> Of(Plan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return [.. ByAction(plan).Select(s => s.Step).OrderBy(s => s.At).ThenBy(Rank)];
+        return [.. ByAction(plan).Select(s => s.Step).Concat(InfusionSteps.Of(plan)).OrderBy(s => s.At).ThenBy(Rank)];
     }
 
     /// <summary>Of the same minute: the lid comes after what goes under it, the table last.</summary>
@@ -86,7 +86,7 @@ public static class PlanSteps
                         _ => "pulse",
                     },
                     Place: plan.Trace.Before(m.Action).Locked ? "locked"
-                        : plan.Dish.Method == Method.Pressure && action.In is null ? "vent"
+                        : plan.Dish.Method == Method.Pressure ? "vent"
                         : plan.Dish.Method == Method.SlowCooker && action.In == plan.Dish.Cooker!.Id
                             ? (((CookAction.Heat)action).Flame == Flame.Low ? "crock_low" : "crock")
                         : null
@@ -108,7 +108,11 @@ public static class PlanSteps
             ),
             StepIds.Opened => Make("opened", m, new()),
             StepIds.SlowStarts => Make("slow_starts", m, new(Place: ClosedSet.Word(((CookAction.Heat)action).Flame))),
-            StepIds.BackInPot => Make("move", m, new(Place: VesselNames.Of(plan.Dish.Vessel))),
+            StepIds.BackInPot => Make(
+                "move",
+                m,
+                new(Place: VesselNames.Of(plan.Dish.Vessel), Ingredient: plan.Dish.Method == Method.SlowCooker ? "crock" : "cooker")
+            ),
             StepIds.Boils => Make(
                 "boil",
                 m,
@@ -143,7 +147,7 @@ public static class PlanSteps
                 m,
                 new(
                     Minutes: plan.Dish.RiceRestMinutes,
-                    Place: next is CookAction.Cover { With: SealMaterial.Towel } ? "towel" : null,
+                    Place: HasTowel(plan, m.Action) ? "towel" : null,
                     EveryMinutes: action.Trigger.Look?.Again.TotalMinutes,
                     AddMillilitres: action.Trigger.Look?.NotYet is { Sprinkle.Grams: > 0 and var grams }
                         ? Math.Round(grams / 10) * 10
@@ -152,6 +156,7 @@ public static class PlanSteps
             ),
             StepIds.Mash => Make("mash", m, new()),
             StepIds.Season => Make("season", m, new(Minutes: plan.SeasonMinutes)),
+            StepIds.Bind => Make("bind", m, Binding((CookAction.Thicken)action)),
             StepIds.Fold => Make("fold", m, new(Name: VesselNames.Of(plan.Dish.RiceVessel!.Vessel))),
             StepIds.BoilUp => Make("boil_up", m, new()),
             StepIds.BackHot => Make("back_hot", m, new()),
@@ -208,7 +213,7 @@ public static class PlanSteps
             StepIds.RiceOff => Make(
                 "rice_off",
                 m,
-                new(Minutes: plan.Dish.RiceRestMinutes, Place: next is CookAction.Cover { With: SealMaterial.Towel } ? "towel" : null)
+                new(Minutes: plan.Dish.RiceRestMinutes, Place: HasTowel(plan, m.Action) ? "towel" : null)
             ),
             StepIds.RiceRested => Make("rice_rested", m, new()),
             StepIds.Finish => Make(
@@ -224,6 +229,16 @@ public static class PlanSteps
             _ => null,
         };
     }
+
+    /// <summary>A cloth comes under the lid in the same go.</summary>
+    private static bool HasTowel(Plan plan, int action) =>
+        plan
+            .Cook.Actions.Skip(action + 1)
+            .TakeWhile(a => a.Trigger == Trigger.Next)
+            .Any(a => a is CookAction.Cover { With: SealMaterial.Towel });
+
+    private static StepFactsDto Binding(CookAction.Thicken bind) =>
+        new(Grams: bind.Starch.Grams, Millilitres: Math.Round(bind.Water.Grams));
 
     private static StepDto OtherIn(Plan plan, MomentForecast m, string id)
     {

@@ -23,7 +23,18 @@ public static class DishForms
             d.Seed,
             d.Method,
             d.CookerId,
-            d.Extras?.Select(e => new ExtraForm(e.ExtraId, Store(e.Amount), e.Time, e.Pieces, e.Blanched, e.Frozen)).ToList(),
+            d.Extras?.Select(e => new ExtraForm(
+                    e.ExtraId,
+                    Store(e.Amount),
+                    e.Time,
+                    e.Pieces,
+                    e.Blanched,
+                    e.Frozen,
+                    e.MinutesBefore,
+                    e.KeptHalf,
+                    e.Strength
+                ))
+                .ToList(),
             d.RiceVesselId,
             d.Away?.Select(a => new AwayForm(a.FromLocal, a.ToLocal)).ToList(),
             d.Salt,
@@ -64,7 +75,18 @@ public static class DishForms
             d.Seed,
             d.Method,
             d.CookerId,
-            d.Extras?.Select(e => new ExtraWishDto(e.ExtraId, Read(e.Amount), e.Time, e.Pieces, e.Blanched, e.Frozen)).ToList(),
+            d.Extras?.Select(e => new ExtraWishDto(
+                    e.ExtraId,
+                    Read(e.Amount),
+                    e.Time,
+                    e.Pieces,
+                    e.Blanched,
+                    e.Frozen,
+                    e.MinutesBefore,
+                    e.KeptHalf,
+                    e.Strength
+                ))
+                .ToList(),
             d.RiceVesselId,
             d.Away?.Select(a => new AwayDto(a.FromLocal, a.ToLocal)).ToList(),
             d.Salt,

@@ -38,7 +38,8 @@ public static class StoveAnswers
             answer.Costs is { } costs ? Whole(costs) : null,
             FeltAtTable<PulseIngredient>(answer.After.Cook, answer.After.Forecast.Reference),
             FeltAtTable<RiceIngredient>(answer.After.Cook, answer.After.Forecast.Reference),
-            Math.Round(answer.After.Forecast.ShareTender, 2)
+            Math.Round(answer.After.Forecast.ShareTender, 2),
+            answer.Into?.Name
         );
     }
 

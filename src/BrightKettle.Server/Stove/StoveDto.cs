@@ -298,7 +298,8 @@ public sealed record StoveAnswerDto(
     double? SoftLaterMinutes,
     string? PulseState,
     string? RiceState,
-    double? ShareTender
+    double? ShareTender,
+    string? VesselName
 );
 
 public sealed record StoveTrouble([property: OneOf(typeof(Trouble))] string Trouble, double? Minutes = null, double? Percent = null);

@@ -216,6 +216,10 @@ public sealed class StageTests
         {
             Asked = [AskedStage.Mash],
         };
+        yield return Dish("chickpea", 250, soak: SoakChoice.Overnight, style: Style.Saucy).With(new UnderPressure(cooker)) with
+        {
+            Asked = [AskedStage.Move, AskedStage.Bind],
+        };
         yield return beans.With(new HotSoak()) with
         {
             Rice = null,

@@ -49,6 +49,29 @@ public sealed class AnswerTests
         return Eye.Forecast(Begin(plan, told), due, plan.Dish.Targets);
     }
 
+    /// <summary>A pot that is too small, or wanted on the table: all of it goes over, and what was still to do is done there.</summary>
+    [Fact]
+    public void Moved_into_another_pot_the_rest_of_the_plan_goes_on_there()
+    {
+        var now = At(Chickpeas, StepIds.Ready) - Min(5);
+        var evening = Begin(Chickpeas, AsPlanned(Chickpeas, now));
+        var answer = Assert.Single(Help.For(evening, now, Trouble.WrongPot, Chickpeas.Dish));
+        Assert.Equal("move_over", answer.Code);
+        var pot = answer.Into!.Id;
+        Assert.NotEqual(Chickpeas.Dish.Vessel.Id, pot);
+        var moved = evening.With(answer.Course!, now);
+        Assert.Null(EveningForecaster.Check(moved, now));
+        var cook = answer.After.Cook;
+        var place = cook.Kitchen.IndexOf(pot);
+        var run = answer.After.Forecast.Reference;
+        Assert.All(run.Final.Take(2), f => Assert.Equal(place, f.Vessel));
+        Assert.Equal(place, cook.VesselOf(cook.Actions[cook.StepAt(StepIds.Join)]));
+        Assert.InRange((answer.After.Table!.At - At(Chickpeas, StepIds.Table)).TotalMinutes, -5, 10);
+        Assert.InRange(Final(answer, "pulse"), Doneness.Wanted, 140);
+        // No other pot, no move.
+        Assert.Empty(Help.For(evening, now, Trouble.WrongPot, Chickpeas.Dish with { OtherVessels = [Chickpeas.Dish.Vessel] }));
+    }
+
     [Fact]
     public void A_slow_bag_is_offered_what_is_quicker_with_its_gain_and_eating_later_last()
     {

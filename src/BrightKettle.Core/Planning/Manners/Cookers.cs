@@ -12,7 +12,14 @@ public sealed record UnderPressure(Vessel Lidded) : PulseCooking
 
     public override Vessel Cooker => Lidded;
 
-    internal override Vessel Into(Dish dish) => Lidded;
+    /// <summary>Where they move over, the pot is what their liquor is set in.</summary>
+    internal override Vessel Into(Dish dish) => Moves(dish) ? dish.Vessel : Lidded;
+
+    internal override CookVessel? Beside(Dish dish) => Moves(dish) ? new(Lidded, dish.Burner) : null;
+
+    internal override bool CanMoveOver(Dish dish) => dish.Vessel.Id != Lidded.Id && dish.RiceVessel is not { Above: true };
+
+    private static bool Moves(Dish dish) => dish.Has(AskedStage.Move);
 
     internal override bool IsClosed => true;
 
@@ -23,7 +30,7 @@ public sealed record UnderPressure(Vessel Lidded) : PulseCooking
 
     /// <summary>While the lid is locked it keeps its own line; open it is a pot.</summary>
     internal override double UsableMillilitres(Dish dish, double fullest, double? opened) =>
-        opened is { } at && fullest >= at
+        Moves(dish) || (opened is { } at && fullest >= at)
             ? base.UsableMillilitres(dish, fullest, opened)
             : Lidded.Brim.Millilitres
                 * (dish.Pulse.Foam == Catalogue.Foam.High ? Kitchen.Cooker.FillShareFoaming : Kitchen.Cooker.FillShare);
@@ -35,7 +42,7 @@ public sealed record UnderPressure(Vessel Lidded) : PulseCooking
         var hard = BoilsHard(dish);
         var lit = hard || dish.How.Soak.InPot.Count > 0;
         var bowl = way.Bowl is not null;
-        return
+        List<Stage> stages =
         [
             .. lit ? Begun(dish) : [new FillCooker()],
             .. hard ? [new HardBoil(Flame.Off)] : (Stage[])[],
@@ -44,6 +51,7 @@ public sealed record UnderPressure(Vessel Lidded) : PulseCooking
             .. bowl ? [new LiftBowl()] : (Stage[])[],
             new UntilFound(AtFirstLook: false),
         ];
+        return Moves(dish) ? [.. stages.Select(s => new InVessel(s, Lidded.Id)), new MoveOver(Lidded.Id)] : stages;
     }
 }
 
@@ -67,6 +75,6 @@ public sealed record InCrock(Vessel Crock) : PulseCooking
 
     internal override IReadOnlyList<Stage> Stages(Dish dish, Way way) =>
         BoilsHard(dish)
-            ? [.. Begun(dish), new HardBoil(Flame.Off), new SlowCook(FromPot: true)]
-            : [.. dish.How.Soak.InPot, new SlowCook(FromPot: dish.How.Soak.InPot.Count > 0)];
+            ? [.. Begun(dish), new HardBoil(Flame.Off), new SlowCook(FromPot: true), new MoveOver(Crock.Id)]
+            : [.. dish.How.Soak.InPot, new SlowCook(FromPot: dish.How.Soak.InPot.Count > 0), new MoveOver(Crock.Id)];
 }

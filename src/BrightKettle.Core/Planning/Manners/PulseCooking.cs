@@ -43,6 +43,9 @@ public abstract record PulseCooking
     /// <summary>It may run while nobody is at home.</summary>
     internal virtual bool RunsAlone => false;
 
+    /// <summary>They may be moved over into the dish's pot once they are soft.</summary>
+    internal virtual bool CanMoveOver(Dish dish) => false;
+
     /// <summary>It comes dry, and boils hard where it carries a lectin; else it was cooked before.</summary>
     internal virtual bool FromRaw => true;
 

@@ -56,6 +56,24 @@ internal sealed record LastMinutes : FreeNumber
     }
 }
 
+/// <summary>Starch, so that the liquor runs as a dish of this style is liked.</summary>
+internal sealed record Starch : FreeNumber
+{
+    /// <summary>Grams.</summary>
+    public override double Tolerance => 1;
+
+    public override double Miss(Tried tried)
+    {
+        var pot = tried.Run.Vessels[0];
+        var wanted = ThicknessOf.Bound(tried.Dish.Style == Style.Soup);
+        var missing = ((wanted * (pot.SolidsGrams + pot.LiquorGrams + pot.BrokenWaterGrams)) - pot.SolidsGrams) / (1 - wanted);
+        // What the pulses bind more than that stays.
+        return tried.Way.StarchGrams + missing <= 0 ? -tried.Way.StarchGrams : missing;
+    }
+
+    public override Way Moved(Tried tried, Way way) => way with { StarchGrams = Math.Max(0, way.StarchGrams + Miss(tried)) };
+}
+
 /// <summary>Both are in from the start: there is one water.</summary>
 internal sealed record OneWater : FreeNumber
 {

@@ -61,8 +61,9 @@ internal sealed partial class WaySolver
             }
 
             var missing = Math.Max(wanted - middle.LiquorBefore, covered - bag.LiquorBefore);
-            excess = double.IsNegativeInfinity(wanted) ? 0 : middle.LiquorBefore + missing - wanted;
-            water = Mass.Max(dish.PulsesDry * LeastWaterShare, water + Mass.FromGrams(missing));
+            var next = Mass.Max(dish.PulsesDry * LeastWaterShare, water + Mass.FromGrams(missing));
+            excess = double.IsNegativeInfinity(wanted) ? 0 : middle.LiquorBefore + (next - water).Grams - wanted;
+            water = next;
             if (Math.Abs(missing) < 10)
             {
                 break;

@@ -68,7 +68,10 @@ internal sealed partial class WaySolver
     {
         var cook = (way with { List = WayLists.PulsesAlone }).Build(dish);
         var at = cook.StepAt(StepIds.Opened);
-        cook = cook with { Actions = [.. cook.Actions.Take(at), new CookAction.Serve(cook.Actions[at].Trigger)] };
+        cook = cook with
+        {
+            Actions = [.. cook.Actions.Take(at), new CookAction.Serve(cook.Actions[at].Trigger) { In = cook.Actions[at].In }],
+        };
         return new(cook, PotTraits.Reference(cook));
     }
 }

@@ -229,7 +229,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             Water = dish.PulsesDry * 4,
             FirstLook = way.LightAt,
         };
-        var hold = way.Stages(dish).Any(s => s is HoldUnderPressure);
+        var hold = way.Stages(dish).Any(s => s is HoldUnderPressure or InVessel { Inner: HoldUnderPressure });
         if (hold)
         {
             // A hard boil before the lid is locked takes its steam from the same water.
@@ -360,6 +360,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             Water = solved.Way.Water.RoundedTo(10),
             JoinLiquor = solved.Way.JoinLiquor.RoundedTo(10),
             LastMinutes = Math.Round(solved.Way.LastMinutes),
+            StarchGrams = Math.Round(solved.Way.StarchGrams),
         };
         if (solved.Fault is null && dish.RiceInPot is not null)
         {

@@ -26,8 +26,7 @@ internal sealed record HoldUnderPressure(bool Lit, string? After = null) : Stage
     }
 }
 
-/// <summary>In the crock with boiling water until a look finds them soft, on warm until the join; then back into the pot with all they
-/// have.</summary>
+/// <summary>In the crock with boiling water until a look finds them soft, on warm until the join.</summary>
 /// <param name="FromPot">They were boiled hard and come over from the pot; else the dry seed goes in.</param>
 internal sealed record SlowCook(bool FromPot) : Stage
 {
@@ -35,7 +34,7 @@ internal sealed record SlowCook(bool FromPot) : Stage
     /// hour.</summary>
     public override double Slack => 0.03;
 
-    public override IReadOnlyList<string> Steps => [StepIds.IntoCrock, StepIds.SlowStarts, StepIds.Light, StepIds.Ready, StepIds.BackInPot];
+    public override IReadOnlyList<string> Steps => [StepIds.IntoCrock, StepIds.SlowStarts, StepIds.Light, StepIds.Ready];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
@@ -73,14 +72,5 @@ internal sealed record SlowCook(bool FromPot) : Stage
             }
         );
         // They wait on warm, hot enough to stand, and come over only when the pot is lit.
-        actions.Add(
-            new CookAction.Transfer(Trigger.At(way.JoinAt), dish.Vessel.Id, TransferWhat.Everything)
-            {
-                In = crock,
-                StepId = StepIds.BackInPot,
-            }
-        );
-        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off) { In = crock });
-        actions.Add(new CookAction.Cover(Trigger.Next with { AfterStep = StepIds.BackInPot }, Lid.On));
     }
 }

@@ -19,12 +19,11 @@ internal sealed record ServeDrained : Stage
     }
 }
 
-/// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm.</summary>
-internal sealed record ReheatAndServe : Stage
+/// <summary>Tender pulses may have waited an hour: they come to the boil once more, so that nothing is served lukewarm, and their liquor is
+/// set.</summary>
+internal sealed record Reheat : Stage
 {
-    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new TableHour()];
-
-    public override IReadOnlyList<string> Steps => [StepIds.Reheat, StepIds.Mash, StepIds.Season, StepIds.Finish, StepIds.Table];
+    public override IReadOnlyList<string> Steps => [StepIds.Reheat, StepIds.Mash, StepIds.Season, StepIds.Finish];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
@@ -42,14 +41,7 @@ internal sealed record ReheatAndServe : Stage
             boils = Trigger.Next;
         }
 
-        var last = dish.Extras.Where(x => x.Time != ExtraTime.Start).Select(x => x.LeastMinutes).Append(dish.SeasonMinutes).Max();
-        if (last > 0)
-        {
-            actions.Add(new CookAction.Heat(boils, Flame.Gentle) { StepId = dish.Has(AskedStage.Season) ? StepIds.Season : null });
-            actions.AddExtras(dish, ExtraTime.Late);
-            boils = Trigger.Later(Duration.FromMinutes(Math.Ceiling(last)));
-        }
-
+        boils = Simmered(actions, dish, way, boils);
         actions.Add(
             dish.Style == Style.Dry
                 ? new CookAction.Drain(boils, null) { StepId = StepIds.Finish }
@@ -57,6 +49,114 @@ internal sealed record ReheatAndServe : Stage
         );
         // What is poured off would take its share along.
         actions.AddSalt(dish, SaltSchool.WithTheRice);
+    }
+
+    /// <summary>On low for as long as what went in wants, each thing by its minutes.</summary>
+    /// <returns>When that is over.</returns>
+    private static Trigger Simmered(List<CookAction> actions, Dish dish, Way way, Trigger boils)
+    {
+        // What is set, bound and boiled down after it takes its minutes too.
+        var after = AddLate.After(dish, way);
+        var late = AddLate.InTheSimmer(dish, way);
+        var left = Math.Ceiling(
+            dish.Extras.Where(x => x.Time == ExtraTime.Join)
+                .Select(x => x.LeastMinutes)
+                .Concat(late.Select(x => x.MinutesBefore - after))
+                .Append(dish.SeasonMinutes)
+                .Max()
+        );
+        if (left <= 0)
+        {
+            return boils;
+        }
+
+        actions.Add(new CookAction.Heat(boils, Flame.Gentle) { StepId = dish.Has(AskedStage.Season) ? StepIds.Season : null });
+        foreach (var extra in late)
+        {
+            var at = Math.Ceiling(extra.MinutesBefore - after);
+            actions.AddExtra(extra, at < left ? Trigger.Later(Duration.FromMinutes(left - at)) : Trigger.Next);
+            left = Math.Min(left, at);
+        }
+
+        return left > 0 ? Trigger.Later(Duration.FromMinutes(left)) : Trigger.Next;
+    }
+}
+
+/// <summary>What is wanted in the pot for a shorter time than its liquor takes to boil down goes in when that is over.</summary>
+internal sealed record AddLate : Stage
+{
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        var left = 0.0;
+        foreach (var extra in dish.Late().Except(InTheSimmer(dish, way)))
+        {
+            if (left <= 0)
+            {
+                actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+                actions.Add(new CookAction.Heat(Trigger.Next, Flame.Gentle));
+                left = extra.MinutesBefore;
+            }
+
+            actions.AddExtra(
+                extra,
+                extra.MinutesBefore < left ? Trigger.Later(Duration.FromMinutes(left - extra.MinutesBefore)) : Trigger.Next
+            );
+            left = Math.Min(left, extra.MinutesBefore);
+        }
+
+        if (left - Binding(dish) is > 0 and var rest)
+        {
+            actions.Add(new CookAction.Stir(Trigger.Later(Duration.FromMinutes(rest))));
+        }
+    }
+
+    /// <summary>Minutes from the end of the simmer to the table, in the middle bag.</summary>
+    public static double After(Dish dish, Way way) => (dish.Style == Style.Dry ? 0 : way.BoilDownMinutes) + Binding(dish);
+
+    /// <summary>What goes in while it simmers, the longest first.</summary>
+    public static IReadOnlyList<DishExtra> InTheSimmer(Dish dish, Way way) =>
+        [.. dish.Late().Where(x => x.MinutesBefore > After(dish, way))];
+
+    private static double Binding(Dish dish) => dish.Has(AskedStage.Bind) ? BindLiquor.Boiled.TotalMinutes : 0;
+}
+
+/// <summary>Starch, wetted with cold water, is stirred in and boiled for a moment, so that the liquor binds.</summary>
+internal sealed record BindLiquor : Stage
+{
+    /// <summary>Cold water that wets it, g per g.</summary>
+    private const double WaterShare = 2;
+
+    /// <summary>So long at the boil, and it tastes of flour no more (confidence C).</summary>
+    public static readonly Duration Boiled = Duration.FromMinutes(3);
+
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new Starch()];
+
+    public override IReadOnlyList<string> Steps => [StepIds.Bind];
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
+        // Where the pulses bind it by themselves there is nothing to do.
+        if (way.StarchGrams < 1)
+        {
+            return;
+        }
+
+        var starch = Mass.FromGrams(way.StarchGrams);
+        actions.Add(new CookAction.Thicken(Trigger.Next, starch, starch * WaterShare) { StepId = StepIds.Bind });
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Lively));
+        actions.Add(new CookAction.Stir(Trigger.Later(Boiled)));
+    }
+}
+
+/// <summary>Flame off, and to the table.</summary>
+internal sealed record ServeHot : Stage
+{
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new TableHour()];
+
+    public override IReadOnlyList<string> Steps => [StepIds.Table];
+
+    public override void Emit(List<CookAction> actions, Dish dish, Way way)
+    {
         actions.Add(new CookAction.Heat(Trigger.Next, Flame.Off));
         actions.AddServe(dish, Trigger.Next, way.ServeAfter(dish));
     }

@@ -102,9 +102,12 @@ internal sealed record SealAndSteam : Stage
                 StepId = StepIds.Seal,
             }
         );
-        actions.AddExtras(dish, ExtraTime.Late);
+        // What wants no longer than the rice rests goes on top when the flame is out; the lid is not lifted between.
+        var late = dish.Late().ToLookup(x => x.MinutesBefore > dish.RiceRestMinutes);
+        late[true].ToList().ForEach(x => actions.AddExtra(x, Trigger.Next));
         actions.Add(new CookAction.Cover(Trigger.Next, Lid.Sealed));
         actions.Add(new CookAction.Heat(new Trigger(Delay: minutes, Look: LastLook(dish, way)), Flame.Off) { StepId = StepIds.HeatOff });
+        late[false].ToList().ForEach(x => actions.AddExtra(x, Trigger.Next));
         actions.AddTowel(dish);
     }
 

@@ -124,6 +124,7 @@ const troubleIds: [Trouble, minutes?: true][] = [
   ['lid_lifted', true],
   ['rice_too_early'],
   ['called_away', true],
+  ['wrong_pot'],
   ['silent'],
 ];
 export const troubles = troubleIds.map(([id, minutes = false]) => ({

@@ -181,15 +181,25 @@ export function measureLines(m: MeasureOut, plan: Plan): MeasureLine[] {
       note: say('measure.rice_water.note'),
     });
   for (const x of m.extras) {
+    const when = say(`measure.extra.${x.time}`);
     const note = x.pieces
       ? say('measure.extra.pieces', { pieces: x.pieces })
-      : say(`measure.extra.${x.time}`);
+      : x.keptHalf
+        ? say('measure.extra.half', { when })
+        : when;
     lines.push({
       what: say('measure.extra.what', { name: x.name, blanched: x.blanched ? 'yes' : 'no' }),
       amount: grams(x.grams),
       note: x.frozen ? say('measure.extra.frozen', { frozen: x.frozen, note }) : note,
     });
   }
+  const bind = plan.steps?.find((s) => s.kind === 'bind');
+  if (bind)
+    lines.push({
+      what: say('measure.bind.what'),
+      amount: grams(bind.facts.grams ?? 0),
+      note: say('measure.bind.note', { millilitres: bind.facts.millilitres ?? 0 }),
+    });
   lines.push({
     what: say('measure.salt.what'),
     amount: grams(m.salt.addGrams),

@@ -4,6 +4,7 @@
   import { grams, millilitres } from '../../format/amounts';
   import { range } from '../../format/time';
   import { feltWord } from '../../format/words';
+  import { within } from '../../messages/figures';
   import { say } from '../../messages/say';
 
   type Props = { answers: StoveAnswer[]; evening: StoveState; onchoose: (answer: StoveAnswer) => void };
@@ -13,6 +14,7 @@
   const held = ['look_and_lock', 'off_and_alone'];
   const figures = (a: StoveAnswer) =>
     [
+      a.vesselName ? say('answer.into', { vessel: within(a.vesselName) }) : null,
       a.millilitres
         ? `${millilitres(a.millilitres)}${a.celsius ? (a.celsius >= 90 ? ' boiling water' : ' cold water') : ''}`
         : null,

@@ -15,15 +15,22 @@
 
   const freezes = (id: string) => extras.find((e) => e.id === id)?.freezes ?? false;
   const cured = (id: string) => extras.find((e) => e.id === id)?.saltAfterBlanch != null;
+  const infuses = (id: string) => extras.find((e) => e.id === id)?.infuses ?? false;
+  const stays = (id: string) => !(extras.find((e) => e.id === id)?.comesOut ?? false);
+  const time = (wish: ExtraWish) =>
+    wish.time ?? planned.find((p) => p.extraId === wish.extraId)?.time ?? 'start';
   const name = (id: string) => extras.find((e) => e.id === id)?.name ?? id;
   const grams = (wish: ExtraWish) =>
     wish.amount?.value ?? planned.find((p) => p.extraId === wish.extraId)?.grams ?? '';
   const free = $derived(extras.filter((e) => !chosen.some((c) => c.extraId === e.id)));
+  /** What goes in at the end has no half that is kept for it. */
+  const changeTime = (id: string, to: NonNullable<ExtraWish['time']>) =>
+    change(id, to === 'late' ? { time: to, keptHalf: null } : { time: to, minutesBefore: null });
   const change = (id: string, part: Partial<ExtraWish>) =>
     onchange(chosen.map((c) => (c.extraId === id ? { ...c, ...part } : c)));
 </script>
 
-{#snippet asked(wish: ExtraWish, what: 'frozen' | 'blanched', words: string)}
+{#snippet asked(wish: ExtraWish, what: 'frozen' | 'blanched' | 'keptHalf', words: string)}
   <label class="col-span-3 flex min-h-10 items-center gap-2 text-[0.95rem]">
     <input
       type="checkbox"
@@ -56,8 +63,8 @@
       <select
         class="select px-2 text-sm"
         aria-label="{name(wish.extraId)}, when"
-        value={wish.time ?? planned.find((p) => p.extraId === wish.extraId)?.time ?? 'start'}
-        onchange={(e) => change(wish.extraId, { time: e.currentTarget.value as ExtraWish['time'] })}
+        value={time(wish)}
+        onchange={(e) => changeTime(wish.extraId, e.currentTarget.value as NonNullable<ExtraWish['time']>)}
       >
         <option value="start">at the start</option>
         <option value="join">when soft</option>
@@ -75,6 +82,38 @@
       {#if cured(wish.extraId)}
         {@render asked(wish, 'blanched', say('extra.blanched'))}
       {/if}
+      {#if time(wish) !== 'late' && stays(wish.extraId)}
+        {@render asked(wish, 'keptHalf', say('extra.half'))}
+      {/if}
+      {#if time(wish) === 'late' || wish.keptHalf}
+        <label class="col-span-3 flex items-center gap-2 text-[0.95rem]">
+          <input
+            class="input input-sm w-20"
+            type="number"
+            min="0"
+            max="120"
+            aria-label="{name(wish.extraId)}, {say('extra.before')}"
+            placeholder={say('extra.usual')}
+            value={wish.minutesBefore ?? ''}
+            onchange={(e) =>
+              change(wish.extraId, {
+                minutesBefore: e.currentTarget.value === '' ? null : e.currentTarget.valueAsNumber,
+              })}
+          />{say('extra.before')}
+        </label>
+      {/if}
+      {#if infuses(wish.extraId)}
+        <select
+          class="select select-sm col-span-3 text-[0.95rem]"
+          aria-label="{name(wish.extraId)}, {say('extra.strength')}"
+          value={wish.strength ?? 'usual'}
+          onchange={(e) => change(wish.extraId, { strength: e.currentTarget.value as ExtraWish['strength'] })}
+        >
+          {#each ['weak', 'usual', 'strong'] as const as id (id)}
+            <option value={id}>{say(`extra.strength.${id}`)}</option>
+          {/each}
+        </select>
+      {/if}
     </div>
   {/each}
   <label class="select w-full text-[0.95rem]">
@@ -87,7 +126,17 @@
         if (extraId)
           onchange([
             ...chosen,
-            { extraId, amount: null, time: null, pieces: null, blanched: null, frozen: null },
+            {
+              extraId,
+              amount: null,
+              time: null,
+              pieces: null,
+              blanched: null,
+              frozen: null,
+              minutesBefore: null,
+              keptHalf: null,
+              strength: null,
+            },
           ]);
       }}
     >

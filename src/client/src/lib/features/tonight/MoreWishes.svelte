@@ -22,9 +22,14 @@
     where === 'in_the_pot' || where === 'after_draining' || where === 'in_the_liquor'
       ? ({ riceJoin: where, riceVesselId: null } as const)
       : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
-  const stages: Stage[] = ['season', 'mash', 'toast', 'towel', 'fold'];
+  const stages: Stage[] = ['season', 'move', 'mash', 'bind', 'toast', 'towel', 'fold'];
+  const ofRice: Stage[] = ['toast', 'towel', 'fold'];
   /** What is of the rice is asked where there is rice; whether a way has a place for it, the plan tells. */
-  const offered = $derived(stages.filter((s) => dish.riceId || s === 'season' || s === 'mash'));
+  const offered = $derived(
+    stages.filter(
+      (s) => (dish.riceId || !ofRice.includes(s)) && (s !== 'move' || dish.method === 'pressure'),
+    ),
+  );
   const leftOut = $derived(tonight.plan?.leftOut ?? []);
 
   const ask = (stage: Stage, wanted: boolean) =>
