@@ -110,8 +110,8 @@ public abstract record CookAction(Trigger Trigger)
     /// <param name="OverBedCentimetres">-20 to 40; negative under the bed's surface.</param>
     public sealed record TopUp(Trigger Trigger, double OverBedCentimetres, Temperature Temperature) : CookAction(Trigger);
 
-    /// <summary>From here on somebody keeps the level: whenever the liquor has fallen half a centimetre under it, boiling water goes in up
-    /// to it. Not under a locked lid.</summary>
+    /// <summary>From here on somebody keeps the level: whenever the liquor has fallen half a centimetre under it, or a third of a thin
+    /// bed, boiling water goes in up to it. Not under a locked lid.</summary>
     /// <param name="OverBedCentimetres">-20 to 40; null: it is kept no more.</param>
     public sealed record KeepLevel(Trigger Trigger, double? OverBedCentimetres) : CookAction(Trigger);
 

@@ -330,6 +330,7 @@ public sealed record Dish(
     public Targets Targets =>
         new(Style, PulseTarget, RiceTarget)
         {
+            ComeCooked = !How.Pulses.FromRaw,
             Each = OtherPulses
                 .Select(o => (o.Pulse.Id, o.Target))
                 .Append((Pulse.Id, LeadTarget))

@@ -11,6 +11,9 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
     /// <summary>Named for one pulse among several, by its id.</summary>
     public IReadOnlyDictionary<string, PulseTarget> Each { get; init; } = new Dictionary<string, PulseTarget>();
 
+    /// <summary>The pulses were cooked before: they are eaten as they come, and longer is no fault, also with a spoon.</summary>
+    public bool ComeCooked { get; init; }
+
     private PulseTarget? Named(Pulse pulse) => Each.TryGetValue(pulse.Id, out var own) ? own : Pulse;
 
     /// <summary>Where nobody can see the pot before it is served: what a cook elsewhere would not send back.</summary>
@@ -28,7 +31,9 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
         return Named(pulse)
             ?? Style switch
             {
-                Style.Soup => split ? PulseTarget.Melted : PulseTarget.Creamy,
+                Style.Soup => split ? PulseTarget.Melted
+                : ComeCooked ? PulseTarget.Whole
+                : PulseTarget.Creamy,
                 Style.Saucy when split => pulse.HoldsShape <= Melting ? PulseTarget.Melted : PulseTarget.Creamy,
                 _ => PulseTarget.Whole,
             };
@@ -41,8 +46,8 @@ public sealed record Targets(Style Style, PulseTarget? Pulse = null, RiceTarget?
         // A bean gravy is right whole or creamy, and a split of a melting kind from soft on.
         var longerIsNoFault =
             Named(pulse) is null
-            && Style != Style.Soup
-            && (Style == Style.Saucy || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
+            && (Style != Style.Soup || (ComeCooked && pulse.Kind != PulseKind.Split))
+            && (Style is Style.Saucy or Style.Soup || (pulse.Kind == PulseKind.Split && pulse.HoldsShape <= Melting));
         return longerIsNoFault
             ? TargetWindows.Of(pulse, PulseTarget.Whole) with
             {

@@ -6,8 +6,9 @@ internal sealed partial class LaneRun
     /// <summary>Whoever keeps a level looks so often, s.</summary>
     private const double KeepsEverySeconds = 180;
 
-    /// <summary>Less is not poured after, cm.</summary>
+    /// <summary>Less is not poured after, cm; of a thin bed no more than this share, or half of it would stand dry.</summary>
     private const double LetsFallBy = 0.5;
+    private const double LetsFallShare = 1.0 / 3;
 
     private void TopUp(int vessel, double overBed, double celsius)
     {
@@ -29,7 +30,10 @@ internal sealed partial class LaneRun
 
         // By its own clock, so that nothing else that is looked at changes what is poured.
         track.KeptDue = _pot.Now + KeepsEverySeconds;
-        if (_pot.Stage(vessel) == PressureStage.None && OverBed(vessel) < kept - LetsFallBy)
+        if (
+            _pot.Stage(vessel) == PressureStage.None
+            && OverBed(vessel) < kept - Math.Min(LetsFallBy, LetsFallShare * _pot.Bed(vessel).Heap / Area(vessel))
+        )
         {
             TopUp(vessel, kept, _pot.BoilingCelsius);
         }
