@@ -34,16 +34,17 @@ internal class StoveScene(HttpClient http, Guid id)
         return new StoveScene(http, id);
     }
 
-    /// <summary>A dinner for tomorrow at seven, kept and taken to the stove.</summary>
-    public static StoveScene Of(Kitchen k, string title, object dish)
+    /// <summary>A dinner that is kept, with its version.</summary>
+    public static (Guid Id, long Version) Keep(Kitchen k, string title, object dish)
     {
-        var (http, id, now) = (k.Http, Guid.CreateVersion7(), k.Clock.GetUtcNow());
-        var kept = http.PostAsJsonAsync(
+        var id = Guid.CreateVersion7();
+        var kept = k
+            .Http.PostAsJsonAsync(
                 $"/api/cooks/{id}",
                 new
                 {
                     eventId = Guid.CreateVersion7(),
-                    occurredAt = now,
+                    occurredAt = k.Clock.GetUtcNow(),
                     title,
                     dish,
                     basedOn = (long?)null,
@@ -52,7 +53,14 @@ internal class StoveScene(HttpClient http, Guid id)
             .GetAwaiter()
             .GetResult()
             .EnsureSuccessStatusCode();
-        var version = kept.Content.ReadFromJsonAsync<JsonElement>().GetAwaiter().GetResult().GetProperty("version").GetInt64();
+        return (id, kept.Content.ReadFromJsonAsync<JsonElement>().GetAwaiter().GetResult().GetProperty("version").GetInt64());
+    }
+
+    /// <summary>A dinner for tomorrow at seven, kept and taken to the stove.</summary>
+    public static StoveScene Of(Kitchen k, string title, object dish)
+    {
+        var (http, now) = (k.Http, k.Clock.GetUtcNow());
+        var (id, version) = Keep(k, title, dish);
         http.PostAsJsonAsync(
                 $"/api/stove/{id}/start",
                 new

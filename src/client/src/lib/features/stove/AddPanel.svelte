@@ -4,8 +4,8 @@
   import { say } from '../../messages/say';
   import type { Stove } from '../../state/stove/stove.svelte';
 
-  type Props = { stove: Stove; evening: StoveState; onclose: () => void };
-  let { stove, evening, onclose }: Props = $props();
+  type Props = { stove: Stove; evening: StoveState; onclose: () => void; onmove: () => void };
+  let { stove, evening, onclose, onmove }: Props = $props();
 
   let extras = $state.raw<Extra[]>([]);
   let what = $state('leaf');
@@ -98,6 +98,7 @@
         <button class="btn stove-btn" onclick={() => out({ kind: 'mash', ingredient: 'pulse' })}
           >{say('add.crushed')}</button
         >
+        <button class="btn stove-btn" onclick={onmove}>{say('add.moved')}</button>
       </div>
     </fieldset>
   {/if}

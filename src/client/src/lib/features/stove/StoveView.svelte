@@ -206,7 +206,12 @@
           }}
         />
       {/if}
-      {#if panel === 'add'}<AddPanel {stove} {evening} onclose={() => (panel = null)} />{/if}
+      {#if panel === 'add'}<AddPanel
+          {stove}
+          {evening}
+          onclose={() => (panel = null)}
+          onmove={() => open('wrong_pot')}
+        />{/if}
       {#if panel === 'trouble'}
         {#key trouble}<TroublePanel {stove} {evening} first={trouble} onclose={() => (panel = null)} />{/key}
       {/if}
