@@ -55,6 +55,7 @@ public readonly record struct LookAlso(string IngredientId, double Doneness);
 /// <param name="Sprinkle">Boiling water over a bed that shows no liquid while the rice in it is hard; zero for none.</param>
 public sealed record NotYet(Flame Flame, Mass Sprinkle)
 {
-    /// <summary>How long what is far enough waits for the others: then it is done all the same. Null for as long as it takes.</summary>
+    /// <summary>How long what is far enough waits for the others: then it is done all the same; what is never far enough itself is given up
+    /// after twice as long. Null for as long as it takes.</summary>
     public Duration? Longest { get; init; }
 }

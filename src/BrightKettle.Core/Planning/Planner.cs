@@ -111,10 +111,10 @@ public sealed class Planner(Simulator simulator)
         }
 
         var plan = Describe(dish, solved, pots, rough);
-        if (plan.ShareTender < SureShare && solved.Way.RiceOff is not null)
+        if (plan.ShareTender < SureShare && solved.Way.RiceOff is not null && dish.Pull.IsNothing)
         {
             // Where a hand that errs spoils more than its last look saves, the flame goes out by the clock.
-            var clock = Ran(dish, solved.Way with { RiceOff = null }) with { SaltGrams = solved.SaltGrams };
+            var clock = OnTime(dish, solved.Way with { RiceOff = null }) with { SaltGrams = solved.SaltGrams };
             var byClock = clock.Run.StalledAt is null ? Describe(dish, clock, pots, rough) : plan;
             (solved, plan) = byClock.ShareTender > plan.ShareTender ? (clock, byClock) : (solved, plan);
         }

@@ -126,7 +126,7 @@ internal sealed partial class LaneRun
         track.Looked++;
 
         var waited = _pot.Now - (track.LookEnds - LookSeconds);
-        if (enough || (first && look.NotYet?.Longest is { } longest && waited >= longest.TotalSeconds - 1e-3))
+        if (enough || (look.NotYet?.Longest is { } longest && waited >= PatienceFor(first) * longest.TotalSeconds - 1e-3))
         {
             return true;
         }
@@ -139,6 +139,15 @@ internal sealed partial class LaneRun
         track.LookAt += look.Again.TotalSeconds;
         return Wait(ref track, track.LookEnds, track.Next, track.LookAt);
     }
+
+    /// <summary>So many times as long as what is far enough waits, a hand goes on looking for what is not: then it is done all the same, and
+    /// hard. The reference pot, which nobody stands beside, tells that it never gets there.</summary>
+    private const double GivesUpAfter = 2;
+
+    private double PatienceFor(bool first) =>
+        first ? 1
+        : _hand is null ? double.PositiveInfinity
+        : GivesUpAfter;
 
     /// <summary>How far along a hand takes it to be.</summary>
     private double Felt(int ingredient, ref Track track) =>
