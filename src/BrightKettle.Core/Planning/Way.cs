@@ -94,6 +94,9 @@ internal sealed record Way(WayList List, Instant LightAt)
     /// clock.</summary>
     public double? RiceOff { get; init; }
 
+    /// <summary>Liquor that is set before the table; null for what is wanted there. What goes in after it brings its own.</summary>
+    public Mass? FinishLiquor { get; init; }
+
     /// <summary>Starch that binds the liquor, g; 0 where the pulses do, or nobody asked for it.</summary>
     public double StarchGrams { get; init; }
 

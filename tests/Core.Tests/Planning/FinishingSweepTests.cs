@@ -49,11 +49,14 @@ public sealed class FinishingSweepTests(ITestOutputHelper output)
     }
 
     /// <summary>What a practised cook would find wrong; null for nothing.</summary>
-    private static string? Wrong(Dish dish, Plan? plan, Plan? plain)
+    private static string? Wrong(Dish dish, PlanAnswer answer, Plan? plain)
     {
-        if (plan is null)
+        if (answer is not PlanAnswer.Planned { Plan: var plan })
         {
-            return plain is null ? null : "refused for what goes in";
+            var refusal = ((PlanAnswer.Refused)answer).Refusal;
+            return plain is null
+                ? null
+                : $"refused for what goes in: {refusal.Code} {refusal.Gate} {refusal.Facts.Share:0.00} {refusal.Facts.SpoiltBy}, {plain.ShareTender:0.00} without";
         }
 
         if (CookRules.Check(plan.Cook) is { } rule)
@@ -105,11 +108,17 @@ public sealed class FinishingSweepTests(ITestOutputHelper output)
     {
         var lot = new Random(seed);
         var wishes = Dinners.ByLot(Kitchens.Catalogue, count, seed).Select(d => (d.Name, Dish: Wish(d, lot))).ToList();
-        Plan? Planned(Dish dish) => (Plans.Plan(dish, 64, rough: true) as PlanAnswer.Planned)?.Plan;
+        PlanAnswer Asked(Dish dish) => Plans.Plan(dish, 64, rough: true);
         var judged = wishes
             .AsParallel()
             .AsOrdered()
-            .Select(w => (w.Name, w.Dish, Wrong: Wrong(w.Dish, Planned(w.Dish), Planned(w.Dish with { Extras = [], Asked = [] }))))
+            .Select(w =>
+                (
+                    w.Name,
+                    w.Dish,
+                    Wrong: Wrong(w.Dish, Asked(w.Dish), (Asked(w.Dish with { Extras = [], Asked = [] }) as PlanAnswer.Planned)?.Plan)
+                )
+            )
             .ToList();
         foreach (var (name, dish, wrong) in judged)
         {

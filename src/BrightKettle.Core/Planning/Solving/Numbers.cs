@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning.Stages;
 using BrightKettle.Core.Units;
 using NodaTime;
 
@@ -54,6 +55,29 @@ internal sealed record LastMinutes : FreeNumber
             }
             : way;
     }
+}
+
+/// <summary>Liquor that is set before what goes in last, so that with what that brings as much is left as is wanted.</summary>
+internal sealed record FinishLiquor : FreeNumber
+{
+    public override double Tolerance => FewGrams;
+
+    public override double Miss(Tried tried)
+    {
+        var (dish, set) = (tried.Dish, tried.Way.FinishLiquor?.Grams ?? tried.Dish.WantedLiquorGrams);
+        // What was drained is eaten as it is, and no more than all of it can be left out.
+        return dish.Style == Style.Dry || AddLate.AfterTheSimmer(dish, tried.Way).Count == 0
+            ? 0
+            : Math.Max(dish.WantedLiquorGrams - tried.Run.FinalLiquor, -set);
+    }
+
+    public override Way Moved(Tried tried, Way way) =>
+        Miss(tried) is not 0 and var miss
+            ? way with
+            {
+                FinishLiquor = Mass.FromGrams((way.FinishLiquor?.Grams ?? tried.Dish.WantedLiquorGrams) + miss),
+            }
+            : way;
 }
 
 /// <summary>Starch, so that the liquor runs as a dish of this style is liked.</summary>

@@ -360,6 +360,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
             Water = solved.Way.Water.RoundedTo(10),
             JoinLiquor = solved.Way.JoinLiquor.RoundedTo(10),
             LastMinutes = Math.Round(solved.Way.LastMinutes),
+            FinishLiquor = solved.Way.FinishLiquor?.RoundedTo(10),
             StarchGrams = Math.Round(solved.Way.StarchGrams),
         };
         if (solved.Fault is null && dish.RiceInPot is not null)

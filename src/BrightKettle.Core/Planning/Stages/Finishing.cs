@@ -45,7 +45,7 @@ internal sealed record Reheat : Stage
         actions.Add(
             dish.Style == Style.Dry
                 ? new CookAction.Drain(boils, null) { StepId = StepIds.Finish }
-                : way.SetLiquor(boils, Mass.FromGrams(dish.WantedLiquorGrams), StepIds.Finish)
+                : way.SetLiquor(boils, way.FinishLiquor ?? Mass.FromGrams(dish.WantedLiquorGrams), StepIds.Finish)
         );
         // What is poured off would take its share along.
         actions.AddSalt(dish, SaltSchool.WithTheRice);
@@ -71,42 +71,29 @@ internal sealed record Reheat : Stage
         }
 
         actions.Add(new CookAction.Heat(boils, Flame.Gentle) { StepId = dish.Has(AskedStage.Season) ? StepIds.Season : null });
-        foreach (var extra in late)
-        {
-            var at = Math.Ceiling(extra.MinutesBefore - after);
-            actions.AddExtra(extra, at < left ? Trigger.Later(Duration.FromMinutes(left - at)) : Trigger.Next);
-            left = Math.Min(left, at);
-        }
-
-        return left > 0 ? Trigger.Later(Duration.FromMinutes(left)) : Trigger.Next;
+        return actions.AddLate(late, Trigger.Next, left, after);
     }
 }
 
 /// <summary>What is wanted in the pot for a shorter time than its liquor takes to boil down goes in when that is over.</summary>
 internal sealed record AddLate : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new FinishLiquor()];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
-        var left = 0.0;
-        foreach (var extra in dish.Late().Except(InTheSimmer(dish, way)))
+        if (AfterTheSimmer(dish, way) is not [var longest, ..] late)
         {
-            if (left <= 0)
-            {
-                actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
-                actions.Add(new CookAction.Heat(Trigger.Next, Flame.Gentle));
-                left = extra.MinutesBefore;
-            }
-
-            actions.AddExtra(
-                extra,
-                extra.MinutesBefore < left ? Trigger.Later(Duration.FromMinutes(left - extra.MinutesBefore)) : Trigger.Next
-            );
-            left = Math.Min(left, extra.MinutesBefore);
+            return;
         }
 
-        if (left - Binding(dish) is > 0 and var rest)
+        actions.Add(new CookAction.Cover(Trigger.Next, Lid.On));
+        actions.Add(new CookAction.Heat(Trigger.Next, Flame.Gentle));
+        var binding = Binding(dish);
+        var over = actions.AddLate(late, Trigger.Next, Math.Max(0, longest.MinutesBefore - binding), binding);
+        if (over.Delay is not null)
         {
-            actions.Add(new CookAction.Stir(Trigger.Later(Duration.FromMinutes(rest))));
+            actions.Add(new CookAction.Stir(over));
         }
     }
 
@@ -116,6 +103,9 @@ internal sealed record AddLate : Stage
     /// <summary>What goes in while it simmers, the longest first.</summary>
     public static IReadOnlyList<DishExtra> InTheSimmer(Dish dish, Way way) =>
         [.. dish.Late().Where(x => x.MinutesBefore > After(dish, way))];
+
+    /// <summary>What goes in once the liquor is set.</summary>
+    public static IReadOnlyList<DishExtra> AfterTheSimmer(Dish dish, Way way) => [.. dish.Late().Except(InTheSimmer(dish, way))];
 
     private static double Binding(Dish dish) => dish.Has(AskedStage.Bind) ? BindLiquor.Boiled.TotalMinutes : 0;
 }

@@ -56,9 +56,17 @@ internal sealed record StirRiceIn : Stage
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(new CookAction.Heat(way.JoinTrigger, Flame.Full) { StepId = StepIds.Reheat });
-        actions.Add(way.SetLiquor(Trigger.Once(PotEvent.Boils), way.JoinLiquor, StepIds.SetLiquor));
+        var late = dish.Late().ToLookup(x => x.MinutesBefore > dish.RiceRestMinutes);
+        var boils = Trigger.Once(PotEvent.Boils);
+        if (late[true].FirstOrDefault() is { } longest)
+        {
+            actions.Add(new CookAction.Heat(boils, Flame.Gentle));
+            boils = actions.AddLate(late[true], Trigger.Next, longest.MinutesBefore - dish.RiceRestMinutes, dish.RiceRestMinutes);
+        }
+
+        actions.Add(way.SetLiquor(boils, way.JoinLiquor, StepIds.SetLiquor));
         actions.AddExtras(dish, ExtraTime.Join);
-        actions.AddExtras(dish, ExtraTime.Late);
+        _ = actions.AddLate(late[false], Trigger.Next, 0, dish.RiceRestMinutes);
         actions.AddSalt(dish, SaltSchool.WithTheRice);
         actions.Add(new CookAction.Add(Trigger.Next, Way.RiceId) { StepId = StepIds.Join });
         actions.Add(new CookAction.Stir(Trigger.Next));
@@ -96,19 +104,23 @@ internal sealed record SealAndSteam : Stage
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
-        var minutes = Duration.FromMinutes(Math.Max(0, way.LastMinutes));
         actions.Add(
             new CookAction.Heat(Trigger.Once(PotEvent.Boils, way.SealDelay > Duration.Zero ? way.SealDelay : null), Flame.Gentle)
             {
                 StepId = StepIds.Seal,
             }
         );
-        // What wants no longer than the rice rests goes on top when the flame is out; the lid is not lifted between.
-        var late = dish.Late().ToLookup(x => x.MinutesBefore > dish.RiceRestMinutes);
-        late[true].ToList().ForEach(x => actions.AddExtra(x, Trigger.Next));
         actions.Add(new CookAction.Cover(Trigger.Next, Lid.Sealed));
-        actions.Add(new CookAction.Heat(new Trigger(Delay: minutes, Look: LastLook(dish, way)), Flame.Off) { StepId = StepIds.HeatOff });
-        late[false].ToList().ForEach(x => actions.AddExtra(x, Trigger.Next));
+        // The lid is lifted for what goes in while it steams; what wants no longer than the rice rests goes on top when the flame is out.
+        var late = dish.Late().ToLookup(x => x.MinutesBefore > dish.RiceRestMinutes);
+        var off = actions.AddLate(late[true], Trigger.Next, Math.Max(0, way.LastMinutes), dish.RiceRestMinutes);
+        actions.Add(
+            new CookAction.Heat(off with { Delay = off.Delay ?? Duration.Zero, Look = LastLook(dish, way) }, Flame.Off)
+            {
+                StepId = StepIds.HeatOff,
+            }
+        );
+        _ = actions.AddLate(late[false], Trigger.Next, 0, dish.RiceRestMinutes);
         actions.AddTowel(dish);
     }
 

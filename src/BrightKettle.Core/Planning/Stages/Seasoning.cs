@@ -20,14 +20,6 @@ internal static class Seasoning
         }
     }
 
-    /// <summary>What goes in late, the longest first, of which so many minutes before the table.</summary>
-    public static IEnumerable<DishExtra> Late(this Dish dish) =>
-        dish.Extras.Where(x => x.Time == ExtraTime.Late).OrderByDescending(x => x.MinutesBefore);
-
-    /// <summary>In it goes.</summary>
-    public static void AddExtra(this List<CookAction> actions, DishExtra extra, Trigger when) =>
-        actions.Add(new CookAction.Add(when, extra.Id) { StepId = StepIds.ExtraIn });
-
     private static bool BurstsSoon(DishExtra x) => x is { Extra: { ComesOut: true, Id: "whole_chilli" }, Time: ExtraTime.Start };
 
     /// <summary>A cloth under the lid, once the flame is out.</summary>
