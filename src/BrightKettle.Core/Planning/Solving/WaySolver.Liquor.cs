@@ -13,6 +13,8 @@ internal sealed partial class WaySolver
     /// g/g).</summary>
     private const double LeastWaterShare = 1.2;
 
+    private Mass LeastWater => Mass.Max(dish.PulsesDry * LeastWaterShare, dish.How.Pulses.LeastWater(dish) + HardBoilSteam);
+
     private const int WaterTries = 5;
 
     /// <summary>So many times the water for a pot that ran dry on it.</summary>
@@ -61,7 +63,7 @@ internal sealed partial class WaySolver
             }
 
             var missing = Math.Max(wanted - middle.LiquorBefore, covered - bag.LiquorBefore);
-            var next = Mass.Max(dish.PulsesDry * LeastWaterShare, water + Mass.FromGrams(missing));
+            var next = Mass.Max(LeastWater, water + Mass.FromGrams(missing));
             excess = double.IsNegativeInfinity(wanted) ? 0 : middle.LiquorBefore + (next - water).Grams - wanted;
             water = next;
             if (Math.Abs(missing) < 10)

@@ -232,16 +232,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         var hold = way.Stages(dish).Any(s => s is HoldUnderPressure or InVessel { Inner: HoldUnderPressure });
         if (hold)
         {
-            // A hard boil before the lid is locked takes its steam from the same water.
-            var hard =
-                AtRisk && !dish.CountsAsDry ? LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious) : Duration.Zero;
-            var steam = Mass.FromGrams(simulator.Constants.VigourRolling / HeatOfSteam * hard.TotalSeconds);
-            way = way with
-            {
-                Water =
-                    Mass.Max(dish.PulsesDry * PressureWaterShare, dish.Cooker!.Cooker!.LeastLiquid.MassOfWater(dish.Household.Room))
-                    + steam,
-            };
+            way = way with { Water = Mass.Max(dish.PulsesDry * PressureWaterShare, dish.How.Pulses.LeastWater(dish)) + HardBoilSteam };
         }
 
         SolvedWay? settled = null;
@@ -290,6 +281,16 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
 
         return sketch ? settled! : Round(settled!);
     }
+
+    /// <summary>A hard boil before a lid is locked takes its steam from the same water.</summary>
+    private Mass HardBoilSteam =>
+        dish.How.Pulses.IsClosed && AtRisk && !dish.CountsAsDry
+            ? Mass.FromGrams(
+                simulator.Constants.VigourRolling
+                    / HeatOfSteam
+                    * LectinGate.RequiredBoil(dish.Household.Altitude, dish.Household.Cautious).TotalSeconds
+            )
+            : Mass.Zero;
 
     /// <summary>A way that is known, where only what is ready waits otherwise: when to light and when to look stands.</summary>
     public SolvedWay WaitingAgain(Way known)

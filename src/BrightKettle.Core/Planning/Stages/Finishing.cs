@@ -23,6 +23,8 @@ internal sealed record ServeDrained : Stage
 /// set.</summary>
 internal sealed record Reheat : Stage
 {
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new Tail()];
+
     public override IReadOnlyList<string> Steps => [StepIds.Reheat, StepIds.Mash, StepIds.Season, StepIds.Finish];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
@@ -51,27 +53,29 @@ internal sealed record Reheat : Stage
         actions.AddSalt(dish, SaltSchool.WithTheRice);
     }
 
+    /// <summary>How long it simmers with what goes in, before its liquor is set; 0 or less where nothing wants it.</summary>
+    public static double SimmerMinutes(Dish dish, Way way) =>
+        // What is set, bound and boiled down after it takes its minutes too.
+        Math.Ceiling(
+            dish.Extras.Where(x => x.Time == ExtraTime.Join)
+                .Select(x => x.LeastMinutes)
+                .Concat(AddLate.InTheSimmer(dish, way).Select(x => x.MinutesBefore - AddLate.After(dish, way)))
+                .Append(dish.SeasonMinutes)
+                .Max()
+        );
+
     /// <summary>On low for as long as what went in wants, each thing by its minutes.</summary>
     /// <returns>When that is over.</returns>
     private static Trigger Simmered(List<CookAction> actions, Dish dish, Way way, Trigger boils)
     {
-        // What is set, bound and boiled down after it takes its minutes too.
-        var after = AddLate.After(dish, way);
-        var late = AddLate.InTheSimmer(dish, way);
-        var left = Math.Ceiling(
-            dish.Extras.Where(x => x.Time == ExtraTime.Join)
-                .Select(x => x.LeastMinutes)
-                .Concat(late.Select(x => x.MinutesBefore - after))
-                .Append(dish.SeasonMinutes)
-                .Max()
-        );
+        var left = SimmerMinutes(dish, way);
         if (left <= 0)
         {
             return boils;
         }
 
         actions.Add(new CookAction.Heat(boils, Flame.Gentle) { StepId = dish.Has(AskedStage.Season) ? StepIds.Season : null });
-        return actions.AddLate(late, Trigger.Next, left, after);
+        return actions.AddLate(AddLate.InTheSimmer(dish, way), Trigger.Next, left, AddLate.After(dish, way));
     }
 }
 
@@ -98,7 +102,8 @@ internal sealed record AddLate : Stage
     }
 
     /// <summary>Minutes from the end of the simmer to the table, in the middle bag.</summary>
-    public static double After(Dish dish, Way way) => (dish.Style == Style.Dry ? 0 : way.BoilDownMinutes) + Binding(dish);
+    public static double After(Dish dish, Way way) =>
+        way.TailMinutes ?? (dish.Style == Style.Dry ? 0 : way.BoilDownMinutes) + Binding(dish);
 
     /// <summary>What goes in while it simmers, the longest first.</summary>
     public static IReadOnlyList<DishExtra> InTheSimmer(Dish dish, Way way) =>
