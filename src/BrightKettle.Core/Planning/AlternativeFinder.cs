@@ -25,7 +25,7 @@ internal sealed class AlternativeFinder(Planner planner)
             // What would stand lukewarm while nobody is at home is begun on coming home.
             PlanRefusal.GateBlocks when StandsWhileOut(dish, refusal) => Later(dish, null),
             PlanRefusal.GateBlocks => Soaked(dish),
-            PlanRefusal.Unlikely => OtherWays(dish),
+            PlanRefusal.Unlikely => [.. OtherWays(dish), .. Wetter(dish)],
             _ => [],
         };
         return [.. found.Take(Most)];
@@ -219,6 +219,13 @@ internal sealed class AlternativeFinder(Planner planner)
             yield return new("way", Soak: apart.Soak, Method: apart.Method, RiceVesselId: apart.RiceVessel!.Vessel.Id);
         }
     }
+
+    /// <summary>The same way with more liquid at the table: what has to boil down for long, or is short of water, spoils by it.</summary>
+    private IEnumerable<Alternative> Wetter(Dish dish) =>
+        Enum.GetValues<Style>()
+            .Where(s => s > dish.Style && Share(dish with { Style = s }) >= Sure)
+            .Take(1)
+            .Select(s => new Alternative("style", Style: s));
 
     /// <summary>What is offered instead comes out nearly always.</summary>
     private const double Sure = 0.8;

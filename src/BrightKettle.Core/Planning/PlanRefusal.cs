@@ -50,10 +50,11 @@ public sealed record PlanFacts(
 );
 
 /// <summary>One change that makes the dish possible.</summary>
-/// <param name="Kind">serve_at, unsoaked, vessel, amount, way or place.</param>
+/// <param name="Kind">serve_at, unsoaked, vessel, amount, way, place or style.</param>
 /// <param name="BurnerId">For kind place: the burner, beside the pot.</param>
 /// <param name="RiceVesselId">For kinds way and place: the rice's own pot; null where it joins the pulses.</param>
 /// <param name="PulseTarget">For kind way: what the pulses are cooked to instead; null where that stays.</param>
+/// <param name="Style">For kind style: wetter than was asked for.</param>
 /// <param name="Scale">Factor on all amounts, for kind amount.</param>
 public sealed record Alternative(
     string Kind,
@@ -64,5 +65,6 @@ public sealed record Alternative(
     Method? Method = null,
     string? RiceVesselId = null,
     PulseTarget? PulseTarget = null,
-    string? BurnerId = null
+    string? BurnerId = null,
+    Style? Style = null
 );

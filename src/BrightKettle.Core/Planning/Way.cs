@@ -217,7 +217,12 @@ internal sealed record Way(WayList List, Instant LightAt)
 
     /// <summary>Between the look and what comes: seasoned on low, or simmered with what goes in, and boiled down.</summary>
     public double MinutesBefore(Dish dish) =>
-        BoilDownMinutes + (List.IsAlone ? Math.Max(0, Reheat.SimmerMinutes(dish, this)) : dish.SeasonMinutes);
+        BoilDownMinutes
+        + dish.SeasonMinutes
+        + (List.IsAlone ? ColdShare * Math.Max(0, Reheat.SimmerMinutes(dish, this) - dish.SeasonMinutes) : 0);
+
+    /// <summary>Of a simmer with what goes in cold, what counts for the pulses (confidence D).</summary>
+    private const double ColdShare = 0.4;
 
     /// <summary>Doneness that a pulse gains in that time.</summary>
     public double GainBefore(Dish dish, Pulse pulse) => Doneness.Tender * MinutesBefore(dish) / pulse.SofteningMinutesAt98C;

@@ -151,13 +151,13 @@ public sealed record WayFactsDto(
 public sealed record SpanDto(DateTimeOffset From, DateTimeOffset To);
 
 /// <summary>One change that makes a refused dish possible; it has been planned.</summary>
-/// <param name="Kind">serve_at, unsoaked, vessel, amount, way or place.</param>
+/// <param name="Kind">serve_at, unsoaked, vessel, amount, way, place or style.</param>
 /// <param name="BurnerId">For kind place: the burner, beside the pot.</param>
 /// <param name="Method">For kind way: how it is cooked instead.</param>
 /// <param name="RiceVesselId">For kind way: the rice's own pot; null where it joins the pulses.</param>
 /// <param name="PulseTarget">For kind way: what the pulses are cooked to instead; null where that stays.</param>
 public sealed record AlternativeDto(
-    [property: OneOf("serve_at", "unsoaked", "vessel", "amount", "way", "place")] string Kind,
+    [property: OneOf("serve_at", "unsoaked", "vessel", "amount", "way", "place", "style")] string Kind,
     string? ServeAtLocal,
     string? VesselId,
     string? VesselName,
@@ -167,7 +167,8 @@ public sealed record AlternativeDto(
     string? RiceVesselId,
     [property: OneOf(typeof(PulseTarget))] string? PulseTarget,
     string? BurnerId = null,
-    string? BurnerName = null
+    string? BurnerName = null,
+    [property: OneOf(typeof(Style))] string? Style = null
 );
 
 /// <summary>One line of the stream in which ways arrive.</summary>

@@ -63,7 +63,8 @@ public static class WayMapper
                 a.RiceVesselId,
                 a.PulseTarget is { } target ? ClosedSet.Word(target) : null,
                 a.BurnerId,
-                dish.Burners.FirstOrDefault(b => b.Id == a.BurnerId)?.Name
+                dish.Burners.FirstOrDefault(b => b.Id == a.BurnerId)?.Name,
+                a.Style is { } style ? ClosedSet.Word(style) : null
             )),
         ];
     }

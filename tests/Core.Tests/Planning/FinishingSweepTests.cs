@@ -54,7 +54,8 @@ public sealed class FinishingSweepTests(ITestOutputHelper output)
         if (answer is not PlanAnswer.Planned { Plan: var plan })
         {
             var refusal = ((PlanAnswer.Refused)answer).Refusal;
-            return plain is null
+            // What is offered instead was planned before it was offered.
+            return plain is null || refusal.Alternatives.Count > 0
                 ? null
                 : $"refused for what goes in: {refusal.Code} {refusal.Gate} {refusal.Facts.Share:0.00} {refusal.Facts.SpoiltBy}, {plain.ShareTender:0.00} without";
         }

@@ -103,7 +103,12 @@ internal sealed record AddLate : Stage
 
     /// <summary>Minutes from the end of the simmer to the table, in the middle bag.</summary>
     public static double After(Dish dish, Way way) =>
-        way.TailMinutes ?? (dish.Style == Style.Dry ? 0 : way.BoilDownMinutes) + Binding(dish);
+        way.TailMinutes
+        ?? (
+            dish.StirsRiceIn ? dish.RiceRestMinutes + way.BoilDownMinutes
+            : dish.Style == Style.Dry ? Binding(dish)
+            : way.BoilDownMinutes + Binding(dish)
+        );
 
     /// <summary>What goes in while it simmers, the longest first.</summary>
     public static IReadOnlyList<DishExtra> InTheSimmer(Dish dish, Way way) =>

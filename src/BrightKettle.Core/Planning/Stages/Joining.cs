@@ -49,24 +49,24 @@ internal sealed record Join(string Joiner, Trigger? Set = null, bool Seasoned = 
 /// cold boils up with the dish first, so that it is hot through.</summary>
 internal sealed record StirRiceIn : Stage
 {
-    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new JoinLiquor()];
+    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new Tail(), new JoinLiquor()];
 
     public override IReadOnlyList<string> Steps => [StepIds.Reheat, StepIds.SetLiquor, StepIds.Join, StepIds.HeatOff];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(new CookAction.Heat(way.JoinTrigger, Flame.Full) { StepId = StepIds.Reheat });
-        var late = dish.Late().ToLookup(x => x.MinutesBefore > dish.RiceRestMinutes);
+        var (after, late) = (AddLate.After(dish, way), AddLate.InTheSimmer(dish, way));
         var boils = Trigger.Once(PotEvent.Boils);
-        if (late[true].FirstOrDefault() is { } longest)
+        if (late is [var longest, ..])
         {
             actions.Add(new CookAction.Heat(boils, Flame.Gentle));
-            boils = actions.AddLate(late[true], Trigger.Next, longest.MinutesBefore - dish.RiceRestMinutes, dish.RiceRestMinutes);
+            boils = actions.AddLate(late, Trigger.Next, longest.MinutesBefore - after, after);
         }
 
         actions.Add(way.SetLiquor(boils, way.JoinLiquor, StepIds.SetLiquor));
         actions.AddExtras(dish, ExtraTime.Join);
-        _ = actions.AddLate(late[false], Trigger.Next, 0, dish.RiceRestMinutes);
+        _ = actions.AddLate(AddLate.AfterTheSimmer(dish, way), Trigger.Next, 0, after);
         actions.AddSalt(dish, SaltSchool.WithTheRice);
         actions.Add(new CookAction.Add(Trigger.Next, Way.RiceId) { StepId = StepIds.Join });
         actions.Add(new CookAction.Stir(Trigger.Next));

@@ -17,6 +17,10 @@ const offer = (more: Partial<Alternative>): Alternative => ({
 });
 
 describe('offers on buttons', () => {
+  it('names more liquid by what the dish is then', () => {
+    expect(offerWords(offer({ kind: 'style', style: 'saucy' }), '2026-11-24')).toBe('The same, with sauce');
+  });
+
   it('names the day and the hour', () => {
     expect(offerWords(offer({ serveAtLocal: '2026-11-25T19:20' }), '2026-11-24')).toBe(
       'On the table tomorrow at 19:20',

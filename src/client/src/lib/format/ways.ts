@@ -36,6 +36,7 @@ export function offerWords(offer: Alternative, today: string): string {
     method: offer.method ?? 'open_pot',
     beside: offer.riceVesselId ? 'yes' : 'no',
     target: offer.pulseTarget ?? 'as_asked',
+    style: offer.style ?? 'as_asked',
     when: at ? `${dayName(at.slice(0, 10), today)} at ${at.slice(11)}` : null,
   });
 }

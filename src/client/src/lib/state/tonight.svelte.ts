@@ -197,6 +197,7 @@ export class Tonight {
       vesselId: offer.vesselId ?? dish.vesselId,
       burnerId: offer.burnerId ?? dish.burnerId,
       soak: offer.soak ?? dish.soak,
+      style: offer.style ?? dish.style,
       ...(offer.kind === 'way'
         ? {
             method: offer.method ?? dish.method,

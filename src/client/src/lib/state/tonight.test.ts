@@ -158,6 +158,7 @@ describe('tonight', () => {
       riceVesselId: null,
       pulseTarget: null,
     });
+    expect(tonight.dish.style).not.toBe('soup');
     expect(tonight.dish.pulse).toEqual({ value: 150, unit: 'g' });
     expect(tonight.dish.rice).toEqual({ value: 100, unit: 'g' });
   });
