@@ -145,7 +145,7 @@ public sealed class SafeKeepingTests
             k.Until(d => d.FindElements(By.XPath("//form//*[@role='alert'][contains(.,'changed elsewhere')]")).Count == 1);
             _ = k.Complaints();
             Assert.Equal("640", Height());
-            k.Until(_ => k.Find(By.XPath("//label[contains(.,'Where a soak stands')]/input")).GetAttribute("value") == "23");
+            k.Until(_ => k.Find(By.XPath("//label[contains(.,'Room in which you soak')]/input")).GetAttribute("value") == "23");
             k.Press("Save");
             k.Until(_ => Json(k, "/api/kitchen").GetProperty("altitudeMetres").GetDouble() == 640);
             Assert.Equal(23, Json(k, "/api/kitchen").GetProperty("roomCelsius").GetDouble());

@@ -45,7 +45,7 @@ public sealed class StoveTests
             server.Kill();
             k.Driver.Navigate().Refresh();
             k.Until(_ => k.Text("h1").Contains("Soak", StringComparison.Ordinal));
-            k.Until(d => d.FindElements(By.XPath("//*[contains(.,'The kettle is away')]")).Count > 0);
+            k.Until(d => d.FindElements(By.XPath("//*[contains(.,'No connection')]")).Count > 0);
             hand.Tap("Done", wait: false);
             k.Until(d => d.FindElements(By.XPath("//*[contains(@class,'badge') and contains(.,'1 to send')]")).Count == 1);
             // The next thing stands there without the kettle.
@@ -253,7 +253,7 @@ internal sealed class StoveHand(Kitchen k, OwnProcess server, Guid id) : StoveSc
         ((IJavaScriptExecutor)k.Driver).ExecuteScript($"window.shifted += {minutes * 60_000};");
         var shown = server.Now.ToString("HH:mm", CultureInfo.InvariantCulture);
         k.Until(d => d.FindElements(By.XPath($"//p[contains(.,'now') and contains(.,'{shown}')]")).Count > 0);
-        k.Until(d => d.FindElements(By.XPath("//*[contains(.,'The kettle is away')]")).Count > 0);
+        k.Until(d => d.FindElements(By.XPath("//*[contains(.,'No connection')]")).Count > 0);
     }
 
     public void Online()

@@ -28,7 +28,7 @@ public sealed partial class SurfaceTests
             var light = k.Find(By.CssSelector("[data-pull=light]"));
             light.SendKeys(Keys.PageDown);
             k.Until(_ => Told(k, "light").Contains("10 min earlier", StringComparison.Ordinal));
-            k.Press("Take it so");
+            k.Press("Keep this change");
             k.Settle();
             k.Driver.Navigate().Refresh();
             k.Until(_ => Told(k, "light").Contains("10 min earlier", StringComparison.Ordinal));
@@ -53,8 +53,8 @@ public sealed partial class SurfaceTests
 
             k.Find(By.CssSelector("[data-pull=table]")).SendKeys(Keys.PageUp + Keys.PageUp + Keys.PageUp);
             k.Until(_ => Told(k, "table").StartsWith("19:30", StringComparison.Ordinal));
-            k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Take it so' and not(@disabled)]")).Count == 1);
-            k.Press("Take it so");
+            k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Keep this change' and not(@disabled)]")).Count == 1);
+            k.Press("Keep this change");
             k.Until(_ => k.Text("h1").Contains("19:30", StringComparison.Ordinal));
         });
     }

@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import type { StoveMoment, StoveState } from '../api/client';
-import { away, countdown, deedsLine, isThere, lookFor, nowSentence, putOffLine, toldLine } from './stove';
+import {
+  away,
+  countdown,
+  deedsLine,
+  isThere,
+  learnedFacts,
+  lookFor,
+  nowSentence,
+  putOffLine,
+  toldLine,
+} from './stove';
+import { say } from '../messages/say';
 
 const waits = { event: null, count: 1, seen: 0, look: null, notBefore: null, priced: 0, delayMinutes: null };
 const moment = (more: Partial<StoveMoment>): StoveMoment =>
@@ -23,6 +34,16 @@ const look = {
 };
 
 describe('words at the stove', () => {
+  it('tell a slow bag by its time and a weak burner by its heat, to five per cent', () => {
+    const slow = { what: 'bag', name: 'chickpeas', factor: 0.8, low: 0.7, high: 0.9 } as const;
+    expect(say('learned.bag', { name: slow.name, ...learnedFacts(slow) })).toBe(
+      'These chickpeas take 25 % longer than usual: 110 % to 145 % of the usual time.',
+    );
+    const weak = { what: 'heat', name: 'Front', factor: 0.93, low: 0.85, high: 1 } as const;
+    expect(say('learned.heat', { name: weak.name, ...learnedFacts(weak) })).toContain('5 % less heat');
+    expect(learnedFacts({ ...weak, factor: 1.01 }).way).toBe('same');
+  });
+
   it('say what putting off costs: the table, and what is felt there', () => {
     const off = { minutes: 3, tableMinutes: 0, pulseState: null, riceState: null };
     expect(putOffLine(off)).toBe('In 3 min: the table stays');

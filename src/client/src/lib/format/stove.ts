@@ -133,6 +133,22 @@ export const troubles = troubleIds.map(([id, minutes = false]) => ({
   name: say(`trouble.${id}`),
 }));
 
+/** Nobody knows it finer than this share. */
+const toFive = (share: number): number => Math.round(share * 20) / 20;
+
+/** What an evening has shown of a bag, a lid or a burner, as a share of what is usual: of a bag its time, which is the less the faster it is. */
+export function learnedFacts(l: StoveState['learned'][number]) {
+  const bag = l.what === 'bag';
+  const [middle, low, high] = bag ? [1 / l.factor, 1 / l.high, 1 / l.low] : [l.factor, l.low, l.high];
+  const off = toFive(middle - 1);
+  return {
+    way: off === 0 ? 'same' : off > 0 ? 'longer' : 'shorter',
+    share: Math.abs(off),
+    low: toFive(low),
+    high: toFive(high),
+  };
+}
+
 /** `in 12 min`, `now`, `4 min late`, `in 2 h 5 min`. */
 export function away(milliseconds: number): string {
   const minutes = Math.round(milliseconds / 60_000);

@@ -65,7 +65,7 @@
         >{/if}
     </label>
     <label class="text-sm font-semibold"
-      >Where a soak stands, °C<input
+      >Room in which you soak, °C<input
         class="input w-full text-base"
         type="number"
         bind:value={form.roomCelsius}

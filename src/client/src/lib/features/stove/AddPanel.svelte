@@ -46,44 +46,48 @@
 
 <section class="dish mt-4 p-5" aria-labelledby="add">
   <div class="flex items-center justify-between gap-3">
-    <h2 id="add" class="text-2xl">What went in, what was seen?</h2>
-    <button class="btn stove-btn btn-ghost" onclick={onclose}>Close</button>
+    <h2 id="add" class="text-2xl">{say('add.title')}</h2>
+    <button class="btn stove-btn btn-ghost" onclick={onclose}>{say('panel.close')}</button>
   </div>
   <label class="mt-2 flex items-center gap-3 text-lg">
-    Minutes ago
+    {say('add.ago')}
     <FigureField width="w-24" min="0" max="5000" bind:value={ago} />
   </label>
 
   <fieldset class="mt-4">
-    <legend class="text-lg font-semibold">Boiling water, topped up</legend>
+    <legend class="text-lg font-semibold">{say('add.water')}</legend>
     <div class="mt-1 flex flex-wrap items-center gap-2">
       {#each [50, 100, 200, 300] as ml (ml)}
-        <button class="btn stove-btn" onclick={() => top(ml)}>{ml} mL</button>
+        <button class="btn stove-btn" onclick={() => top(ml)}
+          >{say('add.water.amount', { millilitres: ml })}</button
+        >
       {/each}
-      <FigureField min="5" label="Water, mL" placeholder="mL" bind:value={water} />
-      <button class="btn stove-btn" disabled={!water} onclick={() => water && top(water)}>Add</button>
+      <FigureField min="5" label={say('add.water.label')} placeholder="mL" bind:value={water} />
+      <button class="btn stove-btn" disabled={!water} onclick={() => water && top(water)}
+        >{say('add.water.add')}</button
+      >
     </div>
   </fieldset>
 
   <fieldset class="mt-4">
-    <legend class="text-lg font-semibold">Something else went in</legend>
+    <legend class="text-lg font-semibold">{say('add.extra')}</legend>
     <div class="mt-1 flex flex-wrap items-center gap-2">
-      <select class="select h-14 w-56 text-lg" aria-label="What" bind:value={what}>
+      <select class="select h-14 w-56 text-lg" aria-label={say('add.extra.what')} bind:value={what}>
         {#each extras as extra (extra.id)}<option value={extra.id}>{extra.name}</option>{/each}
       </select>
       {#if chosen?.comesOut}
-        <FigureField width="w-20" min="1" max="50" label="Pieces" bind:value={pieces} />
-        <span class="text-lg">to come out again</span>
+        <FigureField width="w-20" min="1" max="50" label={say('add.extra.pieces')} bind:value={pieces} />
+        <span class="text-lg">{say('add.extra.out')}</span>
       {:else}
-        <FigureField min="0" step="0.5" label="Grams" placeholder="g" bind:value={weight} />
+        <FigureField min="0" step="0.5" label={say('add.extra.grams')} placeholder="g" bind:value={weight} />
         <span class="text-lg">g</span>
         <label class="flex items-center gap-2 text-lg">
-          half now, the rest in
-          <FigureField width="w-20" min="1" max="600" label="The rest after, minutes" bind:value={rest} />
-          min
+          {say('add.extra.half')}
+          <FigureField width="w-20" min="1" max="600" label={say('add.extra.rest')} bind:value={rest} />
+          {say('add.extra.min')}
         </label>
       {/if}
-      <button class="btn btn-primary stove-btn" onclick={into}>It is in</button>
+      <button class="btn btn-primary stove-btn" onclick={into}>{say('add.extra.in')}</button>
     </div>
   </fieldset>
 
@@ -104,44 +108,53 @@
   {/if}
 
   <fieldset class="mt-4">
-    <legend class="text-lg font-semibold">Level by ruler, temperature by probe</legend>
+    <legend class="text-lg font-semibold">{say('add.measured')}</legend>
     <div class="mt-1 flex flex-wrap items-center gap-2">
-      <FigureField step="0.1" label="Liquid over the bed, cm" placeholder="cm over" bind:value={level} />
+      <FigureField
+        step="0.1"
+        label={say('add.level.label')}
+        placeholder={say('add.level.hint')}
+        bind:value={level}
+      />
       <button
         class="btn stove-btn"
         disabled={level === null}
         onclick={() => {
           stove.tell({ kind: 'over_bed', centimetres: level, minutesAgo: ago });
           onclose();
-        }}>Level</button
+        }}>{say('add.level')}</button
       >
-      <FigureField step="0.5" label="Temperature, °C" placeholder="°C" bind:value={probe} />
+      <FigureField step="0.5" label={say('add.probe.label')} placeholder="°C" bind:value={probe} />
       <button
         class="btn stove-btn"
         disabled={probe === null}
         onclick={() => {
           stove.tell({ kind: 'probed', celsius: probe, minutesAgo: ago });
           onclose();
-        }}>Probe</button
+        }}>{say('add.probe')}</button
       >
     </div>
   </fieldset>
   {#if evening.pot}
     <fieldset class="mt-4">
-      <legend class="text-lg font-semibold">Flame and lid</legend>
+      <legend class="text-lg font-semibold">{say('add.flame')}</legend>
       <div class="mt-1 flex flex-wrap gap-2">
-        {#each [['off', 'Flame off'], ['gentle', 'Least that bubbles'], ['lively', 'Lively'], ['full', 'Full']] as const as [id, name] (id)}
+        {#each ['off', 'gentle', 'lively', 'full'] as const as id (id)}
           <button
             class="btn stove-btn"
             class:btn-primary={evening.pot.flame === id}
-            onclick={() => stove.tell({ kind: 'flame', what: id, minutesAgo: ago })}>{name}</button
+            aria-pressed={evening.pot.flame === id}
+            onclick={() => stove.tell({ kind: 'flame', what: id, minutesAgo: ago })}
+            >{say(`add.flame.${id}`)}</button
           >
         {/each}
-        {#each [['open', 'Lid off'], ['ajar', 'Ajar'], ['on', 'Lid on']] as const as [id, name] (id)}
+        {#each ['open', 'ajar', 'on'] as const as id (id)}
           <button
             class="btn stove-btn"
             class:btn-primary={evening.pot.lid === id}
-            onclick={() => stove.tell({ kind: 'lid', what: id, minutesAgo: ago })}>{name}</button
+            aria-pressed={evening.pot.lid === id}
+            onclick={() => stove.tell({ kind: 'lid', what: id, minutesAgo: ago })}
+            >{say(`add.lid.${id}`)}</button
           >
         {/each}
       </div>

@@ -6,6 +6,7 @@
   import { onMount } from 'svelte';
   import { v7 as uuid } from 'uuid';
   import { api, type StoveState, type Trouble } from '../../api/client';
+  import { learnedFacts } from '../../format/stove';
   import { clock, range } from '../../format/time';
   import { Alarms } from '../../state/stove/alarms.svelte';
   import { dueWords, type OtherPots } from '../../state/stove/others.svelte';
@@ -94,19 +95,18 @@
   {#if !evening.setAsideFrom}<AlarmBar {alarms} />{/if}
   <p class="text-base" role="status" data-live={stove.live}>
     {#if !stove.live && !stove.unpaired}
-      <span class="badge badge-warning badge-lg">The kettle is away: heard {stove.age} min ago</span>
+      <span class="badge badge-warning badge-lg">{say('stove.no_connection', { minutes: stove.age })}</span>
     {/if}
-    {#if stove.unsent > 0}<span class="badge badge-lg">{stove.unsent} to send</span>{/if}
+    {#if stove.unsent > 0}<span class="badge badge-lg">{say('stove.to_send', { count: stove.unsent })}</span
+      >{/if}
   </p>
 </div>
 
 {#if stove.unpaired}
   <section class="dish border-secondary! mt-3 p-4" role="alert" data-unpaired>
-    <p class="text-2xl font-semibold">Pair this screen again</p>
+    <p class="text-2xl font-semibold">{say('stove.unpaired.title')}</p>
     <p class="mt-1 text-lg">
-      The kettle no longer knows it. Nothing is lost: {stove.unsent === 1
-        ? 'the entry that you made waits here.'
-        : `the ${stove.unsent} entries that you made wait here.`}
+      {say('stove.unpaired.text', { count: stove.unsent })}
     </p>
     <div class="mt-3"><PairForm onpaired={() => stove.pairedAnew()} /></div>
   </section>
@@ -139,8 +139,10 @@
           class="bg-error text-error-content mt-3 flex items-center justify-between gap-3 rounded-xl p-4 text-lg"
           role="alert"
         >
-          <span>Not taken: {refused.text}</span>
-          <button class="btn stove-btn" onclick={() => stove.forget(refused)}>All right</button>
+          <span>{say('stove.refused', { text: refused.text })}</span>
+          <button class="btn stove-btn" onclick={() => stove.forget(refused)}
+            >{say('stove.refused.ok')}</button
+          >
         </p>
       {/each}
       {#if evening.changes.length > 0}
@@ -159,12 +161,12 @@
         />{/each}
       {#if !evening.table && !evening.after && !evening.setAsideFrom}
         <section class="dish border-secondary! mt-4 p-4" role="alert">
-          <p class="text-2xl font-semibold">As it stands it does not get done</p>
-          <p class="text-lg">It may have boiled dry or gone cold. Look at it, and say what you see.</p>
+          <p class="text-2xl font-semibold">{say('stove.never.title')}</p>
+          <p class="text-lg">{say('stove.never.text')}</p>
           <div class="mt-3 flex flex-wrap gap-3">
-            <button class="btn stove-btn" onclick={() => open('hard_dry')}>It is dry</button>
+            <button class="btn stove-btn" onclick={() => open('hard_dry')}>{say('stove.never.dry')}</button>
             <button class="btn stove-btn" onclick={() => ((trouble = null), (panel = 'trouble'))}
-              >Something else</button
+              >{say('stove.never.else')}</button
             >
           </div>
         </section>
@@ -177,23 +179,25 @@
           aria-expanded={panel === 'add'}
           onclick={() => (panel = panel === 'add' ? null : 'add')}
         >
-          <Plus size={22} /> Water, in, seen
+          <Plus size={22} />
+          {say('stove.add')}
         </button>
         <button
           class="btn stove-btn"
           aria-expanded={panel === 'trouble'}
           onclick={() => ((trouble = null), (panel = panel === 'trouble' ? null : 'trouble'))}
         >
-          <LifeBuoy size={22} /> Something is wrong
+          <LifeBuoy size={22} />
+          {say('stove.trouble')}
         </button>
         {#if joinLater && evening.pot}
           <button class="btn stove-btn" aria-expanded={already} onclick={() => (already = !already)}>
-            The {evening.order === 'rice_first' ? 'pulses are' : 'rice is'} already in
+            {say('stove.already_in', { order: evening.order })}
           </button>
         {/if}
         {#if last}
           <button class="btn stove-btn" onclick={() => last && stove.undo(last.eventId)}
-            ><Undo2 size={22} /> Undo the last tap</button
+            ><Undo2 size={22} /> {say('stove.undo')}</button
           >
         {/if}
       </div>
@@ -226,14 +230,12 @@
     <InsideList {stove} {evening} />
     <ToldList {stove} {evening} />
     {#if evening.learned.length > 0}
-      <section class="dish p-4 text-base" aria-label="Learned tonight">
+      <section class="dish p-4 text-base" aria-label={say('stove.learned')}>
         {#each evening.learned as l (l.what + l.name)}
           <p>
             {say(`learned.${l.what === 'bag' || l.what === 'steam' ? l.what : 'heat'}`, {
               name: l.what === 'bag' ? within(l.name) : l.name,
-              factor: l.factor,
-              low: l.low,
-              high: l.high,
+              ...learnedFacts(l),
             })}
           </p>
         {/each}

@@ -3,6 +3,7 @@
   import { api, type StoveAnswer, type StoveState, type Trouble } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { troubles } from '../../format/stove';
+  import { say } from '../../messages/say';
   import type { Stove } from '../../state/stove/stove.svelte';
   import AnswerList from './AnswerList.svelte';
 
@@ -43,8 +44,8 @@
 
 <section class="dish mt-4 p-5" aria-labelledby="trouble" aria-busy={asking}>
   <div class="flex items-center justify-between gap-3">
-    <h2 id="trouble" class="text-2xl">What do you see?</h2>
-    <button class="btn stove-btn btn-ghost" onclick={onclose}>Close</button>
+    <h2 id="trouble" class="text-2xl">{say('trouble.title')}</h2>
+    <button class="btn stove-btn btn-ghost" onclick={onclose}>{say('panel.close')}</button>
   </div>
   <div class="mt-3 grid grid-cols-2 gap-2 sm:grid-cols-4 lg:grid-cols-5">
     {#each troubles as t (t.id)}
@@ -58,7 +59,7 @@
   </div>
   {#if trouble?.minutes}
     <label class="mt-3 flex flex-wrap items-center gap-3 text-xl">
-      {chosen === 'called_away' ? 'Away for' : 'For about'}
+      {say('trouble.for', { trouble: chosen })}
       <FigureField
         width="w-24"
         min="1"
@@ -66,17 +67,15 @@
         bind:value={minutes}
         onchange={() => chosen && ask(chosen)}
       />
-      minutes
+      {say('trouble.minutes')}
     </label>
   {/if}
   {#if problem}
     <p class="text-error mt-3 text-lg" role="alert">
-      {problem.status === 0
-        ? 'The kettle is away: it cannot be asked. Heat down, nothing cold into the pot, wait.'
-        : problem.detail}
+      {problem.status === 0 ? say('trouble.no_connection') : problem.detail}
     </p>
   {:else if answers && answers.length === 0}
-    <p class="mt-3 text-lg">Nothing to mend: this cannot be so at this point of the evening.</p>
+    <p class="mt-3 text-lg">{say('trouble.nothing')}</p>
   {:else if answers}
     <AnswerList {answers} {evening} onchoose={choose} />
   {/if}

@@ -167,7 +167,7 @@
     </p>
   {/if}
   <details class="mt-1">
-    <summary class="cursor-pointer text-sm font-semibold">Hands in words</summary>
+    <summary class="cursor-pointer text-sm font-semibold">Your hands, as a list</summary>
     <ul class="mt-1 columns-1 gap-6 text-[0.95rem] sm:columns-2">
       {#each all as h, i (h.id + i)}
         <li class="tabular-nums">

@@ -75,7 +75,7 @@
     )}.{#if plan.houseWays.keepsSoakWater}
       The soak water stays in.{/if}
   </p>
-  <label class="mt-2 block text-sm font-semibold" for="other-way">Beside it, the other school</label>
+  <label class="mt-2 block text-sm font-semibold" for="other-way">Compare with how others do it</label>
   <select id="other-way" class="select mt-1 w-full" bind:value={other}>
     <option value="">choose one</option>
     {#each ways as w (w.id)}<option value={w.id}>{w.name}</option>{/each}

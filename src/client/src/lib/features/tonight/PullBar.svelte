@@ -39,7 +39,9 @@
         <RotateCcw size={16} /> Back to the best
       </button>
       {#if kept !== mine && !pulling.answer?.obstacle}
-        <button class="btn btn-sm btn-primary" disabled={!pulling.answer} onclick={keep}>Take it so</button>
+        <button class="btn btn-sm btn-primary" disabled={!pulling.answer} onclick={keep}
+          >Keep this change</button
+        >
       {/if}
     </div>
   </div>

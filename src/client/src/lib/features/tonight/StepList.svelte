@@ -46,5 +46,5 @@
       </li>
     {/each}
   </ol>
-  <p class="mt-1 text-sm opacity-85">A span after the dot: eight pots in ten lie in it.</p>
+  <p class="mt-1 text-sm opacity-85">Times after the dot: usually between these two.</p>
 </section>
