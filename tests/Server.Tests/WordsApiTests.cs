@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.FromNotes;
 using BrightKettle.Server.Kitchen;
 using BrightKettle.Server.Planning;
 using BrightKettle.Server.Words;
@@ -311,8 +312,10 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Equal(("Pier-end pinto", 4), (first.Title, first.People));
         Assert.Contains(first.Amounts, a => a is { Id: "pinto", Grams: 250 });
         Assert.Equal(["lid", "salt", "water"], first.Questions.Select(q => q.Code).Order());
-        Assert.Null(first.Gives);
-        Assert.Null(first.Dish);
+        // The usual is taken until something else is said.
+        Assert.Equal(("ajar", "1000"), (Likely(first, "lid"), Likely(first, "water")));
+        Assert.NotNull(first.Gives);
+        Assert.NotNull(first.Own);
         var whole = await Get<NotesDto>(
             "/api/notes",
             new NotesRequest(Recipe, new(WaterGrams: 1500, Lid: "ajar", SaltGrams: 8), KettleServer.Dish())
@@ -323,6 +326,79 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.True((await Post("/api/plans", whole.Dish)).IsSuccessStatusCode);
         // The cook of the notes is one of ours: its own form can be forecast again.
         Assert.True((await Post("/api/forecast", whole.Gives.Cook)).IsSuccessStatusCode);
+    }
+
+    private static string? Likely(NotesDto notes, string code) => notes.Questions.Single(q => q.Code == code).Likely;
+
+    /// <summary>Marks and entities within, two scripts, no quotes: as pages are.</summary>
+    [Theory]
+    [InlineData("<script type=application/ld+json>{R}</script>")]
+    [InlineData("<SCRIPT data-x='>' TYPE='application/ld+json; charset=utf-8'>\n{R}\n</SCRIPT>")]
+    [InlineData(
+        "<script type='application/ld+json'>{\"@type\":\"WebPage\"}</script><p>a < b</p><script type='application/ld+json'>{R}</script>"
+    )]
+    public async Task A_recipe_is_found_however_its_page_is_written(string page)
+    {
+        var notes = await Get<NotesDto>(
+            "/api/notes",
+            new NotesRequest(
+                page.Replace(
+                    "{R}",
+                    Recipe.Replace("pinto beans\"", "pinto beans &amp; <b>love</b>\"", StringComparison.Ordinal),
+                    StringComparison.Ordinal
+                ),
+                new(),
+                KettleServer.Dish()
+            )
+        );
+        Assert.Equal("Pier-end pinto", notes.Title);
+        Assert.Contains(notes.Amounts, a => a is { Id: "pinto", Grams: 250 });
+        Assert.DoesNotContain(notes.Amounts, a => a.Line.Contains('<', StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task A_page_without_a_recipe_is_read_as_it_stands()
+    {
+        var notes = await Get<NotesDto>(
+            "/api/notes",
+            new NotesRequest(
+                "<html><body><nav>Home</nav><h1>Shed lentils</h1><ul><li>200 g green lentils<li>700 ml water</ul><p>Simmer 25 minutes.</p><script>x()</script>",
+                new(),
+                KettleServer.Dish()
+            )
+        );
+        Assert.Equal("Shed lentils", notes.Title);
+        Assert.Contains(notes.Amounts, a => a is { Kind: "pulse", Grams: 200 });
+        Assert.Contains(notes.Steps, s => s is { Act: "simmer", MinutesLow: 25 });
+    }
+
+    [Fact]
+    public async Task A_name_that_means_several_says_which_it_took_and_may_be_another()
+    {
+        const string Text = "250 g lentils\n1 l water\nsimmer 25 minutes, lid on";
+        var first = await Get<NotesDto>("/api/notes", new NotesRequest(Text, new(), KettleServer.Dish()));
+        var taken = Assert.Single(first.Amounts, a => a.Kind == "pulse");
+        Assert.NotEmpty(taken.Others);
+        var other = taken.Others[0].PulseId;
+        var second = await Get<NotesDto>("/api/notes", new NotesRequest(Text, new(PulseId: other), KettleServer.Dish()));
+        Assert.Equal(other, Assert.Single(second.Amounts, a => a.Kind == "pulse").Id);
+        Assert.Equal(other, second.Dish!.PulseId);
+    }
+
+    [Fact]
+    public async Task The_stages_of_the_notes_are_those_of_the_dish()
+    {
+        var notes = await Get<NotesDto>(
+            "/api/notes",
+            new NotesRequest(
+                "200 g brown lentils\n250 g basmati\n500 ml water\n1 tsp salt\nCook the lentils 12 minutes with the lid ajar, drain, keep the liquid.\nToast the rice in oil. Add the rice and the lentils, cover, 15 minutes on low. Rest 10 minutes under a towel.",
+                new(),
+                KettleServer.Dish()
+            )
+        );
+        Assert.Equal("in_the_liquor", notes.Dish!.RiceJoin);
+        Assert.Contains("towel", notes.Dish.Stages!);
+        Assert.NotNull(notes.Gives);
     }
 
     [Fact]

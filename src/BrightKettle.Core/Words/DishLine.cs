@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Words.Grammar;
 using BrightKettle.Core.Words.Lines;
 using NodaTime;
 

@@ -1,11 +1,12 @@
 using System.Text.Json;
-using System.Text.RegularExpressions;
+using AngleSharp.Html.Parser;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.FromNotes;
 
 namespace BrightKettle.Server.Exchange;
 
 /// <summary>Reads a schema.org Recipe in JSON-LD, alone or within the page that carries it; anything else is somebody's notes.</summary>
-public static partial class RecipeReader
+public static class RecipeReader
 {
     private const int MostDepth = 6;
 
@@ -13,20 +14,63 @@ public static partial class RecipeReader
     {
         ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(reader);
-        var candidates = Script()
-            .Matches(text)
-            .Select(m => m.Groups[1].Value)
-            .DefaultIfEmpty(text.TrimStart().StartsWith('{') || text.TrimStart().StartsWith('[') ? text : string.Empty);
-        foreach (var json in candidates.Where(c => c.Length > 0))
+        var trimmed = text.TrimStart();
+        if (trimmed.StartsWith('{') || trimmed.StartsWith('['))
         {
-            if (Parse(json) is { } recipe)
-            {
-                return reader.Of(Text(recipe, "name"), People(recipe), Texts(recipe, "recipeIngredient"), Steps(recipe), cupMillilitres);
-            }
+            return Parse(text) is { } alone ? Of(alone, reader, cupMillilitres) : reader.Read(text, cupMillilitres);
         }
 
-        return reader.Read(text, cupMillilitres);
+        if (!text.Contains('<', StringComparison.Ordinal) || !text.Contains('>', StringComparison.Ordinal))
+        {
+            return reader.Read(text, cupMillilitres);
+        }
+
+        var page = new HtmlParser().ParseDocument(text);
+        var recipe = page.QuerySelectorAll("script")
+            .Where(s => s.GetAttribute("type")?.Trim().StartsWith(JsonLd, StringComparison.OrdinalIgnoreCase) == true)
+            .Select(s => Parse(s.TextContent))
+            .FirstOrDefault(r => r is not null);
+        if (recipe is { } found)
+        {
+            return Of(found, reader, cupMillilitres);
+        }
+
+        // A page without one, or notes that were copied with their marks: what can be read of it.
+        return reader.Read(TextOf(page), cupMillilitres);
     }
+
+    private const string JsonLd = "application/ld+json";
+
+    private static Notes Of(JsonElement recipe, NotesReader reader, double cupMillilitres) =>
+        reader.Of(
+            Plain(Text(recipe, "name")),
+            People(recipe),
+            Texts(recipe, "recipeIngredient").Select(Plain).OfType<string>(),
+            Steps(recipe).Select(Plain).OfType<string>(),
+            cupMillilitres
+        );
+
+    /// <summary>A page's words, each block on a line of its own.</summary>
+    private static string TextOf(AngleSharp.Html.Dom.IHtmlDocument page)
+    {
+        foreach (var hidden in page.QuerySelectorAll("script, style, noscript, template, nav, header, footer"))
+        {
+            hidden.Remove();
+        }
+
+        foreach (var block in page.QuerySelectorAll("p, li, br, div, h1, h2, h3, h4, h5, h6, tr, dt, dd, section"))
+        {
+            block.Insert(AngleSharp.Dom.AdjacentPosition.AfterEnd, "\n");
+        }
+
+        return page.Body?.TextContent ?? string.Empty;
+    }
+
+    /// <summary>Recipes carry marks and entities in their strings.</summary>
+    private static string? Plain(string? text) =>
+        text is not null && (text.Contains('<', StringComparison.Ordinal) || text.Contains('&', StringComparison.Ordinal))
+            ? TextOf(new HtmlParser().ParseDocument($"<body>{text}</body>")).Trim()
+            : text;
 
     private static JsonElement? Parse(string json)
     {
@@ -102,9 +146,8 @@ public static partial class RecipeReader
             first.ValueKind == JsonValueKind.String ? Said(first) ?? string.Empty
             : first.ValueKind == JsonValueKind.Number ? first.ToString()
             : string.Empty;
-        return Digits().Match(text) is { Success: true } digits && int.TryParse(digits.Value, out var people) && people is >= 1 and <= 40
-            ? people
-            : null;
+        var digits = string.Concat(text.SkipWhile(c => !char.IsAsciiDigit(c)).TakeWhile(char.IsAsciiDigit));
+        return int.TryParse(digits, out var people) && people is >= 1 and <= 40 ? people : null;
     }
 
     private static IEnumerable<string> Steps(JsonElement recipe) =>
@@ -120,10 +163,4 @@ public static partial class RecipeReader
             JsonValueKind.Object => Text(element, "text") is { } text ? [text] : [],
             _ => [],
         };
-
-    [GeneratedRegex("""<script[^>]*application/ld\+json[^>]*>(.*?)</script>""", RegexOptions.IgnoreCase | RegexOptions.Singleline)]
-    private static partial Regex Script();
-
-    [GeneratedRegex(@"\d+")]
-    private static partial Regex Digits();
 }

@@ -2,7 +2,9 @@ using System.Globalization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.Grammar;
 using BrightKettle.Core.Words.Lines;
+using BrightKettle.Core.Words.Measures;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Catalogue;
 using BrightKettle.Server.Exchange;
@@ -223,7 +225,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         wish.FrozenIds.Contains(extraId) && catalogue.FindExtra(extraId) is { Freezes: true } ? true : null;
 
     /// <summary>Of dry pulses or rice, in a unit that a dish can say.</summary>
-    private static AmountDto? Amount(SaidAmount? said) =>
+    private AmountDto? Amount(SaidAmount? said) =>
         said is null
             ? null
             : said.Unit switch
@@ -231,12 +233,8 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 "g" => new(said.Value, "g"),
                 "cup" => new(said.Value, "cup"),
                 "packet" => new(said.Value, "packet"),
-                "glass" => new(Math.Round(said.Value * GlassCups, 2), "cup"),
-                "mug" => new(Math.Round(said.Value * MugCups, 2), "cup"),
-                "ml" => new(Math.Round(said.Value / CupMillilitres, 2), "cup"),
-                "handful" => new(said.Value * HandfulGrams, "g"),
                 "tin" => new(Math.Round(said.Value * TinDryGrams), "g"),
-                _ => null,
+                _ => InCups(said),
             };
 
     private static AmountDto? ExtraAmount(SaidAmount? said) =>
@@ -247,22 +245,25 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 "g" => new(said.Value, "g"),
                 "ml" => new(said.Value, "mL"),
                 "cup" => new(said.Value, "cup"),
-                "glass" => new(Math.Round(said.Value * GlassCups, 2), "cup"),
-                "mug" => new(Math.Round(said.Value * MugCups, 2), "cup"),
-                "tin" => new(said.Value * TinGrams, "g"),
-                "tbsp" => new(said.Value * 15, "mL"),
-                "tsp" => new(said.Value * 5, "mL"),
                 "piece" => new(said.Value, "piece"),
-                _ => null,
+                _ => HouseholdMeasure.Find(said.Unit) switch
+                {
+                    { IsMass: true } mass => new(said.Value * mass.Typical, "g"),
+                    { IsVolume: true } volume => new(said.Value * volume.Typical, "mL"),
+                    _ => null,
+                },
             };
 
-    // Household measures as in measures.json: glass 200 mL, mug 300 mL, a hand's 40 g (confidence C); a tin of 400 g holds 240 g drained,
-    // from about 100 g dry.
-    private const double CupMillilitres = 240;
-    private const double GlassCups = 200 / CupMillilitres;
-    private const double MugCups = 300 / CupMillilitres;
-    private const double HandfulGrams = 40;
-    private const double TinGrams = 400;
+    /// <summary>A household's measure in cups or grams; null for what counts.</summary>
+    private AmountDto? InCups(SaidAmount said) =>
+        HouseholdMeasure.Find(said.Unit) switch
+        {
+            { IsMass: true } mass => new(Math.Round(said.Value * mass.Typical, 1), "g"),
+            { IsVolume: true } volume => new(Math.Round(said.Value * volume.Typical / kitchen.Row.CupMillilitres, 2), "cup"),
+            _ => null,
+        };
+
+    /// <summary>Dry pulses that a tin of 400 g holds when drained (confidence B).</summary>
     private const double TinDryGrams = 100;
 
     /// <summary>What a name that means several was taken for, and what else it may be.</summary>

@@ -2,6 +2,7 @@ using System.Globalization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.Grammar;
 using BrightKettle.Core.Words.Lines;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;

@@ -1,6 +1,8 @@
 using System.Globalization;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.FromNotes;
+using BrightKettle.Core.Words.Measures;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Messages;
 using Said = BrightKettle.Server.Messages.Messages;

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.FromNotes;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Planning;
@@ -63,8 +64,11 @@ public sealed record NoteAnswersDto(
 /// <summary>Notes as they were understood, with what is still to be asked.</summary>
 /// <param name="Questions">Exactly the facts that are missing.</param>
 /// <param name="Doubts">Figures that can hardly be meant.</param>
-/// <param name="Gives">What the notes give when they are followed; null while something is missing.</param>
-/// <param name="Dish">To be planned; null while something is missing.</param>
+/// <param name="Gives">What the notes give when they are followed, with what is usual where nothing was answered; null while the pulse is
+/// unknown, and where they cannot be followed in this kitchen.</param>
+/// <param name="Cannot">Why they cannot be followed; null where they can.</param>
+/// <param name="Own">The same dinner as it is planned here, beside them; null where nothing is to be compared.</param>
+/// <param name="Dish">To be planned; null while the pulse is unknown.</param>
 public sealed record NotesDto(
     string? Title,
     int? People,
@@ -73,21 +77,36 @@ public sealed record NotesDto(
     IReadOnlyList<NoteQuestionDto> Questions,
     IReadOnlyList<NoteDoubtDto> Doubts,
     NotesGiveDto? Gives,
+    string? Cannot,
+    string? Own,
     DishDto? Dish
 );
 
-public sealed record NoteAmountDto(string Line, string Kind, string? Id, string Name, double? Grams, bool Cooked);
+/// <param name="Others">What else the name may mean; empty where it means one.</param>
+public sealed record NoteAmountDto(
+    string Line,
+    string Kind,
+    string? Id,
+    string Name,
+    double? Grams,
+    bool Cooked,
+    IReadOnlyList<LineOtherDto> Others
+);
 
 public sealed record NoteStepDto(
     string Line,
     [property: OneOf(typeof(NoteAct))] string Act,
     double? MinutesLow,
     double? MinutesHigh,
-    int? Whistles
+    int? Whistles,
+    [property: OneOf(typeof(NoteUntil))] string? Until,
+    bool IfNeeded
 );
 
 /// <param name="Unit">g or min for a figure; null for a choice.</param>
-public sealed record NoteQuestionDto(string Code, string Text, string? Unit, IReadOnlyList<NoteChoiceDto> Choices);
+/// <param name="Likely">What is usual, and is taken until something else is said: a figure or the id of a choice; null where nothing
+/// is.</param>
+public sealed record NoteQuestionDto(string Code, string Text, string? Unit, IReadOnlyList<NoteChoiceDto> Choices, string? Likely);
 
 public sealed record NoteChoiceDto(string Id, string Text);
 

@@ -1,6 +1,7 @@
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.Measures;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Planning;
 using BrightKettle.Server.Work;
@@ -22,7 +23,6 @@ public static class WordsEndpoints
     public static async Task<Results<Ok<IReadOnlyList<WordAnswerDto>>, ProblemHttpResult>> Words(
         WordsRequest request,
         DishRequestReader dishes,
-        CatalogueNames names,
         CancellationToken cancel
     )
     {
@@ -49,7 +49,7 @@ public static class WordsEndpoints
             kitchen.Household.Room.Celsius
         );
         var answers = await dishes.Work.RunAsync(WorkLength.Quick, simulator =>
-            new VagueWords(dishes.Catalogue, names, simulator).Answer(request.Phrase, against)
+            new VagueWords(dishes.Catalogue, simulator).Answer(request.Phrase, against)
         );
         return TypedResults.Ok<IReadOnlyList<WordAnswerDto>>([
             .. answers.Select(a => new WordAnswerDto(a.Code, WordSentences.For(a), a.Low, a.Typical, a.High, a.Unit, a.Confidence)),

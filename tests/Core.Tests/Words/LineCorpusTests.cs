@@ -1,5 +1,6 @@
 using System.Globalization;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.Grammar;
 using BrightKettle.Core.Words.Lines;
 using CsCheck;
 using Xunit;

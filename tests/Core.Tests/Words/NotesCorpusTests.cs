@@ -1,21 +1,27 @@
 using System.Globalization;
-using BrightKettle.Core.Words;
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Units;
+using BrightKettle.Core.Words.FromNotes;
 using Xunit;
 
 namespace BrightKettle.Core.Tests.Words;
 
-/// <summary>Notes as people write them, with what each must mean: notes.txt. Weights may be off by a twentieth, by the cup that was
+/// <summary>Notes as people write them, with what each must mean: notes.txt and notes-more.txt, which was written before it was first
+/// read (12 of 24 wholly right then). Weights may be off by a twentieth, by the cup that was
 /// meant.</summary>
 public class NotesCorpusTests(ITestOutputHelper output)
 {
-    private static readonly NotesReader Reader = new(new CatalogueNames(Kitchens.Catalogue), Kitchens.Catalogue);
+    private static readonly NotesReader Reader = new(Kitchens.Catalogue);
 
     private const double Near = 0.08;
 
-    [Fact]
-    public void Nine_notes_in_ten_are_read_wholly_right_and_19_fields_in_20()
+    [Theory]
+    [InlineData("notes.txt", 40)]
+    [InlineData("notes-more.txt", 24)]
+    public void Nine_notes_in_ten_are_read_wholly_right_and_19_fields_in_20(string name, int least)
     {
-        using var file = typeof(NotesCorpusTests).Assembly.GetManifestResourceStream("notes.txt")!;
+        using var file = typeof(NotesCorpusTests).Assembly.GetManifestResourceStream(name)!;
         using var reader = new StreamReader(file);
         var (notes, whole, fields, right) = (0, 0, 0, 0);
         foreach (var block in reader.ReadToEnd().Split("%\n", StringSplitOptions.RemoveEmptyEntries))
@@ -25,6 +31,11 @@ public class NotesCorpusTests(ITestOutputHelper output)
                 block[(block.IndexOf("=>", StringComparison.Ordinal) + 2)..]
             );
             var (wanted, got) = (Fields(meant), Fields(Told(Reader.Read(text, 240))));
+            if (!wanted.ContainsKey("acts"))
+            {
+                got.Remove("acts");
+            }
+
             var wrong = wanted.Keys.Union(got.Keys).Where(k => !Same(wanted.GetValueOrDefault(k), got.GetValueOrDefault(k))).ToList();
             notes++;
             whole += wrong.Count == 0 ? 1 : 0;
@@ -39,9 +50,80 @@ public class NotesCorpusTests(ITestOutputHelper output)
         }
 
         output.WriteLine($"{whole} of {notes} notes, {right} of {fields} fields");
-        Assert.True(notes >= 40);
+        Assert.True(notes >= least);
         Assert.True(whole >= 0.9 * notes, $"{whole} of {notes} notes wholly right");
         Assert.True(right >= 0.95 * fields, $"{right} of {fields} fields right");
+    }
+
+    /// <summary>With the usual taken where they leave something out, in a kitchen that has everything.</summary>
+    [Fact]
+    public void Every_note_is_a_cook_that_runs_to_its_table()
+    {
+        var (all, fails) = (0, new List<string>());
+        foreach (var text in new[] { "notes.txt", "notes-more.txt" }.SelectMany(Texts))
+        {
+            all++;
+            var read = Reader.Read(text, 240);
+            var asked = new NotesCheck(Kitchens.Catalogue).Questions(read);
+            var answers = new NoteAnswers().WithLikely(asked);
+            var notes = answers.PutInto(read, Kitchens.Catalogue);
+            if (
+                NotesCook.Of(notes, answers, Kitchens.Catalogue, PlaceOf(notes), NodaTime.Instant.FromUtc(2026, 11, 28, 8, 0))
+                is not { } cook
+            )
+            {
+                fails.Add($"{notes.Title}: no cook");
+            }
+            else if (CookRules.Check(cook) is { } fault)
+            {
+                fails.Add($"{notes.Title}: {fault.Code} at {cook.Actions[fault.Action!.Value]}");
+            }
+            else if (Kitchens.Model.Run(cook, PotTraits.Reference(cook)) is var run && run.StalledAt is { } stalled)
+            {
+                fails.Add($"{notes.Title}: stalls at {cook.Actions[stalled]}");
+            }
+            else if (run.Final[0].Doneness is not > 30)
+            {
+                fails.Add($"{notes.Title}: pulses end at {run.Final[0].Doneness:0}");
+            }
+        }
+
+        Assert.True(all >= 64);
+        Assert.True(fails.Count == 0, string.Join('\n', fails));
+    }
+
+    private static IEnumerable<string> Texts(string name)
+    {
+        using var reader = new StreamReader(typeof(NotesCorpusTests).Assembly.GetManifestResourceStream(name)!);
+        return
+        [
+            .. reader
+                .ReadToEnd()
+                .Split("%\n", StringSplitOptions.RemoveEmptyEntries)
+                .Select(b => b[..b.IndexOf("=>", StringComparison.Ordinal)]),
+        ];
+    }
+
+    private static CookKitchen PlaceOf(Notes notes)
+    {
+        var slow = Cooking.Pots.Cooker(CookerKind.Slow);
+        var pot = Kitchens.Pot(26, 7);
+        var boils = notes.Steps.Any(s => s.Act is NoteAct.Boil or NoteAct.Simmer);
+        return new(
+            notes.Cooking?.Act switch
+            {
+                NoteAct.Pressure => Cooking.Pots.Cooker(CookerKind.Spring),
+                NoteAct.Whistles => Cooking.Pots.Cooker(CookerKind.Weight),
+                NoteAct.Slow when !boils => slow,
+                _ => pot,
+            },
+            Kitchens.Burner(),
+            Altitude.SeaLevel,
+            Temperature.FromCelsius(20)
+        )
+        {
+            OtherVessels = notes.Cooking?.Act == NoteAct.Slow && boils ? [new(slow, Kitchens.Burner())] : [],
+        };
     }
 
     private static Dictionary<string, string> Fields(string text) =>
@@ -65,6 +147,14 @@ public class NotesCorpusTests(ITestOutputHelper output)
                 );
     }
 
+    /// <summary>What changes nothing in the pot.</summary>
+    private static readonly NoteAct[] Idle = [NoteAct.Other, NoteAct.Leave, NoteAct.Stir, NoteAct.Serve];
+
+    private static string Snake(NoteAct act) =>
+        string.Concat(
+            act.ToString().Select((c, i) => i > 0 && char.IsUpper(c) ? $"_{char.ToLowerInvariant(c)}" : $"{char.ToLowerInvariant(c)}")
+        );
+
     private static string Told(Notes n)
     {
         static string With(NoteAmount a) => string.Create(CultureInfo.InvariantCulture, $"{a.Id}:{a.Grams:0}");
@@ -86,6 +176,7 @@ public class NotesCorpusTests(ITestOutputHelper output)
             n.Has(NoteAct.RiceIn) ? "ricein" : null,
             n.Cooking?.Whistles is { } w ? $"whistles={w}" : null,
             n.Cooking is { Minutes: { } m, Whistles: null } ? string.Create(CultureInfo.InvariantCulture, $"minutes={m.Low:0}") : null,
+            $"acts={string.Join(',', n.Steps.Where(s => !Idle.Contains(s.Act)).Select(s => Snake(s.Act)))}",
         ];
         return string.Join(' ', told.Where(t => t is not null));
     }

@@ -2,6 +2,7 @@ using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Units;
 using BrightKettle.Core.Words;
+using BrightKettle.Core.Words.FromNotes;
 using NodaTime;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
@@ -11,7 +12,7 @@ namespace BrightKettle.Core.Tests.Words;
 /// <summary>Somebody's notes, and what must be asked of them.</summary>
 public class NotesTests
 {
-    private static readonly NotesReader Reader = new(new CatalogueNames(Kitchens.Catalogue), Kitchens.Catalogue);
+    private static readonly NotesReader Reader = new(Kitchens.Catalogue);
     private static readonly NotesCheck Check = new(Kitchens.Catalogue);
 
     private const string Aunt = """
@@ -49,7 +50,10 @@ public class NotesTests
     {
         Assert.Equal(["salt"], Asked(Read(Aunt)).Order());
         Assert.Equal(["pulse"], Asked(Read("simmer for 40 minutes")));
-        Assert.Equal(["minutes", "pulse_grams", "salt", "soak", "water"], Asked(Read("pinto beans, cooked slowly on the stove")).Order());
+        Assert.Equal(
+            ["clock_start", "lid", "minutes", "pulse_grams", "salt", "soak", "water"],
+            Asked(Read("pinto beans, cooked slowly on the stove")).Order()
+        );
         Assert.Equal(
             ["clock_start", "release", "salt", "soak"],
             Asked(Read("250 g pinto beans\n1 l water\nPressure cook for 25 minutes")).Order()
@@ -93,7 +97,7 @@ public class NotesTests
 
     private static Cook? CookOf(Notes notes, NoteAnswers answers) =>
         NotesCook.Of(
-            NotesCook.Answered(notes, answers, Kitchens.Catalogue),
+            answers.PutInto(notes, Kitchens.Catalogue),
             answers,
             Kitchens.Catalogue,
             new CookKitchen(Pot(28, 8), Burner(), Altitude.SeaLevel, Temperature.FromCelsius(20)),
@@ -113,7 +117,7 @@ public class NotesTests
             ClockStart: "boil",
             SaltGrams: 8
         );
-        var notes = NotesCook.Answered(Read("pinto beans, simmered"), answers, Kitchens.Catalogue);
+        var notes = answers.PutInto(Read("pinto beans, simmered"), Kitchens.Catalogue);
         Assert.Empty(Asked(notes).Except(["lid", "clock_start"]));
         Assert.NotNull(CookOf(Read("pinto beans, simmered"), answers));
     }

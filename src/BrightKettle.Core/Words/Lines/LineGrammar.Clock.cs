@@ -1,3 +1,4 @@
+using BrightKettle.Core.Words.Grammar;
 using NodaTime;
 using Superpower.Model;
 
@@ -69,9 +70,9 @@ internal sealed partial class LineGrammar
     private const int LongestDay = 4;
 
     private int DayOrMeal(IReadOnlyList<Token<LineToken>> t, int at) =>
-        vocabulary.Days.At(t, at) is var (_, day) ? day
-        : vocabulary.Weekdays.At(t, at) is var (_, weekday) ? weekday
-        : vocabulary.Clock.At(t, at) is var (_, meal) ? meal
+        Words.Days.At(t, at) is var (_, day) ? day
+        : Words.Weekdays.At(t, at) is var (_, weekday) ? weekday
+        : Words.Clock.At(t, at) is var (_, meal) ? meal
         : 0;
 
     private (LocalTime At, int Length) Shown(IReadOnlyList<Token<LineToken>> t, int at, bool led)
@@ -133,7 +134,7 @@ internal sealed partial class LineGrammar
         if (t[at].Kind == LineToken.Number && token.Split(':', '.', ',') is [{ Length: <= 2 } h, { Length: 2 } m])
         {
             var (hours, minutes) = (int.Parse(h, null), int.Parse(m, null));
-            var unit = vocabulary.Units.At(t, at + 1) is not null;
+            var unit = Words.Units.At(t, at + 1) is not null;
             if (hours < 24 && minutes < 60 && !unit && (token.Contains(':', StringComparison.Ordinal) || led || minutes % 5 == 0))
             {
                 var (evening, more) = Half(t, at + 1, hours, token.Contains(':', StringComparison.Ordinal) && h.Length == 2);
@@ -194,16 +195,16 @@ internal sealed partial class LineGrammar
 
     /// <summary>Whether what follows makes a number an amount or people; nobody counts beans.</summary>
     private bool Counts(IReadOnlyList<Token<LineToken>> t, int at) =>
-        vocabulary.Units.At(t, at) is not null
-        || vocabulary.People.At(t, at) is not null
-        || vocabulary.Kids.At(t, at) is not null
+        Words.Units.At(t, at) is not null
+        || Words.People.At(t, at) is not null
+        || Words.Kids.At(t, at) is not null
         || Name(t, at) is ({ Kind: "extra" }, _);
 
     /// <summary>The hour with am, pm or o'clock behind it; a bare hour up to eleven is an evening's.</summary>
     private (int Hour, int Tokens) Half(IReadOnlyList<Token<LineToken>> t, int at, int hour, bool asShown = false)
     {
         // "6 am Sonntag" is a day, not a morning.
-        if (vocabulary.Halves.At(t, at) is var (half, length) && !(length == 1 && vocabulary.Weekdays.At(t, at + 1) is not null))
+        if (Words.Halves.At(t, at) is var (half, length) && !(length == 1 && Words.Weekdays.At(t, at + 1) is not null))
         {
             return (
                 half == Morning ? hour % 12
@@ -222,26 +223,6 @@ internal sealed partial class LineGrammar
     }
 
     private const string Morning = "morning";
-
-    private static readonly string[] HourWords =
-    [
-        "hour",
-        "hours",
-        "hr",
-        "hrs",
-        "h",
-        "heure",
-        "heures",
-        "hora",
-        "horas",
-        "stunde",
-        "stunden",
-        "ora",
-        "ore",
-        "saat",
-    ];
-
-    private static readonly string[] MinuteWords = ["min", "mins", "minute", "minutes", "minuten", "minutos", "minuti", "dakika"];
 
     /// <summary>in two hours, in an hour and a half, in 90 minutes, dans 2 heures, en dos horas.</summary>
     private Found Relative(IReadOnlyList<Token<LineToken>> t, int at)

@@ -1,3 +1,4 @@
+using BrightKettle.Core.Words.Grammar;
 using Superpower.Model;
 
 namespace BrightKettle.Core.Words.Lines;
@@ -70,12 +71,12 @@ internal sealed partial class LineGrammar
 
         var article = length == 1 && Is(t, next, "a", "an", "un", "una", "une", "ein", "eine", "um", "uma");
         next += length;
-        if (vocabulary.Kids.At(t, next) is var (_, kids))
+        if (Words.Kids.At(t, next) is var (_, kids))
         {
             return new((s, l) => new LinePart.People(s, l, (int)count, true), next + kids - at);
         }
 
-        if (vocabulary.People.At(t, next) is var (_, people))
+        if (Words.People.At(t, next) is var (_, people))
         {
             return new((s, l) => new LinePart.People(s, l, (int)count, false), next + people - at);
         }
@@ -85,8 +86,8 @@ internal sealed partial class LineGrammar
             led
             && !article
             && !Is(t, next, "pm", "o", "h", "uhr", "oclock", "hours", "hour", "ish")
-            && !(Is(t, next, "am") && vocabulary.Weekdays.At(t, next + 1) is null)
-            && vocabulary.Units.At(t, next) is null
+            && !(Is(t, next, "am") && Words.Weekdays.At(t, next + 1) is null)
+            && Words.Units.At(t, next) is null
             && (Name(t, next) is null || t[next - 1].Kind == LineToken.Word || count <= 12)
             ? new((s, l) => new LinePart.People(s, l, (int)count, false), next - at)
             : default;

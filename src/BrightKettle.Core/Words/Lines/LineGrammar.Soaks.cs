@@ -1,3 +1,4 @@
+using BrightKettle.Core.Words.Grammar;
 using NodaTime;
 using Superpower.Model;
 
@@ -10,8 +11,6 @@ internal sealed partial class LineGrammar
 
     /// <summary>Said of what is so already.</summary>
     private static readonly string[] Beens = ["been", "already", "have", "i", "were", "stood", "now", "ago"];
-
-    private static readonly string[] DayWords = ["day", "days", "tag", "jour", "giorno", "dia", "gun"];
 
     private static readonly Duration LongestSoak = Duration.FromHours(48);
 
@@ -33,7 +32,7 @@ internal sealed partial class LineGrammar
             next++;
         }
 
-        if (soaks == 0 && vocabulary.Clock.At(t, next) is var (named, name))
+        if (soaks == 0 && Words.Clock.At(t, next) is var (named, name))
         {
             var spoken = new LocalTime(int.Parse(named[..2], null), int.Parse(named[3..], null));
             return new((s, l) => new LinePart.Since(s, l, spoken, true), next + name - at);
@@ -44,7 +43,7 @@ internal sealed partial class LineGrammar
             return default;
         }
 
-        var half = Enumerable.Range(next, length).Select(i => vocabulary.Halves.At(t, i)?.Means).FirstOrDefault(h => h is not null);
+        var half = Enumerable.Range(next, length).Select(i => Words.Halves.At(t, i)?.Means).FirstOrDefault(h => h is not null);
         if (soaks > 0 && half != Morning)
         {
             return default;
@@ -110,17 +109,5 @@ internal sealed partial class LineGrammar
 
     /// <summary>How many tokens say that something soaks; 0 for none.</summary>
     private int SoakWord(IReadOnlyList<Token<LineToken>> t, int at) =>
-        at < t.Count && vocabulary.Words.At(t, at) is ("soak:overnight", var length) ? length : 0;
-
-    /// <summary>two hours, 90 minutes, a day.</summary>
-    private (Duration? Span, int Length) Span(IReadOnlyList<Token<LineToken>> t, int at)
-    {
-        var (value, length) = Number(t, at);
-        var next = at + length;
-        next += Is(t, next, "-") ? 1 : 0;
-        return length > 0 && Is(t, next, HourWords) ? ((Duration?)Duration.FromHours(value), next + 1 - at)
-            : length > 0 && Is(t, next, DayWords) ? (Duration.FromDays(value), next + 1 - at)
-            : length > 0 && Is(t, next, MinuteWords) ? (Duration.FromMinutes(value), next + 1 - at)
-            : (null, 0);
-    }
+        at < t.Count && Words.Words.At(t, at) is ("soak:overnight", var length) ? length : 0;
 }

@@ -1,10 +1,11 @@
+using BrightKettle.Core.Words.Grammar;
 using NodaTime;
 using Superpower.Model;
 
 namespace BrightKettle.Core.Words.Lines;
 
 /// <summary>Reads a line part by part: at each place the longest that can be read; what nothing reads stands as unread.</summary>
-internal sealed partial class LineGrammar(Vocabulary vocabulary)
+internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar(vocabulary)
 {
     /// <summary>A part with the tokens that it takes.</summary>
     private readonly record struct Found(Func<int, int, LinePart>? Part, int Tokens);
@@ -12,7 +13,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
     /// <param name="line">In composed form.</param>
     public IReadOnlyList<LinePart> Read(string line)
     {
-        var tokens = LineTokens.Of(LineTokens.Fold(line));
+        var tokens = Tokens(line);
         var parts = new List<LinePart>();
         for (var at = 0; at < tokens.Count; )
         {
@@ -20,7 +21,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             if (best.Tokens == 0)
             {
                 var word = tokens[at];
-                if (word.Kind is LineToken.Word or LineToken.Number && !vocabulary.Idle.Contains(word.ToStringValue()))
+                if (word.Kind is LineToken.Word or LineToken.Number && !Words.Idle.Contains(word.ToStringValue()))
                 {
                     parts.Add(
                         new LinePart.Unread(
@@ -39,7 +40,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             var start = first.Position.Absolute;
             if (best.Part is { } make)
             {
-                parts.Add(make(start, last.Position.Absolute + last.Span.Length - start));
+                parts.Add(make(start, EndOf(last, line) - start));
             }
 
             at += best.Tokens;
@@ -62,7 +63,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
     /// <summary>In the order in which they win where they are equally long.</summary>
     private IEnumerable<Found> Tries(IReadOnlyList<Token<LineToken>> t, int at)
     {
-        if (vocabulary.Dishes.At(t, at) is var (dish, dishLength))
+        if (Words.Dishes.At(t, at) is var (dish, dishLength))
         {
             yield return new(
                 (s, l) =>
@@ -92,17 +93,17 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         yield return Loose(t, at);
         yield return Word(t, at);
         yield return Without(t, at);
-        if (vocabulary.Days.At(t, at) is var (day, dayLength))
+        if (Words.Days.At(t, at) is var (day, dayLength))
         {
             yield return new((s, l) => new LinePart.Day(s, l, int.Parse(day, null)), dayLength);
         }
 
-        if (vocabulary.Weekdays.At(t, at) is var (weekday, weekLength))
+        if (Words.Weekdays.At(t, at) is var (weekday, weekLength))
         {
             yield return new((s, l) => new LinePart.Weekday(s, l, Enum.Parse<IsoDayOfWeek>(weekday, ignoreCase: true)), weekLength);
         }
 
-        if (vocabulary.Clock.At(t, at) is var (hour, hourLength))
+        if (Words.Clock.At(t, at) is var (hour, hourLength))
         {
             var (h, m) = (int.Parse(hour[..2], null), int.Parse(hour[3..], null));
             yield return new((s, l) => new LinePart.Time(s, l, new LocalTime(h, m)), hourLength);
@@ -110,27 +111,27 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
     }
 
     private Found Word(IReadOnlyList<Token<LineToken>> t, int at) =>
-        vocabulary.Words.At(t, at) is var (means, length)
+        Words.Words.At(t, at) is var (means, length)
         && means.Split(':') is [var of, var what]
         // "Dry chickpeas" are dry seed, whatever becomes of them.
         && !(length == 1 && Is(t, at, Dried) && Name(t, at + 1) is ({ Kind: "pulse" }, _))
         // Frozen corn: how something comes that this product does not know.
-        && !(vocabulary.Before.At(t, at) is var (_, how) && how == length && IsUnknown(t, at + how))
+        && !(Words.Before.At(t, at) is var (_, how) && how == length && IsUnknown(t, at + how))
             ? new((s, l) => new LinePart.Said(s, l, of, what), length)
             : default;
 
     /// <summary>A word that nothing reads; another word of how something comes is not asked further.</summary>
     private bool IsUnknown(IReadOnlyList<Token<LineToken>> t, int at) =>
         at < t.Count
-        && vocabulary.Before.At(t, at) is null
+        && Words.Before.At(t, at) is null
         && t[at].Kind == LineToken.Word
-        && !vocabulary.Idle.Contains(t[at].ToStringValue())
+        && !Words.Idle.Contains(t[at].ToStringValue())
         && Best(t, at).Tokens == 0;
 
     /// <summary>no onion, without rice, not soaked, skip the coconut.</summary>
     private Found Without(IReadOnlyList<Token<LineToken>> t, int at)
     {
-        if (vocabulary.Without.At(t, at) is not var (_, no))
+        if (Words.Without.At(t, at) is not var (_, no))
         {
             return default;
         }
@@ -141,7 +142,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             next++;
         }
 
-        if (vocabulary.Names.At(t, next) is var (name, length))
+        if (Words.Names.At(t, next) is var (name, length))
         {
             return name.Kind == "rice"
                 ? new((s, l) => new LinePart.Said(s, l, "rice", "none"), next + length - at)
@@ -149,7 +150,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         }
 
         // "Not soupy" says what is not wanted, and nothing else.
-        return vocabulary.Words.At(t, next) is not ({ } means, var words) ? default
+        return Words.Words.At(t, next) is not ({ } means, var words) ? default
             : means.StartsWith("soak:", StringComparison.Ordinal)
                 ? new((s, l) => new LinePart.Said(s, l, "soak", "none"), next + words - at)
             : new(
@@ -162,7 +163,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
     private Found Amounted(IReadOnlyList<Token<LineToken>> t, int at)
     {
         // "Half-cooked beans" are no half of anything.
-        if (vocabulary.Before.At(t, at) is null && Amount(t, at) is var (amount, length) && length > 0)
+        if (Words.Before.At(t, at) is null && Amount(t, at) is var (amount, length) && length > 0)
         {
             var next = at + length;
             while (
@@ -174,16 +175,16 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
             }
 
             // A tin of tomatoes is a name; a tin of beans an amount of them.
-            if (Thing(t, next) is not { } counted)
+            if (ThingAt(t, next) is not { } counted)
             {
                 return default;
             }
 
             amount = Weighed(amount, counted.Name);
-            return counted.Name.Kind == "extra" || amount.Unit != "piece" ? counted.Part(amount, next - at) : default;
+            return counted.Name.Kind == "extra" || amount.Unit != "piece" ? Part(counted, amount, next - at) : default;
         }
 
-        if (Thing(t, at) is not { } thing)
+        if (ThingAt(t, at) is not { } thing)
         {
             return default;
         }
@@ -202,42 +203,13 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
         // "Basmati 300": nobody counts grains.
         after = more > 0 && Stands(t, from + more) ? Weighed(after, thing.Name) : after;
         return more > 0 && after.Unit != "piece" && !BelongsToNext(t, from + more)
-            ? thing.Part(after, from + more - at - thing.Length)
-            : thing.Part(null, 0);
+            ? Part(thing, after, from + more - at - thing.Length)
+            : Part(thing, null, 0);
     }
 
-    /// <summary>A large bare number of a pulse or a rice are grams.</summary>
-    private static SaidAmount Weighed(SaidAmount amount, SpokenName name) =>
-        amount is { Unit: "piece", Value: >= LeastBareGrams and <= MostBareGrams } && name.Kind != "extra"
-            ? amount with
-            {
-                Unit = "g",
-            }
-            : amount;
-
-    private const double LeastBareGrams = 50;
-
-    private const double MostBareGrams = 3000;
-
-    /// <summary>What was said ends here: with the line, a comma or another name.</summary>
-    private bool Stands(IReadOnlyList<Token<LineToken>> t, int at) =>
-        at >= t.Count || t[at].Kind == LineToken.Mark || Is(t, at, "and", "y", "et", "und", "e", "with", "for") || Name(t, at) is not null;
-
-    private static readonly string[] Dried =
-    [
-        "dry",
-        "dried",
-        "seco",
-        "secos",
-        "secas",
-        "seca",
-        "secs",
-        "secche",
-        "secchi",
-        "getrocknet",
-        "kuru",
-        "raw",
-    ];
+    /// <param name="more">Tokens of the amount.</param>
+    private static Found Part(Thing thing, SaidAmount? amount, int more) =>
+        new((s, l) => new LinePart.Named(s, l, thing.Name.Kind, thing.Name.Ids, amount, false) { Is = thing.Is }, thing.Length + more);
 
     /// <summary>An amount between two names: the second's, unless that one has its own behind it.</summary>
     private bool BelongsToNext(IReadOnlyList<Token<LineToken>> t, int at) =>
@@ -252,56 +224,4 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary)
     /// <summary>"…, 200 g of rice": the amount belongs to what follows.</summary>
     private bool NamesFollow(IReadOnlyList<Token<LineToken>> t, int at) =>
         at < t.Count && Is(t, at, "of", "de", "di", "d", "von", "dried", "dry") && Name(t, at + 1) is not null;
-
-    private (SpokenName Name, int Length)? Name(IReadOnlyList<Token<LineToken>> t, int at)
-    {
-        if (vocabulary.Names.At(t, at) is not var (name, length))
-        {
-            return null;
-        }
-
-        return
-            name.Beside
-            && !Enumerable
-                .Range(0, t.Count)
-                .Any(i =>
-                    (i < at || i >= at + length)
-                    && (vocabulary.Names.At(t, i) is ({ Beside: false }, _) || vocabulary.Words.At(t, i) is not null)
-                )
-            ? null
-            : (name, length);
-    }
-
-    private (SaidAmount Amount, int Length) Amount(IReadOnlyList<Token<LineToken>> t, int at)
-    {
-        var (value, digits) = Number(t, at);
-        if (digits == 0)
-        {
-            return default;
-        }
-
-        var next = at + digits;
-        while (next < t.Count && Is(t, next, "a", "an", "x", "of"))
-        {
-            next++;
-        }
-
-        if (vocabulary.Units.At(t, next) is var (unit, words))
-        {
-            var said = unit switch
-            {
-                "kg" => new SaidAmount(1000 * value, "g"),
-                "oz" => new SaidAmount(28.35 * value, "g"),
-                "lb" => new SaidAmount(453.6 * value, "g"),
-                "l" => new SaidAmount(1000 * value, "ml"),
-                _ => new SaidAmount(value, unit),
-            };
-            return (said, next + words - at);
-        }
-
-        return digits == 1 && t[at].Kind == LineToken.Word && value == 1 ? default : (new SaidAmount(value, "piece"), digits);
-    }
-
-    private static bool Is(IReadOnlyList<Token<LineToken>> t, int at, params string[] words) =>
-        at >= 0 && at < t.Count && words.Contains(t[at].ToStringValue());
 }

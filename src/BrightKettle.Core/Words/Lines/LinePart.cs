@@ -1,10 +1,7 @@
+using BrightKettle.Core.Words.Grammar;
 using NodaTime;
 
 namespace BrightKettle.Core.Words.Lines;
-
-/// <summary>An amount as it was said.</summary>
-/// <param name="Unit">g, ml, cup, glass, mug, tin, packet, tbsp, tsp, handful or piece.</param>
-public sealed record SaidAmount(double Value, string Unit);
 
 /// <summary>Something that a line says.</summary>
 /// <param name="Start">Where it stands in the line, from 0.</param>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../lib/messages/say';
   import { household } from '../lib/state/kitchen.svelte';
   import { FromNotes } from '../lib/state/notes.svelte';
   import NotesAsked from '../lib/features/notes/NotesAsked.svelte';
@@ -17,8 +18,7 @@
   async function file(event: Event & { currentTarget: HTMLInputElement }) {
     const chosen = event.currentTarget.files?.[0];
     if (chosen) {
-      notes.text = await chosen.text();
-      await notes.read();
+      await notes.read(await chosen.text());
     }
   }
 
@@ -32,38 +32,33 @@
 
 <div class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
   <section class="dish flex flex-col p-4">
-    <h1 class="text-2xl">From somebody’s notes</h1>
-    <label class="mt-2 mb-1 text-sm font-semibold" for="notes">Paste them, or a recipe as JSON-LD</label>
+    <h1 class="text-2xl">{say('note.title')}</h1>
+    <label class="mt-2 mb-1 text-sm font-semibold" for="notes">{say('note.field')}</label>
     <textarea
       id="notes"
       class="textarea min-h-72 w-full flex-1 text-base leading-6"
       placeholder={example}
-      bind:value={notes.text}
-      aria-invalid={notes.problem?.field === 'text' ? true : undefined}></textarea>
-    {#if notes.problem}<p class="text-error mt-2" role="alert">{notes.problem.detail}</p>{/if}
-    <div class="mt-3 flex flex-wrap items-center gap-3">
-      <button class="btn btn-primary" onclick={() => notes.read()} disabled={!notes.text.trim()}
-        >Read them</button
-      >
-      <input
-        class="file-input max-w-full"
-        type="file"
-        accept=".txt,.json,.html,.htm,.md"
-        aria-label="Or from a file"
-        onchange={file}
-      />
-    </div>
+      value={notes.text}
+      oninput={(e) => notes.type(e.currentTarget.value)}
+      aria-invalid={notes.problem?.field === 'text' ? true : undefined}
+      aria-describedby="notes-problem"></textarea>
+    <p id="notes-problem" class="text-error mt-2 empty:hidden" role="alert">{notes.problem?.detail ?? ''}</p>
+    <input
+      class="file-input mt-3 max-w-full"
+      type="file"
+      accept=".txt,.json,.html,.htm,.md"
+      aria-label={say('note.file')}
+      onchange={file}
+    />
   </section>
   {#if notes.found}
     <div class="flex flex-col gap-5">
       <NotesAsked {notes} onplan={plan} />
-      <NotesRead found={notes.found} />
+      <NotesRead found={notes.found} onmean={(field, id) => notes.answer(field, id)} />
     </div>
   {:else if household.kitchen.state === 'failed'}
     <Notice title={household.kitchen.problem.title} text={household.kitchen.problem.detail} />
   {:else}
-    <p class="self-center p-6 text-lg">
-      Amounts, times and actions are picked out; what is missing is asked, and nothing is guessed.
-    </p>
+    <p class="self-center p-6 text-lg">{say('note.empty')}</p>
   {/if}
 </div>

@@ -30,6 +30,9 @@ export const fieldOf: Record<string, keyof NoteAnswers> = {
   salt: 'saltGrams',
 };
 
+/** A hand that rests so long has typed a line to its end, milliseconds. */
+const rests = 400;
+
 /** Notes that are being read: what was found, what is asked, what was answered. */
 export class FromNotes {
   text = $state('');
@@ -59,9 +62,29 @@ export class FromNotes {
   /** Asked before the kitchen was there: it is asked as soon as it is. */
   #waiting = false;
 
-  read() {
+  #timer: ReturnType<typeof setTimeout> | undefined;
+
+  /** The hand types: the notes are read when it rests, and what was answered before stays answered. */
+  type(text: string) {
+    this.text = text;
+    clearTimeout(this.#timer);
+    this.#asked++;
+    if (text.trim()) this.#timer = setTimeout(() => void this.#ask(), rests);
+    else this.clear();
+  }
+
+  /** Other notes: nothing of them was answered yet. */
+  read(text: string) {
+    clearTimeout(this.#timer);
+    this.text = text;
     this.answers = { ...unanswered };
     return this.#ask();
+  }
+
+  clear() {
+    this.answers = { ...unanswered };
+    this.found = null;
+    this.problem = null;
   }
 
   answer(field: keyof NoteAnswers, value: string | number | null) {

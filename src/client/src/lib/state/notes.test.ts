@@ -27,8 +27,7 @@ describe('somebody’s notes', () => {
   it('are read against a pot of this kitchen, and an answer is added to those before', async () => {
     const from = new FromNotes();
     from.begin(kitchen);
-    from.text = 'pinto beans';
-    await from.read();
+    await from.read('pinto beans');
     await from.answer('lid', 'ajar');
     await from.answer('waterGrams', 1500);
     const [text, answers, dish] = notes.mock.lastCall!;
@@ -39,8 +38,7 @@ describe('somebody’s notes', () => {
 
   it('are read as soon as the kitchen is there, when they were asked for before', async () => {
     const from = new FromNotes();
-    from.text = 'pinto beans';
-    await from.read();
+    await from.read('pinto beans');
     expect(notes).not.toHaveBeenCalled();
     from.begin(kitchen);
     await Promise.resolve();
@@ -62,18 +60,48 @@ describe('somebody’s notes', () => {
     expect(from.found?.title).toBe('newer');
   });
 
+  it('are read when the hand rests, once, and emptied with the field', async () => {
+    vi.useFakeTimers();
+    const from = new FromNotes();
+    from.begin(kitchen);
+    from.type('pin');
+    await vi.advanceTimersByTimeAsync(300);
+    from.type('pinto');
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(notes).toHaveBeenCalledTimes(1);
+    expect(notes.mock.lastCall![0]).toBe('pinto');
+    from.type('');
+    expect(from.found).toBeNull();
+    vi.useRealTimers();
+  });
+
+  it('never show an answer to what is no longer there', async () => {
+    vi.useFakeTimers();
+    const from = new FromNotes();
+    from.begin(kitchen);
+    let late: (a: unknown) => void = () => {};
+    notes.mockImplementationOnce(() => new Promise((resolve) => (late = resolve)));
+    from.type('pinto');
+    await vi.advanceTimersByTimeAsync(1000);
+    from.type('');
+    late(found({ title: 'older' }));
+    await vi.advanceTimersByTimeAsync(1);
+    expect(from.found).toBeNull();
+    vi.useRealTimers();
+  });
+
   it('begin with no answers when they are read anew', async () => {
     const from = new FromNotes();
     from.begin(kitchen);
     await from.answer('lid', 'on');
-    await from.read();
+    await from.read('pinto');
     expect(notes.mock.lastCall![1].lid).toBeNull();
   });
 
   it('keep what was found when the kettle does not answer', async () => {
     const from = new FromNotes();
     from.begin(kitchen);
-    await from.read();
+    await from.read('pinto');
     notes.mockResolvedValueOnce({ ok: false, problem: { status: 0, code: 'x', title: '', detail: 'gone' } });
     await from.answer('lid', 'on');
     expect(from.problem?.detail).toBe('gone');
@@ -86,7 +114,7 @@ describe('somebody’s notes', () => {
     notes.mockResolvedValueOnce(
       found({ dish: { pulseId: 'pinto', serveAtLocal: '2026-11-25T19:00' } as Notes['dish'] }),
     );
-    await from.read();
+    await from.read('pinto');
     from.keep();
     expect(readDraft()?.pulseId).toBe('pinto');
   });

@@ -14,21 +14,43 @@
 
 <section class="dish p-4" aria-labelledby="asked-title">
   <h2 id="asked-title" class="text-xl">
-    {found.title ?? 'These notes'}{found.people ? `, for ${found.people}` : ''}
+    {say('note.named', {
+      title: found.title ?? say('note.unnamed'),
+      people: found.people === null ? null : String(found.people),
+    })}
   </h2>
   {#each found.doubts as doubt (doubt.code)}
     <p class="bg-warning text-warning-content mt-2 rounded-lg px-3 py-2" role="alert">{doubt.text}</p>
   {/each}
+  <div aria-live="polite">
+    {#if found.gives}
+      <h3 class="mt-3 font-semibold">{say('note.followed')}</h3>
+      <p>{found.gives.text}</p>
+      {#each found.gives.gates as gate (gate.code)}
+        <p class="text-error mt-2 font-semibold" role="alert">{say(`caution.${gate.code}.text`)}</p>
+      {/each}
+    {:else if found.cannot}
+      <p class="mt-2">{found.cannot}</p>
+    {/if}
+    {#if found.own}
+      <h3 class="mt-3 font-semibold">{say('note.ours')}</h3>
+      <p>{found.own}</p>
+    {/if}
+  </div>
+  {#if found.dish}
+    <button class="btn btn-primary mt-3" onclick={onplan}>{say('note.plan')}</button>
+  {/if}
   {#if found.questions.length}
-    <p class="mt-2">They leave out:</p>
+    <p class="mt-4">{say('note.asked')}</p>
     <div class="mt-2 grid gap-4 sm:grid-cols-2">
       {#each found.questions as q (q.code)}
         {@const field = fieldOf[q.code]}
+        {@const value = String((field && notes.answers[field]) ?? q.likely ?? '')}
         {#if field && q.choices.length}
           <Choice
             legend={q.text}
             name={q.code}
-            value={String(notes.answers[field] ?? '')}
+            {value}
             options={q.choices.map((c) => ({ id: c.id, name: c.text }))}
             onchange={(id) => notes.answer(field, id)}
             error={fault(q.code)}
@@ -50,6 +72,7 @@
                 type="number"
                 min="0"
                 inputmode="decimal"
+                {value}
                 aria-invalid={fault(q.code) ? true : undefined}
                 onchange={(e) =>
                   e.currentTarget.value !== '' && notes.answer(field, e.currentTarget.valueAsNumber)}
@@ -61,14 +84,5 @@
         {/if}
       {/each}
     </div>
-  {:else}
-    {#if found.gives}<p class="mt-2">{found.gives.text}</p>
-      {#each found.gives.gates as gate (gate.code)}
-        <p class="text-error mt-2 font-semibold" role="alert">{say(`caution.${gate.code}.text`)}</p>
-      {/each}
-    {/if}
-    {#if found.dish}
-      <button class="btn btn-primary mt-3" onclick={onplan}>Plan this dinner</button>
-    {/if}
   {/if}
 </section>

@@ -1,6 +1,6 @@
 using Superpower.Model;
 
-namespace BrightKettle.Core.Words.Lines;
+namespace BrightKettle.Core.Words.Grammar;
 
 /// <summary>Phrases by their words, so that the longest at a place is found at once; plurals and genders are one.</summary>
 internal sealed class Phrases<T>
@@ -15,6 +15,9 @@ internal sealed class Phrases<T>
 
     private readonly Node _root = new();
 
+    /// <summary>Every word of every phrase.</summary>
+    public HashSet<string> Words { get; } = [];
+
     /// <summary>The first meaning that a phrase was given stays.</summary>
     public void Learn(string phrase, T means)
     {
@@ -24,6 +27,11 @@ internal sealed class Phrases<T>
             if (Key(token) is not { } key)
             {
                 continue;
+            }
+
+            if (token.Kind == LineToken.Word)
+            {
+                Words.Add(token.ToStringValue());
             }
 
             if (!node.Next.TryGetValue(key, out var next))
@@ -37,6 +45,18 @@ internal sealed class Phrases<T>
         if (node != _root)
         {
             node.Means ??= means;
+        }
+    }
+
+    /// <summary>Phrases by what they mean.</summary>
+    public void LearnAll(IReadOnlyDictionary<T, IReadOnlyList<string>> words)
+    {
+        foreach (var (means, said) in words)
+        {
+            foreach (var phrase in said)
+            {
+                Learn(phrase, means);
+            }
         }
     }
 

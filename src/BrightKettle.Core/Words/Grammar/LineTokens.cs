@@ -4,7 +4,7 @@ using Superpower.Model;
 using Superpower.Parsers;
 using Superpower.Tokenizers;
 
-namespace BrightKettle.Core.Words.Lines;
+namespace BrightKettle.Core.Words.Grammar;
 
 /// <summary>What a line is made of.</summary>
 internal enum LineToken

@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
@@ -6,7 +5,7 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Core.Units;
 using NodaTime;
 
-namespace BrightKettle.Core.Words;
+namespace BrightKettle.Core.Words.Measures;
 
 /// <summary>What a vague word means here.</summary>
 /// <param name="Code">Stable: what kind of answer it is; sentences stand elsewhere.</param>
@@ -33,19 +32,15 @@ public sealed record WordsKitchen(
 );
 
 /// <summary>Numbers for vague words, and words for numbers.</summary>
-public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames names, Simulator simulator)
+public sealed class VagueWords(PulseCatalogue catalogue, Simulator simulator)
 {
+    private readonly MeasureGrammar _grammar = new(catalogue);
+
     /// <summary>Marks of a hob's dial where nobody says how many: most have 6 or 9.</summary>
     private const int UsualMarks = 9;
     private const int FewMarks = 6;
 
     private const int MostLetters = 120;
-    private const double MostNumber = 100_000;
-
-    private const double Inch = 2.54;
-
-    /// <summary>A finger lying on the beans, cm (confidence D: 1.5 to 2).</summary>
-    private const double Finger = 1.7;
 
     /// <summary>Everything the phrase can mean; empty when it means nothing here.</summary>
     public IReadOnlyList<VagueAnswer> Answer(string phrase, WordsKitchen kitchen)
@@ -57,95 +52,57 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
             return [];
         }
 
-        var text = PlainText.Of(phrase).Trim().ToLowerInvariant();
-
-        if (Slow().IsMatch(text))
+        return _grammar.Read(PlainText.Of(phrase)) switch
         {
-            return Crock(text, kitchen);
-        }
-
-        if (Mark().Match(text) is { Success: true } mark)
-        {
-            return Marked(mark, kitchen.Burner);
-        }
-
-        if (Numbers.At(text, out var rest) is not { High: < MostNumber } number)
-        {
-            return [];
-        }
-
-        rest = rest.TrimStart().TrimStart('-').TrimStart();
-        if (Whistles().IsMatch(rest))
-        {
-            return Whistled((int)Math.Round(number.High), kitchen);
-        }
-
-        if (MinutesAtPressure().IsMatch(rest))
-        {
-            return ToWhistles(number.High, kitchen);
-        }
-
-        if (Over().Match(rest) is { Success: true } over)
-        {
-            var unit = over.Groups[1].Value;
-            var centimetres =
-                number.High
-                * (
-                    unit.StartsWith("inch", StringComparison.Ordinal) || unit == "in" ? Inch
-                    : unit.StartsWith("finger", StringComparison.Ordinal) ? Finger
-                    : unit == "mm" ? 0.1
-                    : 1
-                );
-            return Cover(centimetres, kitchen);
-        }
-
-        return Measured(number, rest, kitchen);
+            MeasurePhrase.Crock crock => Crock(crock.Setting, kitchen),
+            MeasurePhrase.Mark mark => Marked(mark, kitchen.Burner),
+            MeasurePhrase.Whistles whistles => Whistled(whistles.Count, kitchen),
+            MeasurePhrase.AtPressure pressure => ToWhistles(pressure.Minutes, kitchen),
+            MeasurePhrase.Over over => Cover(over.Centimetres, kitchen),
+            MeasurePhrase.Measured measured => Measured(measured, kitchen),
+            _ => [],
+        };
     }
 
-    private List<VagueAnswer> Measured((double Low, double High) number, string rest, WordsKitchen kitchen)
+    private List<VagueAnswer> Measured(MeasurePhrase.Measured said, WordsKitchen kitchen)
     {
-        if (HouseholdMeasure.At(rest) is not ({ } measure, var of))
-        {
-            return [];
-        }
-
-        of = of.StartsWith("of ", StringComparison.Ordinal) ? of[3..] : of;
+        var measure = said.In;
         var (low, typical, high) =
             measure.Kind == "household_cup"
                 ? (kitchen.CupMillilitres, kitchen.CupMillilitres, kitchen.CupMillilitres)
                 : (measure.Low, measure.Typical, measure.High);
-        var middle = (number.Low + number.High) / 2;
-        var volume = measure.Kind != "mass";
+        var middle = (said.Low + said.High) / 2;
         var amount = new VagueAnswer(
-            volume ? "volume" : "mass",
-            number.Low * low,
+            measure.IsVolume ? "volume" : "mass",
+            said.Low * low,
             middle * typical,
-            number.High * high,
-            volume ? "mL" : "g",
+            said.High * high,
+            measure.IsVolume ? "mL" : "g",
             measure.Confidence
         )
         {
-            Of = of.Length > 0 ? of : null,
+            Of = said.Of,
         };
         var answers = new List<VagueAnswer> { amount };
         if (measure.Drained is { } drained)
         {
-            answers.Add(
-                new("drained", number.Low * drained * 0.95, middle * drained, number.High * drained * 1.05, "g", measure.Confidence)
-            );
+            answers.Add(new("drained", said.Low * drained * 0.95, middle * drained, said.High * drained * 1.05, "g", measure.Confidence));
         }
 
-        if (volume && names.In(of).FirstOrDefault(n => n.Kind != "extra") is { } thing)
+        var (pulse, rice) = (said.Pulse is { } p ? catalogue.FindPulse(p) : null, said.Rice is { } r ? catalogue.FindRice(r) : null);
+        if (measure.IsVolume && (pulse?.GramsPerCup ?? rice?.GramsPerCup) is { } perCup)
         {
-            var perCup = thing.Kind == "pulse" ? catalogue.FindPulse(thing.Id)!.GramsPerCup : catalogue.FindRice(thing.Id)!.GramsPerCup;
             double Grams(double millilitres) => millilitres * perCup / Portions.TableCupMillilitres;
             answers.Add(
-                new("weighs", Grams(amount.Low), Grams(amount.Typical), Grams(amount.High), "g", measure.Confidence) { Of = thing.Name }
+                new("weighs", Grams(amount.Low), Grams(amount.Typical), Grams(amount.High), "g", measure.Confidence)
+                {
+                    Of = pulse?.Said ?? rice!.Said,
+                }
             );
         }
 
         // Plain units are turned back into words.
-        if (measure.Id is "millilitre" or "litre")
+        if (measure.Id is "ml" or "l")
         {
             answers.AddRange(Back(amount.Typical, kitchen));
         }
@@ -193,12 +150,11 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
         ];
     }
 
-    private static List<VagueAnswer> Marked(Match mark, Burner burner)
+    private static List<VagueAnswer> Marked(MeasurePhrase.Mark mark, Burner burner)
     {
-        var at = double.Parse(mark.Groups["n"].Value, null);
         double Watts(int marks) =>
-            burner.Least.Watts + ((burner.Most.Watts - burner.Least.Watts) * Math.Clamp((at - 1) / (marks - 1), 0, 1));
-        if (mark.Groups["of"].Length > 0 && int.Parse(mark.Groups["of"].Value, null) is > 1 and <= 20 and var marks)
+            burner.Least.Watts + ((burner.Most.Watts - burner.Least.Watts) * Math.Clamp((mark.At - 1) / (marks - 1), 0, 1));
+        if (mark.Of is { } marks)
         {
             return [new("flame", Watts(marks) * 0.85, Watts(marks), Watts(marks) * 1.15, "W", "C") { Of = burner.Name }];
         }
@@ -259,17 +215,13 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
     }
 
     /// <summary>A slow cooker two thirds full of water from the tap, run for ten hours.</summary>
-    private List<VagueAnswer> Crock(string text, WordsKitchen kitchen)
+    private List<VagueAnswer> Crock(Flame flame, WordsKitchen kitchen)
     {
         var slow = kitchen.Slow
             ?? new("typical", "a 6 L slow cooker", Length.FromCentimetres(24), Volume.FromMillilitres(6000))
             {
                 Cooker = Cooker.Typical(CookerKind.Slow, 6000),
             };
-        var flame =
-            text.Contains("warm", StringComparison.Ordinal) ? Flame.Warm
-            : text.Contains("low", StringComparison.Ordinal) && !text.Contains("high", StringComparison.Ordinal) ? Flame.Low
-            : Flame.High;
         var pinch = new PulseIngredient("p", Mass.FromGrams(1), catalogue.Pulses[0], new Pace(1, 0));
         var cook = new Cook(
             new CookKitchen(slow, kitchen.Burner, Altitude.SeaLevel, Temperature.FromCelsius(kitchen.RoomCelsius)),
@@ -300,19 +252,4 @@ public sealed partial class VagueWords(PulseCatalogue catalogue, CatalogueNames 
 
         return answers;
     }
-
-    [GeneratedRegex(@"\b(?:high|low|warm)\b.*\b(?:slow|crock)|\b(?:slow|crock).*\b(?:high|low|warm)\b")]
-    private static partial Regex Slow();
-
-    [GeneratedRegex(@"^(?:mark|gas mark|setting|number)\s*(?<n>\d{1,2}(?:\.\d)?)(?:\s*(?:of|/)\s*(?<of>\d{1,2}))?$")]
-    private static partial Regex Mark();
-
-    [GeneratedRegex(@"^whistles?\b")]
-    private static partial Regex Whistles();
-
-    [GeneratedRegex(@"^(?:min|mins|minutes?)\b.*\b(?:pressure|whistles?)\b")]
-    private static partial Regex MinutesAtPressure();
-
-    [GeneratedRegex(@"^(inch|inches|in|fingers?|finger's breadth|cm|mm)\b\s*(?:over|above|of water over|of water above|deep over)?.*$")]
-    private static partial Regex Over();
 }

@@ -1,6 +1,6 @@
 using Superpower.Model;
 
-namespace BrightKettle.Core.Words.Lines;
+namespace BrightKettle.Core.Words.Grammar;
 
 /// <summary>How what is named comes into the kitchen; <see cref="SpokenWords.Before"/> and <see cref="SpokenWords.Behind"/> say it.</summary>
 public static class Quality
@@ -24,22 +24,19 @@ public static class Quality
 }
 
 /// <content>Frozen peas, peas from the freezer, cooked black beans, 400 g leftover rice, basmati beside.</content>
-internal sealed partial class LineGrammar
+internal abstract partial class SpokenGrammar
 {
     /// <summary>A name with how it comes.</summary>
-    private sealed record NamedThing(SpokenName Name, IReadOnlyList<string> Is, int Length)
-    {
-        /// <param name="more">Tokens of the amount.</param>
-        public Found Part(SaidAmount? amount, int more) =>
-            new((s, l) => new LinePart.Named(s, l, Name.Kind, Name.Ids, amount, false) { Is = Is }, Length + more);
-    }
+    /// <param name="Is">Each of <see cref="Quality"/>.</param>
+    /// <param name="Length">Tokens that it takes.</param>
+    protected sealed record Thing(SpokenName Name, IReadOnlyList<string> Is, int Length);
 
-    private NamedThing? Thing(IReadOnlyList<Token<LineToken>> t, int at)
+    protected Thing? ThingAt(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var (found, next) = (new List<string>(), at);
         (SpokenName Name, int Length)? name;
         // A name may begin with such a word: fresh tomatoes.
-        while ((name = Name(t, next)) is null && vocabulary.Before.At(t, next) is var (quality, length) && Comes(t, next, quality))
+        while ((name = Name(t, next)) is null && Words.Before.At(t, next) is var (quality, length) && Comes(t, next, quality))
         {
             found.Add(quality);
             next += length;
@@ -59,9 +56,9 @@ internal sealed partial class LineGrammar
 
         // "In the fridge soaking" says more than "in the fridge"; before a name it is rather that one's.
         if (
-            vocabulary.Behind.At(t, behind) is var (also, words)
+            Words.Behind.At(t, behind) is var (also, words)
             && Fits(also, named.Name)
-            && !(vocabulary.Words.At(t, behind) is var (_, longer) && longer > words)
+            && !(Words.Words.At(t, behind) is var (_, longer) && longer > words)
             && !(behind > next && Name(t, behind + words) is not null)
         )
         {
@@ -74,7 +71,7 @@ internal sealed partial class LineGrammar
 
     /// <summary>A pulse that nobody sells green does not come fresh: the word stands unread.</summary>
     private bool Fits(string quality, SpokenName name) =>
-        quality != Quality.Green || name.Kind != "pulse" || name.Ids.Any(vocabulary.SoldGreen.Contains);
+        quality != Quality.Green || name.Kind != "pulse" || name.Ids.Any(Words.SoldGreen.Contains);
 
     /// <summary>"Perfectly cooked lentils" are how they shall be, "cooked lentils" how they come.</summary>
     private bool Comes(IReadOnlyList<Token<LineToken>> t, int at, string quality) =>

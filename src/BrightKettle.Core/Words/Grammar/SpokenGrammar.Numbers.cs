@@ -1,29 +1,29 @@
 using System.Globalization;
 using Superpower.Model;
 
-namespace BrightKettle.Core.Words.Lines;
+namespace BrightKettle.Core.Words.Grammar;
 
 /// <summary>Numbers and ranges, token by token.</summary>
-internal sealed partial class LineGrammar
+internal abstract partial class SpokenGrammar
 {
     /// <summary>One number, or the middle of a range; how many tokens it takes, 0 for none.</summary>
-    private (double Value, int Tokens) Number(IReadOnlyList<Token<LineToken>> t, int at)
+    protected (double Value, int Tokens) Number(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Range(t, at) is (var low, var high, var length) ? ((low + high) / 2, length) : default;
+
+    /// <summary>One number, low and high alike, or a range; length 0 for none.</summary>
+    protected (double Low, double High, int Tokens) Range(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var (low, first) = One(t, at);
-        if (
+        return
             first == 0
-            || !Is(t, at + first, "-", "–", "to", "or")
+            || !Is(t, at + first, "-", "–", "to", "or", "a", "bis", "ou", "o")
             || One(t, at + first + 1) is not (var high, > 0 and var second)
             || high <= low
-        )
-        {
-            return (low, first);
-        }
-
-        return ((low + high) / 2, first + 1 + second);
+            ? (low, low, first)
+            : (low, high, first + 1 + second);
     }
 
-    private (double Value, int Tokens) One(IReadOnlyList<Token<LineToken>> t, int at)
+    protected (double Value, int Tokens) One(IReadOnlyList<Token<LineToken>> t, int at)
     {
         if (at >= t.Count)
         {
@@ -48,7 +48,7 @@ internal sealed partial class LineGrammar
                     && t[at + 1].ToStringValue().Contains('/', StringComparison.Ordinal)
                     ? (value + Written(t[at + 1].ToStringValue()), 2)
                     : (value, 1);
-            case LineToken.Word when Numbers.Said.TryGetValue(text, out var said) || vocabulary.Numbers.TryGetValue(text, out said):
+            case LineToken.Word when Numbers.Said.TryGetValue(text, out var said) || Words.Numbers.TryGetValue(text, out said):
                 if (
                     text.Length <= 2
                     && at + 1 < t.Count
@@ -59,7 +59,9 @@ internal sealed partial class LineGrammar
                     return (more, 2);
                 }
 
-                return Is(t, at + 1, "and") && Is(t, at + 2, "a") && Is(t, at + 3, "half") ? (said + 0.5, 4) : (said, 1);
+                return Is(t, at + 1, "and") && Is(t, at + 2, "a") && Is(t, at + 3, "half") ? (said + 0.5, 4)
+                    : said is >= 2 and <= 3 && Is(t, at + 1, "quarter", "quarters") ? (said / 4, 2)
+                    : (said, 1);
             default:
                 return default;
         }

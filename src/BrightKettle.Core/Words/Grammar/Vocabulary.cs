@@ -1,6 +1,7 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Words.Measures;
 
-namespace BrightKettle.Core.Words.Lines;
+namespace BrightKettle.Core.Words.Grammar;
 
 /// <summary>A name, and what it may mean: the likeliest first.</summary>
 /// <param name="Kind">pulse, rice or extra.</param>
@@ -32,7 +33,6 @@ internal sealed record SpokenWords(
     IReadOnlyDictionary<string, IReadOnlyList<string>> Weekdays,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Clock,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Halves,
-    IReadOnlyDictionary<string, IReadOnlyList<string>> Units,
     IReadOnlyList<string> People,
     IReadOnlyList<string> Kids,
     IReadOnlyList<string> Without,
@@ -62,6 +62,9 @@ internal sealed class Vocabulary
     public HashSet<string> SoldGreen { get; }
 
     public Dictionary<string, double> Numbers { get; } = [];
+
+    /// <summary>Words of names, told from each other and from all other words.</summary>
+    public Misspellings Misspellings { get; } = new();
 
     public Vocabulary(PulseCatalogue catalogue)
     {
@@ -96,14 +99,14 @@ internal sealed class Vocabulary
         }
 
         var words = PulseCatalogue.ReadOne<SpokenWords>("spoken-words.json");
-        All(Words, words.Words);
-        All(Before, words.Before);
-        All(Behind, words.Behind);
-        All(Days, words.Days);
-        All(Weekdays, words.Weekdays);
-        All(Clock, words.Clock);
-        All(Halves, words.Halves);
-        All(Units, words.Units);
+        Words.LearnAll(words.Words);
+        Before.LearnAll(words.Before);
+        Behind.LearnAll(words.Behind);
+        Days.LearnAll(words.Days);
+        Weekdays.LearnAll(words.Weekdays);
+        Clock.LearnAll(words.Clock);
+        Halves.LearnAll(words.Halves);
+        Units.LearnAll(HouseholdMeasure.All.ToDictionary(m => m.Id, m => m.Names));
         All(People, words.People);
         All(Kids, words.Kids);
         All(Without, words.Without);
@@ -111,6 +114,30 @@ internal sealed class Vocabulary
         foreach (var (word, value) in words.Numbers)
         {
             Numbers[LineTokens.Fold(word)] = value;
+        }
+
+        foreach (
+            var word in Words
+                .Words.Concat(Before.Words)
+                .Concat(Behind.Words)
+                .Concat(Days.Words)
+                .Concat(Weekdays.Words)
+                .Concat(Clock.Words)
+                .Concat(Halves.Words)
+                .Concat(Units.Words)
+                .Concat(People.Words)
+                .Concat(Kids.Words)
+                .Concat(Without.Words)
+                .Concat(Idle)
+                .Concat(Numbers.Keys)
+        )
+        {
+            Misspellings.LearnWord(word);
+        }
+
+        foreach (var word in Names.Words.Concat(Dishes.Words))
+        {
+            Misspellings.LearnName(word);
         }
     }
 
@@ -122,19 +149,11 @@ internal sealed class Vocabulary
         }
     }
 
-    private static void All(Phrases<string> phrases, IReadOnlyDictionary<string, IReadOnlyList<string>> words)
-    {
-        foreach (var (means, said) in words)
-        {
-            All(phrases, said, means);
-        }
-    }
-
-    private static void All(Phrases<string> phrases, IReadOnlyList<string> said, string? means = null)
+    private static void All(Phrases<string> phrases, IReadOnlyList<string> said)
     {
         foreach (var phrase in said)
         {
-            phrases.Learn(phrase, means ?? phrase);
+            phrases.Learn(phrase, phrase);
         }
     }
 }

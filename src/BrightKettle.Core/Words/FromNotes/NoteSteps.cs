@@ -1,0 +1,325 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Words.Grammar;
+
+namespace BrightKettle.Core.Words.FromNotes;
+
+/// <summary>From the pieces of one line to its steps: a phrase belongs to its strongest verb, a phrase without one to the verb before
+/// it, or after it where that comes last.</summary>
+internal sealed class NoteSteps(NoteAmounts amounts)
+{
+    private readonly List<NoteStep> _steps = [];
+
+    public IReadOnlyList<NoteStep> All => _steps;
+
+    /// <param name="forRice">It stands under the rice's own heading.</param>
+    public void Read(string line, IReadOnlyList<NotePiece> pieces, bool forRice)
+    {
+        foreach (var sentence in SplitAt<NotePiece.Stop>(pieces))
+        {
+            foreach (var clause in Clauses(sentence))
+            {
+                Take(line, clause, forRice);
+            }
+        }
+    }
+
+    /// <summary>What an amount's line says of a soak: 500 g chickpeas, soaked overnight.</summary>
+    public void ReadSoak(string line, IReadOnlyList<NotePiece> pieces)
+    {
+        var soak = pieces.OfType<NotePiece.Does>().FirstOrDefault(d => IsSoak(d.Act));
+        if (soak is not null)
+        {
+            _steps.Add(new(line, soak.Act, MinutesOf(pieces), null));
+        }
+    }
+
+    /// <summary>"Chickpeas, no soak" is a name that says what no step does.</summary>
+    public void ReadTitle(string title, IReadOnlyList<NotePiece> pieces)
+    {
+        if (pieces.Any(p => p is NotePiece.Does { Act: NoteAct.Unsoaked }) && !_steps.Exists(s => IsSoak(s.Act)))
+        {
+            _steps.Insert(0, new(title, NoteAct.Unsoaked, null, null));
+        }
+    }
+
+    private static bool IsSoak(NoteAct act) => act is NoteAct.Soak or NoteAct.QuickSoak or NoteAct.Unsoaked;
+
+    private static IEnumerable<List<NotePiece>> SplitAt<T>(IEnumerable<NotePiece> pieces)
+        where T : NotePiece
+    {
+        var part = new List<NotePiece>();
+        foreach (var piece in pieces)
+        {
+            if (piece is T)
+            {
+                yield return part;
+                part = [];
+            }
+            else
+            {
+                part.Add(piece);
+            }
+        }
+
+        yield return part;
+    }
+
+    private static List<List<NotePiece>> Clauses(List<NotePiece> sentence)
+    {
+        var clauses = new List<List<NotePiece>>();
+        var before = new List<NotePiece>();
+        foreach (var segment in SplitAt<NotePiece.Break>(sentence).Where(s => s.Count > 0))
+        {
+            var verbs = segment.OfType<NotePiece.Does>().ToList();
+            if (verbs.Count == 0)
+            {
+                // "Boil 10 minutes, turn down, 40 more minutes": its own.
+                if (clauses.Count > 0 && clauses[^1].Exists(p => p is NotePiece.Lasts) && segment.Exists(p => p is NotePiece.Lasts))
+                {
+                    clauses.Add(segment);
+                    continue;
+                }
+
+                (clauses.Count > 0 ? clauses[^1] : before).AddRange(segment);
+                continue;
+            }
+
+            var rank = verbs.Min(v => v.Rank);
+            var clause = before;
+            before = [];
+            var begun = false;
+            foreach (var piece in segment)
+            {
+                if (piece is NotePiece.Does does && does.Rank == rank)
+                {
+                    if (begun)
+                    {
+                        clauses.Add(clause);
+                        clause = [];
+                    }
+
+                    begun = true;
+                }
+
+                clause.Add(piece);
+            }
+
+            clauses.Add(clause);
+        }
+
+        if (before.Count > 0)
+        {
+            clauses.Add(before);
+        }
+
+        return clauses;
+    }
+
+    private void Take(string line, List<NotePiece> clause, bool forRice)
+    {
+        var verb = clause.OfType<NotePiece.Does>().MinBy(v => v.Rank);
+        var minutes = MinutesOf(clause);
+        var whistles = clause.OfType<NotePiece.Whistled>().Select(w => (int?)w.Count).FirstOrDefault();
+        var step = new NoteStep(Told(line, clause), verb?.Act ?? NoteAct.Other, minutes, whistles)
+        {
+            Puts = [.. clause.Select(amounts.PutOf).OfType<NotePut>()],
+            Lid = clause.OfType<NotePiece.Covered>().Select(c => (Lid?)c.Lid).LastOrDefault(),
+            Flame = clause.OfType<NotePiece.AtFlame>().Select(f => (Flame?)f.Flame).LastOrDefault(),
+            Until = clause.OfType<NotePiece.Until>().Select(u => (NoteUntil?)u.State).LastOrDefault(),
+            IfNeeded = Says(clause, "if"),
+            All = Says(clause, "all"),
+            Left = Says(clause, "left"),
+        };
+        var apart = forRice || Says(clause, "apart") || clause.Exists(p => p is NotePiece.Named n && n.Is.Contains(Quality.Apart));
+        if (verb is null && whistles is null)
+        {
+            Attach(step, apart);
+            return;
+        }
+
+        step = step with { Act = ActOf(step, verb, clause, apart) };
+        if (step.Act == NoteAct.Release)
+        {
+            step = step with { Release = ReleaseOf(clause, line) };
+        }
+
+        Add(step, verb);
+    }
+
+    private NoteAct ActOf(NoteStep step, NotePiece.Does? verb, List<NotePiece> clause, bool apart)
+    {
+        if (step.Whistles is not null)
+        {
+            return NoteAct.Whistles;
+        }
+
+        var heated = _steps.Exists(s => s.Heats || s.Act == NoteAct.Fry);
+        var rice = step.Puts.Any(p => p.Kind == "rice");
+        var act = verb!.Act;
+        // "Cover with water and leave overnight."
+        if (act is NoteAct.Leave or NoteAct.Add && !heated && step.Minutes is { High: >= LeastSoak })
+        {
+            return NoteAct.Soak;
+        }
+
+        // "Laisser retomber la pression", "let the pressure go by itself".
+        if (
+            act == NoteAct.Pressure
+            && step.Minutes is null
+            && step.Puts.Count == 0
+            && _steps.Exists(s => s.Act is NoteAct.Pressure or NoteAct.Whistles && (s.Minutes is not null || s.Whistles is not null))
+        )
+        {
+            return NoteAct.Release;
+        }
+
+        if (act == NoteAct.Leave)
+        {
+            act = heated && step.Minutes is not null ? NoteAct.Rest : NoteAct.Leave;
+        }
+
+        // Onions and peppers by themselves are cooked in the pan.
+        if (
+            verb.Rank == VerbRank.Generic
+            && step.Puts.Count > 0
+            && step.Puts.All(p => p.Kind == "extra")
+            && (apart || (_steps.Count > 0 && _steps[^1].Act == NoteAct.Fry) || step.Until == NoteUntil.Brown)
+        )
+        {
+            return NoteAct.Fry;
+        }
+
+        var cooks = act is NoteAct.Simmer or NoteAct.Boil or NoteAct.Steam or NoteAct.Add or NoteAct.Fry or NoteAct.Toast;
+        if (apart && cooks && (rice || verb.Act != NoteAct.Add) && (rice || _steps.Exists(s => s.Act == NoteAct.RiceApart)))
+        {
+            return NoteAct.RiceApart;
+        }
+
+        return rice && act is NoteAct.Fry or NoteAct.Toast ? NoteAct.Toast
+            : rice && heated && act is NoteAct.Add && !step.Puts.Any(p => p.Kind == "pulse" && !_steps.Exists(s => s.Heats))
+                ? NoteAct.RiceIn
+            : rice && verb.Rank == VerbRank.Generic && _steps.Exists(s => s.Heats) ? NoteAct.RiceIn
+            : act == NoteAct.Add
+            && step.All
+            && heated
+            && amounts.HasRice
+            && !_steps.Exists(s => s.Act is NoteAct.RiceIn or NoteAct.RiceApart)
+                ? NoteAct.RiceIn
+            : act;
+    }
+
+    /// <summary>A soak takes at least so long, minutes; a wait in a pot does not.</summary>
+    private const double LeastSoak = 120;
+
+    private void Add(NoteStep step, NotePiece.Does? verb)
+    {
+        var last = _steps.Count > 0 ? _steps[^1] : null;
+        // "Bring to a boil" and "boil for 10 minutes", "in the pressure cooker" and "pressure cook 14 minutes" are one.
+        var open = _steps.FindLastIndex(s => s.Act == step.Act && s is { Minutes: null, Whistles: null, Until: null });
+        if (last is not null && open == _steps.Count - 1 && last.Act == step.Act && Joins(step.Act))
+        {
+            _steps[^1] = Both(last, step);
+            return;
+        }
+
+        // Left for 20 minutes, then vented.
+        if (last is { Act: NoteAct.Release } && step.Act == NoteAct.Release)
+        {
+            _steps[^1] = Both(step, last);
+            return;
+        }
+
+        // "Put it in the slow cooker. Cook on low for 8 hours."
+        if (verb is { Rank: VerbRank.Generic } && step.Act == NoteAct.Simmer && step.Minutes is not null)
+        {
+            var place = _steps.FindLastIndex(s =>
+                s.Act is NoteAct.Slow or NoteAct.Pressure && s is { Minutes: null, Whistles: null, Until: null }
+            );
+            if (place >= 0 && !_steps.Skip(place).Any(s => s.Act is NoteAct.Release or NoteAct.RiceIn))
+            {
+                _steps.Add(Both(_steps[place], step) with { Act = _steps[place].Act });
+                _steps.RemoveAt(place);
+                return;
+            }
+        }
+
+        _steps.Add(step);
+    }
+
+    private static bool Joins(NoteAct act) =>
+        act is NoteAct.Boil or NoteAct.Simmer or NoteAct.Pressure or NoteAct.Slow or NoteAct.Soak or NoteAct.Release or NoteAct.Rest;
+
+    private static NoteStep Both(NoteStep first, NoteStep second) =>
+        second with
+        {
+            Line = first.Line == second.Line ? first.Line : $"{first.Line} {second.Line}",
+            Puts = [.. first.Puts, .. second.Puts],
+            Lid = second.Lid ?? first.Lid,
+            Flame = second.Flame ?? first.Flame,
+            Until = second.Until ?? first.Until,
+            Release = second.Release ?? first.Release,
+            All = first.All || second.All,
+        };
+
+    /// <summary>A phrase without a verb: "20 minutes on low", "lid on".</summary>
+    private void Attach(NoteStep phrase, bool apart)
+    {
+        var timed = phrase.Minutes is not null || phrase.Until is not null;
+        var at = timed
+            ? _steps.FindLastIndex(s =>
+                s is { Minutes: null, Whistles: null, Until: null } && (s.Heats || s.Act is NoteAct.RiceIn or NoteAct.RiceApart)
+            )
+            : -1;
+        if (at >= 0)
+        {
+            var told = Both(_steps[at], phrase) with { Act = _steps[at].Act };
+            _steps.RemoveAt(at);
+            // Where its time is said it is done.
+            _steps.Insert(told.Act == NoteAct.Slow ? _steps.Count : at, told);
+        }
+        else if (timed && phrase.Minutes is { High: >= LeastSoak } && !_steps.Exists(s => s.Heats))
+        {
+            _steps.Add(phrase with { Act = NoteAct.Soak });
+        }
+        else if (timed && _steps.Count > 0)
+        {
+            _steps.Add(phrase with { Act = apart ? NoteAct.RiceApart : NoteAct.Simmer });
+        }
+        else if (phrase.Lid is not null && _steps.Count > 0)
+        {
+            _steps[^1] = Both(_steps[^1], phrase) with
+            {
+                Act = _steps[^1].Act,
+                Minutes = _steps[^1].Minutes,
+                Whistles = _steps[^1].Whistles,
+            };
+        }
+        else if (phrase.Puts.Count > 0)
+        {
+            _steps.Add(phrase with { Act = phrase.Puts.All(p => p.Kind == "salt") ? NoteAct.Season : NoteAct.Add });
+        }
+        else
+        {
+            _steps.Add(phrase);
+        }
+    }
+
+    private static ReleaseKind? ReleaseOf(List<NotePiece> clause, string line)
+    {
+        bool In(params string[] words) => words.Any(w => line.Contains(w, StringComparison.OrdinalIgnoreCase));
+        return Says(clause, "natural") || In("natural", "npr", "drop", "gone", "come down", "falls", "pin ") ? ReleaseKind.Natural
+            : Says(clause, "quick") || In("quick", "qpr", "vent", "steam out") ? ReleaseKind.Quick
+            : null;
+    }
+
+    private static (double Low, double High)? MinutesOf(IEnumerable<NotePiece> clause) =>
+        clause.OfType<NotePiece.Lasts>().FirstOrDefault() is { } lasts ? (lasts.Low, lasts.High) : null;
+
+    private static bool Says(IEnumerable<NotePiece> clause, string what) => clause.Any(p => p is NotePiece.Said said && said.What == what);
+
+    private static string Told(string line, List<NotePiece> clause)
+    {
+        var (start, end) = (clause.Min(p => p.Start), clause.Max(p => p.End));
+        return line[start..Math.Min(line.Length, end)];
+    }
+}
