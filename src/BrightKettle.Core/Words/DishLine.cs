@@ -119,6 +119,14 @@ public sealed class DishLine(PulseCatalogue catalogue)
             }
         }
 
+        if (parts.OfType<LinePart.Each>().FirstOrDefault() is { } each)
+        {
+            for (var i = 0; i < named.Count; i++)
+            {
+                named[i] = named[i] is { Kind: "pulse", Without: false } ? named[i] with { Amount = each.Amount } : named[i];
+            }
+        }
+
         var pulses = Of(named, "pulse");
         // A dish says its pulse, unless the line names one itself.
         var all = pulses.Count == 0 && dish is not null ? [(dish.Pulses[0], null)] : pulses;
@@ -142,7 +150,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
         return new(
                 // "For four, 2 kids": they are among the four; "2 adults and 2 kids" are four.
                 grown is { } g
-                    ? g + (parts.OfType<LinePart.People>().Any(p => !p.Little && Says(line, p, "adult")) ? kids : 0)
+                    ? g + (parts.OfType<LinePart.People>().Any(p => !p.Little && BesideKids.Any(w => Says(line, p, w))) ? kids : 0)
                 : kids > 0 ? kids
                 : null,
             kids > 0 ? kids : null,
@@ -272,6 +280,9 @@ public sealed class DishLine(PulseCatalogue catalogue)
     }
 
     private static readonly LocalTime Morning = new(8, 0);
+
+    /// <summary>Said of those who eat beside the little ones.</summary>
+    private static readonly string[] BesideKids = ["adult", "erwachsene", " me", "myself", " moi", " mich"];
 
     /// <summary>Words of what stands in water already.</summary>
     private static readonly string[] Stood =

@@ -152,6 +152,20 @@ internal sealed partial class LineGrammar
         }
 
         var whole = (int)said;
+        // Seven thirty, eight fifteen, seven forty five.
+        if (
+            t[at].Kind == LineToken.Word
+            && whole is >= 1 and <= 12
+            && One(t, at + 1) is (var past2 and (10 or 15 or 20 or 30 or 40 or 50), 1)
+            && t[at + 1].Kind == LineToken.Word
+            && !Counts(t, at + 2)
+        )
+        {
+            var five = past2 is 20 or 30 or 40 or 50 && One(t, at + 2) is (5, 1) && t[at + 2].Kind == LineToken.Word ? 1 : 0;
+            var (said2, half) = Half(t, at + 2 + five, whole);
+            return (new LocalTime(said2 % 24, (int)past2 + (5 * five)), 2 + five + half);
+        }
+
         // 13h, 20h30, 19 Uhr, 7 pm, seven o'clock.
         if (Is(t, at + 1, "h", "uhr", "hs", "hrs", "baje"))
         {
@@ -159,7 +173,8 @@ internal sealed partial class LineGrammar
                 at + 2 < t.Count && t[at + 2].Kind == LineToken.Number && int.TryParse(t[at + 2].ToStringValue(), out var m2) && m2 < 60
                     ? m2
                     : -1;
-            var hour = whole < 12 && Is(t, at + 1, "h", "uhr", "baje") && whole <= 8 ? whole + 12 : whole;
+            var late = Is(t, at - 1, Evenings) || Is(t, at - 2, Evenings);
+            var hour = whole < 12 && (late || (Is(t, at + 1, "h", "uhr", "baje") && whole <= 8)) ? whole + 12 : whole;
             return (new LocalTime(hour % 24, Math.Max(0, minutes)), minutes >= 0 ? 3 : 2);
         }
 
@@ -182,6 +197,8 @@ internal sealed partial class LineGrammar
             ? (new LocalTime(at2 % 24, 0), 1 + pm)
             : default;
     }
+
+    private static readonly string[] Evenings = ["raat", "sham", "shaam", "akşam", "aksam", "abends", "noche", "soir", "sera", "noite"];
 
     /// <summary>The half or the quarter behind an hour.</summary>
     private static (int Minutes, int Tokens) Further(IReadOnlyList<Token<LineToken>> t, int at) =>

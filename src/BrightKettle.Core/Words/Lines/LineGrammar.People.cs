@@ -18,6 +18,22 @@ internal sealed partial class LineGrammar
             return new((s, l) => new LinePart.People(s, l, 1, false), 1 + alone);
         }
 
+        // Just me, just the two of us; 2 little ones and me.
+        if (Is(t, at, "just", "only") && Is(t, at + 1, "me", "myself"))
+        {
+            return new((s, l) => new LinePart.People(s, l, 1, false), 2);
+        }
+
+        if (
+            Is(t, at, "and", "plus", "n", "y", "et", "und", "e")
+            && Alone(t, at + 1) is > 0 and var beside
+            && at > 0
+            && Enumerable.Range(Math.Max(0, at - 2), Math.Min(2, at)).Any(i => Words.Kids.At(t, i) is not null)
+        )
+        {
+            return new((s, l) => new LinePart.People(s, l, 1, false), 1 + beside);
+        }
+
         var next = at;
         while (
             led

@@ -202,7 +202,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
         var (after, more) = Amount(t, from);
         // "Basmati 300": nobody counts grains.
         after = more > 0 && Stands(t, from + more) ? Weighed(after, thing.Name) : after;
-        return more > 0 && after.Unit != "piece" && !BelongsToNext(t, from + more)
+        return more > 0 && after.Unit != "piece" && !Is(t, from + more, Eachs) && !BelongsToNext(t, from + more)
             ? Part(thing, after, from + more - at - thing.Length)
             : Part(thing, null, 0);
     }
@@ -215,11 +215,13 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
     private bool BelongsToNext(IReadOnlyList<Token<LineToken>> t, int at) =>
         NamesFollow(t, at) || (Name(t, at) is var (_, words) && Amount(t, at + words).Length == 0);
 
-    /// <summary>An amount by itself: of what was named last.</summary>
+    /// <summary>An amount by itself: of what was named last, or of each.</summary>
     private Found Loose(IReadOnlyList<Token<LineToken>> t, int at) =>
-        Amount(t, at) is var (amount, length) && length > 0 && amount.Unit != "piece"
-            ? new((s, l) => new LinePart.Loose(s, l, amount), length)
-            : default;
+        Amount(t, at) is not (var amount, > 0 and var length) || amount.Unit == "piece" ? default
+        : Is(t, at + length, Eachs) ? new((s, l) => new LinePart.Each(s, l, amount), length + 1)
+        : new((s, l) => new LinePart.Loose(s, l, amount), length);
+
+    private static readonly string[] Eachs = ["each", "cada", "chacun", "chacune", "jeweils", "je", "ciascuno", "ciascuna", "apiece"];
 
     /// <summary>"…, 200 g of rice": the amount belongs to what follows.</summary>
     private bool NamesFollow(IReadOnlyList<Token<LineToken>> t, int at) =>

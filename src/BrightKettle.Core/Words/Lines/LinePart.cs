@@ -34,6 +34,9 @@ public abstract record LinePart(int Start, int Length)
     /// <summary>An amount by itself.</summary>
     public sealed record Loose(int Start, int Length, SaidAmount Amount) : LinePart(Start, Length);
 
+    /// <summary>An amount of each pulse that is named.</summary>
+    public sealed record Each(int Start, int Length, SaidAmount Amount) : LinePart(Start, Length);
+
     /// <summary>A dish whose name says what is in it.</summary>
     /// <param name="Pulses">What its pulse may be, the likeliest first.</param>
     public sealed record Dish(

@@ -31,12 +31,12 @@
 <svelte:head><title>From notes · Bright Kettle</title></svelte:head>
 
 <div class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
-  <section class="dish flex flex-col p-4">
+  <section class="dish flex flex-col p-4 lg:self-start">
     <h1 class="text-2xl">{say('note.title')}</h1>
     <label class="mt-2 mb-1 text-sm font-semibold" for="notes">{say('note.field')}</label>
     <textarea
       id="notes"
-      class="textarea min-h-72 w-full flex-1 text-base leading-6"
+      class="textarea min-h-72 w-full text-base leading-6 lg:min-h-[60vh]"
       placeholder={example}
       value={notes.text}
       oninput={(e) => notes.type(e.currentTarget.value)}
