@@ -19,9 +19,18 @@ internal sealed class NoteAmounts(PulseCatalogue catalogue, double cupMillilitre
     {
         var several = pieces.Count(p => AmountOf(p) is not null) > 1;
         var before = _amounts.Count;
+        // 150 g each of kidney beans, pintos and black beans.
+        var each = EachWords.Any(w => line.Contains(w, StringComparison.OrdinalIgnoreCase))
+            ? pieces.Select(AmountOf).FirstOrDefault(a => a is not null)
+            : null;
         var divided = pieces.Any(p => p is NotePiece.Said { What: "divided" });
         for (var i = 0; i < pieces.Count; i++)
         {
+            if (each is not null && pieces[i] is NotePiece.Named { Amount: null } shared)
+            {
+                pieces = [.. pieces.Take(i), shared with { Amount = each }, .. pieces.Skip(i + 1)];
+            }
+
             var cooked = IsCooked(pieces[i], pieces);
             if (PutOf(pieces[i], cooked) is { } put && (put.Grams is not null || put.Kind != "water"))
             {
@@ -47,6 +56,8 @@ internal sealed class NoteAmounts(PulseCatalogue catalogue, double cupMillilitre
             _amounts.Add(new(line, "unknown", null, line, null));
         }
     }
+
+    private static readonly string[] EachWords = [" each", " cada ", " chacun", " jeweils ", " ciascun"];
 
     /// <summary>What a step names with an amount, where the list does not: "add 300 g of rice", "cover with 2 litres of water".</summary>
     public void ReadStep(NoteStep step)

@@ -115,6 +115,7 @@ internal sealed class NoteGrammar : SpokenGrammar
         yield return Whistled(t, at);
         yield return Lasts(t, at);
         yield return Amounted(t, at);
+        yield return Over(t, at);
         yield return Until(t, at);
         yield return Unsoaked(t, at);
         yield return Word(t, at);
@@ -243,28 +244,68 @@ internal sealed class NoteGrammar : SpokenGrammar
     /// <summary>Three days: nothing here takes longer.</summary>
     private const double MostMinutes = 3 * 24 * 60;
 
-    /// <summary>300 g chickpeas, 2 x 400 g tins of beans, 1 litre cold water, a pinch of salt, lentils.</summary>
+    /// <summary>300 g chickpeas, 2 x 400 g tins of beans, 1 litre cold water, a pinch of salt, 1 cup soaked adzuki, lentils.</summary>
     private Found Amounted(IReadOnlyList<Token<LineToken>> t, int at)
     {
-        var (amount, length) = Tinned(t, at) is (_, > 0) tinned ? tinned : Amount(t, at);
+        var (amount, length) =
+            Tinned(t, at) is (_, > 0) tinned ? tinned
+            : Bare(t, at) is (_, > 0) bare ? bare
+            : Amount(t, at);
         if (length == 0)
         {
             return Plain(t, at, null, 0);
         }
 
-        var (next, the) = (at + length, false);
-        while ((Is(t, next, Fillers) || Is(t, next, Dried)) && Plain(t, next, amount, 0).Tokens == 0)
+        var (next, the, soaked, odd) = (at + length, false, false, 0);
+        while (next < t.Count && Plain(t, next, amount, 0).Tokens == 0)
         {
-            the |= Is(t, next, "the", "del", "dell", "du");
-            next++;
+            if (Is(t, next, Fillers) || Is(t, next, Dried))
+            {
+                the |= Is(t, next, "the", "del", "dell", "du");
+                next++;
+            }
+            else if (_notes.Words.At(t, next) is ("do:soak" or "do:rinse" or "do:drain", var said))
+            {
+                soaked |= _notes.Words.At(t, next) is ("do:soak", _);
+                next += said;
+            }
+            // 200 g organic French lentils: words that say nothing here.
+            else if (amount.Unit != "piece" && odd < MostOdd && IsOdd(t, next))
+            {
+                (next, odd) = (next + 1, odd + 1);
+            }
+            else
+            {
+                break;
+            }
         }
 
-        if (Plain(t, next, amount, next - at, the) is { Tokens: > 0 } named)
+        if (Plain(t, next, amount, next - at, the, soaked) is { Tokens: > 0 } named)
         {
             return named;
         }
 
         return amount.Unit == "piece" ? default : new((s, l) => new NotePiece.Loose(s, l, amount), length);
+    }
+
+    private const int MostOdd = 3;
+
+    private bool IsOdd(IReadOnlyList<Token<LineToken>> t, int at) =>
+        t[at].Kind == LineToken.Word && _notes.Words.At(t, at) is null && _notes.Breaks.At(t, at) is null && Words.Units.At(t, at) is null;
+
+    /// <summary>Pinch of salt, a good splash of water: one, where nobody counts.</summary>
+    private (SaidAmount Amount, int Length) Bare(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        var next = at;
+        while (Is(t, next, "a", "big", "good", "small", "generous", "tiny", "large", "une", "una", "un", "eine"))
+        {
+            next++;
+        }
+
+        return
+            Words.Units.At(t, next) is (("pinch" or "splash" or "handful" or "knob" or "bunch" or "handful_leaves") and var unit, var words)
+            ? (new(1, unit), next + words - at)
+            : default;
     }
 
     private static readonly string[] Fillers =
@@ -336,7 +377,8 @@ internal sealed class NoteGrammar : SpokenGrammar
     /// <summary>What has a name, with the amount before it.</summary>
     /// <param name="led">Tokens before it that belong to it.</param>
     /// <param name="the">Of what was named before.</param>
-    private Found Plain(IReadOnlyList<Token<LineToken>> t, int at, SaidAmount? amount, int led, bool the = false)
+    /// <param name="soaked">It comes soaked.</param>
+    private Found Plain(IReadOnlyList<Token<LineToken>> t, int at, SaidAmount? amount, int led, bool the = false, bool soaked = false)
     {
         if (Water(t, at) is (var celsius, > 0 and var water) && (amount is not null || !Is(t, at, "su")))
         {
@@ -347,6 +389,15 @@ internal sealed class NoteGrammar : SpokenGrammar
         while (Is(t, salted, "fine", "coarse", "sea", "more"))
         {
             salted++;
+        }
+
+        if (
+            amount is null
+            && _notes.Salt.At(t, at) is var (_, verb)
+            && Is(t, at + verb, "it", "them", "well", "everything", "the", "lightly", "generously")
+        )
+        {
+            return new((s, l) => new NotePiece.Does(s, l, NoteAct.Season, VerbRank.Strong), verb + 1);
         }
 
         if (_notes.Salt.At(t, salted) is var (_, salt) && Name(t, salted) is not (_, > 1))
@@ -376,7 +427,10 @@ internal sealed class NoteGrammar : SpokenGrammar
             }
 
             var name = thing.Name;
-            return new((s, l) => new NotePiece.Named(s, l, name.Kind, name.Ids, name.Name, after, thing.Is), led + thing.Length + more);
+            IReadOnlyList<string> comes = soaked ? [.. thing.Is, NotePiece.Soaked] : thing.Is;
+            // Nobody counts beans or grains: three-bean stew is no three beans.
+            after = name.Kind != "extra" && after is { Unit: "piece" } ? null : after;
+            return new((s, l) => new NotePiece.Named(s, l, name.Kind, name.Ids, name.Name, after, comes), led + thing.Length + more);
         }
 
         return default;
@@ -410,6 +464,18 @@ internal sealed class NoteGrammar : SpokenGrammar
 
     /// <summary>Words that say what water it is.</summary>
     private const int MostOfWater = 3;
+
+    /// <summary>2 inches over, 3 cm above the beans, two fingers.</summary>
+    private Found Over(IReadOnlyList<Token<LineToken>> t, int at)
+    {
+        var (low, high, digits) = Range(t, at);
+        return digits > 0 && Height(t, at + digits) is { } centimetres
+            ? new(
+                (s, l) => new NotePiece.Over(s, l, centimetres * (low + high) / 2),
+                digits + 1 + (Is(t, at + digits + 1, "over", "above") ? 1 : 0)
+            )
+            : default;
+    }
 
     /// <summary>until they are soft, hasta que estén tiernos, bis sie weich sind: at most so many words between.</summary>
     private Found Until(IReadOnlyList<Token<LineToken>> t, int at)

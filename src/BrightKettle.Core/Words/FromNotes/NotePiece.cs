@@ -31,6 +31,12 @@ internal abstract record NotePiece(int Start, int Length)
 
     public sealed record Salt(int Start, int Length, SaidAmount? Amount) : NotePiece(Start, Length);
 
+    /// <summary>Among how a thing comes: soaked before it is weighed.</summary>
+    public const string Soaked = "soaked";
+
+    /// <summary>Water so high over what is in the pot.</summary>
+    public sealed record Over(int Start, int Length, double Centimetres) : NotePiece(Start, Length);
+
     /// <summary>An amount of something that has no name here.</summary>
     public sealed record Loose(int Start, int Length, SaidAmount Of) : NotePiece(Start, Length);
 
@@ -45,7 +51,7 @@ internal abstract record NotePiece(int Start, int Length)
 
     public sealed record Until(int Start, int Length, NoteUntil State) : NotePiece(Start, Length);
 
-    /// <summary>if, apart, all, left, divided, late, tinned, quick, natural, overnight or few.</summary>
+    /// <summary>if, apart, all, left, away, from_boil, rice_cooker, divided, late, tinned, quick, natural, overnight or few.</summary>
     public sealed record Said(int Start, int Length, string What) : NotePiece(Start, Length);
 
     public sealed record People(int Start, int Length, int Count) : NotePiece(Start, Length);

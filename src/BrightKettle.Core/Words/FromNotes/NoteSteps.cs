@@ -27,9 +27,9 @@ internal sealed class NoteSteps(NoteAmounts amounts)
     public void ReadSoak(string line, IReadOnlyList<NotePiece> pieces)
     {
         var soak = pieces.OfType<NotePiece.Does>().FirstOrDefault(d => IsSoak(d.Act));
-        if (soak is not null)
+        if (soak is not null || pieces.Any(p => p is NotePiece.Named n && n.Is.Contains(NotePiece.Soaked)))
         {
-            _steps.Add(new(line, soak.Act, MinutesOf(pieces), null));
+            _steps.Add(new(line, soak?.Act ?? NoteAct.Soak, MinutesOf(pieces), null));
         }
     }
 
@@ -129,7 +129,20 @@ internal sealed class NoteSteps(NoteAmounts amounts)
             IfNeeded = Says(clause, "if"),
             All = Says(clause, "all"),
             Left = Says(clause, "left"),
+            FromBoil = Says(clause, "from_boil"),
+            OverCentimetres = clause.OfType<NotePiece.Over>().Select(o => (double?)o.Centimetres).FirstOrDefault(),
         };
+        // Salt it, 1 tsp.
+        if (
+            verb?.Act == NoteAct.Season
+            && !step.Puts.Any(p => p.Kind == "salt")
+            && clause.OfType<NotePiece.Loose>().FirstOrDefault() is { } loose
+            && amounts.PutOf(new NotePiece.Salt(loose.Start, loose.Length, loose.Of)) is { } salted
+        )
+        {
+            step = step with { Puts = [.. step.Puts, salted] };
+        }
+
         var apart = forRice || Says(clause, "apart") || clause.Exists(p => p is NotePiece.Named n && n.Is.Contains(Quality.Apart));
         if (verb is null && whistles is null)
         {
@@ -156,6 +169,25 @@ internal sealed class NoteSteps(NoteAmounts amounts)
         var heated = _steps.Exists(s => s.Heats || s.Act == NoteAct.Fry);
         var rice = step.Puts.Any(p => p.Kind == "rice");
         var act = verb!.Act;
+        if (Says(clause, "rice_cooker"))
+        {
+            return step.All || step.Puts.Any(p => p.Kind == "pulse") || !rice ? NoteAct.Simmer : NoteAct.RiceApart;
+        }
+
+        // "Tip the water away"; "back in with two litres of water".
+        if (act is NoteAct.Add or NoteAct.Leave or NoteAct.Return && step.Puts is [{ Kind: "water" } water])
+        {
+            act =
+                Says(clause, "away") && water.Grams is null ? NoteAct.Drain
+                : act is NoteAct.Return ? NoteAct.Add
+                : act;
+        }
+
+        if (act == NoteAct.Add && step.Puts.Count > 0 && step.Puts.All(p => p.Kind == "salt"))
+        {
+            return NoteAct.Season;
+        }
+
         // "Cover with water and leave overnight."
         if (act is NoteAct.Leave or NoteAct.Add && !heated && step.Minutes is { High: >= LeastSoak })
         {
@@ -259,6 +291,8 @@ internal sealed class NoteSteps(NoteAmounts amounts)
             Until = second.Until ?? first.Until,
             Release = second.Release ?? first.Release,
             All = first.All || second.All,
+            FromBoil = first.FromBoil || second.FromBoil,
+            OverCentimetres = second.OverCentimetres ?? first.OverCentimetres,
         };
 
     /// <summary>A phrase without a verb: "20 minutes on low", "lid on".</summary>

@@ -54,6 +54,12 @@ public sealed record NoteStep(string Line, NoteAct Act, (double Low, double High
     /// <summary>What is left of something goes in: the remaining water.</summary>
     public bool Left { get; init; }
 
+    /// <summary>Its time counts from the boil.</summary>
+    public bool FromBoil { get; init; }
+
+    /// <summary>Water so high over what is in the pot; null where nothing is said of it.</summary>
+    public double? OverCentimetres { get; init; }
+
     /// <summary>Brings heat to what is in the pot.</summary>
     public bool Heats => Act is NoteAct.Boil or NoteAct.Simmer or NoteAct.Pressure or NoteAct.Whistles or NoteAct.Slow;
 }
@@ -87,7 +93,7 @@ public sealed record Notes(string? Title, int? People, IReadOnlyList<NoteAmount>
         Steps.Any(s =>
             !s.IfNeeded
             && s.Act is not (NoteAct.Soak or NoteAct.QuickSoak or NoteAct.Rinse or NoteAct.TopUp or NoteAct.Drain or NoteAct.Reserve)
-            && s.Puts.Any(p => p is { Kind: "water", Grams: null })
+            && (s.OverCentimetres is not null || s.Puts.Any(p => p is { Kind: "water", Grams: null }))
         );
 
     public bool Has(NoteAct act) => Steps.Any(s => s.Act == act);

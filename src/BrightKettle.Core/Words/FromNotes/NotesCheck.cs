@@ -88,7 +88,7 @@ public sealed class NotesCheck(PulseCatalogue catalogue)
                 ask("lid", "ajar", ["on", "ajar", "open"]);
             }
 
-            if (!notes.Has(NoteAct.Boil) && cooking.Until is null)
+            if (!notes.Has(NoteAct.Boil) && cooking is { Until: null, FromBoil: false })
             {
                 ask("clock_start", "boil", ["boil", "heat_on"]);
             }

@@ -200,7 +200,9 @@ public sealed class NotesReader(PulseCatalogue catalogue)
         && !first.IsAmount
         && HeadingOf(first) is null
         && !OnlyPeople(first)
-        && first.Pieces.All(p => p is not (NotePiece.Lasts or NotePiece.Whistled))
+        && first.Pieces.All(p => p is not NotePiece.Whistled)
+        // "The 15 minute version" is a name, "simmer 15 minutes" a step.
+        && (first.Pieces.All(p => p is not NotePiece.Lasts) || (!first.Does && IsBegun(second)))
         // What begins with a verb is a name only where the list follows.
         && (
             first.Pieces is not [NotePiece.Does { Rank: not VerbRank.Weak }, ..]
@@ -210,4 +212,7 @@ public sealed class NotesReader(PulseCatalogue catalogue)
         )
             ? first
             : null;
+
+    /// <summary>With this line begins what is needed.</summary>
+    private static bool IsBegun(Line line) => line.IsAmount || OnlyPeople(line) || HeadingOf(line) is not null;
 }

@@ -177,12 +177,15 @@ internal sealed class NotesScript(Notes notes, NoteAnswers answers, IReadOnlyLis
         Bring(first);
         if (!_done.Exists(a => a is CookAction.AddWater) && !ingredients.Any(i => i is ExtraIngredient { Extra.FreeWater: > 0.5 }))
         {
-            Emit(t => new CookAction.TopUp(t, CoveredCentimetres, NotesCook.Cold));
+            var over = notes.Steps.FirstOrDefault(s => s.OverCentimetres is not null && s.Act is not NoteAct.Soak)?.OverCentimetres;
+            Emit(t => new CookAction.TopUp(t, Math.Min(over ?? CoveredCentimetres, MostOverCentimetres), NotesCook.Cold));
         }
     }
 
     /// <summary>"Cover with water": two fingers over them (confidence C).</summary>
     private const double CoveredCentimetres = 3;
+
+    private const double MostOverCentimetres = 20;
 
     /// <summary>All that is due at a step goes in.</summary>
     private void Bring(int at)

@@ -48,6 +48,8 @@ internal abstract partial class SpokenGrammar
                     && t[at + 1].ToStringValue().Contains('/', StringComparison.Ordinal)
                     ? (value + Written(t[at + 1].ToStringValue()), 2)
                     : (value, 1);
+            case LineToken.Word when Is(t, at, "trois", "tres", "tre", "drei") && Is(t, at + 1, "quarts", "cuartos", "quarti", "viertel"):
+                return (0.75, 2);
             case LineToken.Word when Numbers.Said.TryGetValue(text, out var said) || Words.Numbers.TryGetValue(text, out said):
                 if (
                     text.Length <= 2

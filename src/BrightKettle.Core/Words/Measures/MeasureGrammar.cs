@@ -11,14 +11,6 @@ internal sealed class MeasureGrammar(PulseCatalogue catalogue) : SpokenGrammar(n
 {
     private const double MostNumber = 100_000;
 
-    private const double Inch = 2.54;
-
-    /// <summary>A finger lying on the beans, cm (confidence D: 1.5 to 2).</summary>
-    private const double Finger = 1.7;
-
-    /// <summary>To the first joint of the thumb, cm (confidence D).</summary>
-    private const double Knuckle = 2.5;
-
     private const int MostMarks = 20;
 
     /// <summary>Null for what means nothing here.</summary>
@@ -123,13 +115,4 @@ internal sealed class MeasureGrammar(PulseCatalogue catalogue) : SpokenGrammar(n
             at < t.Count ? string.Join(' ', t.Skip(at).Select(x => x.ToStringValue())) : null
         );
     }
-
-    /// <summary>Centimetres of a height over the beans.</summary>
-    private static double? Height(IReadOnlyList<Token<LineToken>> t, int at) =>
-        Is(t, at, "inch", "inches", "in") ? Inch
-        : Is(t, at, "finger", "fingers", "dedo", "dedos", "doigt", "doigts", "fingerbreit", "dito", "dita", "parmak") ? Finger
-        : Is(t, at, "knuckle", "knuckles") ? Knuckle
-        : Is(t, at, "mm") ? 0.1
-        : Is(t, at, "cm") ? 1
-        : null;
 }

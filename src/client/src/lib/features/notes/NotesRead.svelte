@@ -16,7 +16,9 @@
       <li class="border-base-300 border-t py-1.5 first:border-t-0">
         <div class="flex justify-between gap-3">
           <span
-            >{a.kind === 'unknown' ? a.line : capital(a.cooked ? say('note.cooked', { name: a.name }) : a.name)}
+            >{a.kind === 'unknown'
+              ? a.line
+              : capital(a.cooked ? say('note.cooked', { name: a.name }) : a.name)}
             {#if a.kind === 'unknown'}<span class="block text-sm opacity-85">{say('note.unknown')}</span
               >{/if}</span
           >
