@@ -1,3 +1,4 @@
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Words.Grammar;
 using Superpower.Model;
 
@@ -69,7 +70,7 @@ internal sealed class NoteGrammar : SpokenGrammar
 
             var at =
                 piece is NotePiece.Loose
-                    ? settled.FindLastIndex(p => p is NotePiece.Stop or NotePiece.Break or NotePiece.Loose || Takes(p))
+                    ? settled.FindLastIndex(p => p is NotePiece.Stop or NotePiece.Break { Opens: false } or NotePiece.Loose || Takes(p))
                     : -1;
             if (at < 0 || !Takes(settled[at]))
             {
@@ -127,7 +128,8 @@ internal sealed class NoteGrammar : SpokenGrammar
 
     private Found Mark(IReadOnlyList<Token<LineToken>> t, int at, string line) =>
         t[at].Kind != LineToken.Mark ? default
-        : t[at].ToStringValue() is "," or "(" or ")" or "+" or "&" ? new((s, l) => new NotePiece.Break(s, l), 1)
+        : t[at].ToStringValue() is "," or "(" or ")" or "+" or "&"
+            ? new((s, l) => new NotePiece.Break(s, l) { Opens = t[at].ToStringValue() == "(" }, 1)
         : t[at].ToStringValue() is not ("." or ";" or "!" or "?" or ":") || IsShort(t, at, line) ? default
         : new((s, l) => new NotePiece.Stop(s, l), 1);
 
@@ -222,7 +224,7 @@ internal sealed class NoteGrammar : SpokenGrammar
 
         if (MinutesOf(t, next) is not (var low, var high, > 0 and var length))
         {
-            return default;
+            return Minutes(t, at);
         }
 
         // "1 hour to 1 1/2 hours", "50 mins to 1 hour".
@@ -234,6 +236,21 @@ internal sealed class NoteGrammar : SpokenGrammar
 
         return low > MostMinutes ? default : new((s, l) => new NotePiece.Lasts(s, l, low, high), to - at);
     }
+
+    /// <summary>"Rest 10", "simmer 20": a bare number behind what takes minutes.</summary>
+    private Found Minutes(IReadOnlyList<Token<LineToken>> t, int at) =>
+        at > 0
+        && _notes.Words.At(t, at - 1) is ({ } means, 1)
+        && TakesMinutes.Contains(means)
+        && t[at].Kind == LineToken.Number
+        && Range(t, at) is (var low and >= 2, var high and <= MostBare, var length)
+        && (at + length >= t.Count || t[at + length].Kind == LineToken.Mark || _notes.Breaks.At(t, at + length) is not null)
+            ? new((s, l) => new NotePiece.Lasts(s, l, low, high), length)
+            : default;
+
+    private static readonly string[] TakesMinutes = ["do:rest", "do:simmer", "do:boil", "do:steam", "generic:simmer", "do:pressure"];
+
+    private const double MostBare = 120;
 
     // A night, and some minutes (confidence C).
     private const double OvernightLow = 480;
@@ -544,11 +561,21 @@ internal sealed class NoteGrammar : SpokenGrammar
             : default;
     }
 
+    private const int CoverWords = 6;
+
     private Found Word(IReadOnlyList<Token<LineToken>> t, int at)
     {
         if (_notes.Words.At(t, at) is not var (means, length) || means.Split(':') is not [var of, var what])
         {
             return default;
+        }
+
+        if (what == "cover")
+        {
+            // "Couvrir d'eau froide" is water, "couvrir" the lid.
+            return Enumerable.Range(at + length, CoverWords).Any(i => i < t.Count && Water(t, i).Length > 0)
+                ? new((s, l) => new NotePiece.Does(s, l, NoteAct.Add, VerbRank.Weak), length)
+                : new((s, l) => new NotePiece.Covered(s, l, Lid.On), length);
         }
 
         return new(

@@ -57,7 +57,11 @@ internal abstract record NotePiece(int Start, int Length)
     public sealed record People(int Start, int Length, int Count) : NotePiece(Start, Length);
 
     /// <summary>A comma or an "and".</summary>
-    public sealed record Break(int Start, int Length) : NotePiece(Start, Length);
+    public sealed record Break(int Start, int Length) : NotePiece(Start, Length)
+    {
+        /// <summary>What follows stands in brackets.</summary>
+        public bool Opens { get; init; }
+    }
 
     /// <summary>The end of a sentence.</summary>
     public sealed record Stop(int Start, int Length) : NotePiece(Start, Length);

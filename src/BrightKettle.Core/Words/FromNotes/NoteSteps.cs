@@ -23,6 +23,25 @@ internal sealed class NoteSteps(NoteAmounts amounts)
         }
     }
 
+    /// <summary>Rice that is cooked before the pulses are named at all has a pot of its own.</summary>
+    public void TellRiceApart()
+    {
+        var rice = _steps.FindIndex(s => s.Act == NoteAct.RiceIn);
+        bool Pulses(NoteStep step) => step.Puts.Any(p => p.Kind == "pulse") && (step.Heats || step.Act is NoteAct.Add);
+        if (rice < 0 || _steps.Take(rice + 1).Any(Pulses) || !_steps.Skip(rice + 1).Any(Pulses))
+        {
+            return;
+        }
+
+        for (var i = 0; i <= rice; i++)
+        {
+            if (_steps[i].Heats || i == rice)
+            {
+                _steps[i] = _steps[i] with { Act = NoteAct.RiceApart };
+            }
+        }
+    }
+
     /// <summary>What an amount's line says of a soak: 500 g chickpeas, soaked overnight.</summary>
     public void ReadSoak(string line, IReadOnlyList<NotePiece> pieces)
     {
@@ -76,7 +95,12 @@ internal sealed class NoteSteps(NoteAmounts amounts)
                 // "Boil 10 minutes, turn down, 40 more minutes": its own.
                 if (clauses.Count > 0 && clauses[^1].Exists(p => p is NotePiece.Lasts) && segment.Exists(p => p is NotePiece.Lasts))
                 {
-                    clauses.Add(segment);
+                    // "Soak the mung 4 h and the rice 30 min": the same again.
+                    clauses.Add(
+                        clauses[^1].OfType<NotePiece.Does>().FirstOrDefault(d => d.Act == NoteAct.Soak) is { } soaks
+                            ? [soaks, .. segment]
+                            : segment
+                    );
                     continue;
                 }
 
@@ -85,17 +109,25 @@ internal sealed class NoteSteps(NoteAmounts amounts)
             }
 
             var rank = verbs.Min(v => v.Rank);
+            // "Havucu ekleyip 15 dakika pişirin": in it goes, and it cooks so long.
+            var cooksOn =
+                rank == VerbRank.Strong
+                && segment.Exists(p => p is NotePiece.Lasts)
+                && verbs.TrueForAll(v => v.Rank != VerbRank.Strong || v.Act is NoteAct.Add or NoteAct.Season or NoteAct.Return);
             var clause = before;
             before = [];
             var begun = false;
             foreach (var piece in segment)
             {
-                if (piece is NotePiece.Does does && does.Rank == rank)
+                if (piece is NotePiece.Does does && (does.Rank == rank || (cooksOn && does.Rank == VerbRank.Generic)))
                 {
                     if (begun)
                     {
                         clauses.Add(clause);
-                        clause = [];
+                        // What was said of the time before is this verb's.
+                        var mine = does.Rank == VerbRank.Generic ? clause.Where(p => p is NotePiece.Lasts).ToList() : [];
+                        clause.RemoveAll(mine.Contains);
+                        clause = mine;
                     }
 
                     begun = true;
@@ -298,6 +330,12 @@ internal sealed class NoteSteps(NoteAmounts amounts)
     /// <summary>A phrase without a verb: "20 minutes on low", "lid on".</summary>
     private void Attach(NoteStep phrase, bool apart)
     {
+        if (phrase.Puts.Count > 0 && phrase.Puts.All(p => p.Kind == "salt"))
+        {
+            _steps.Add(phrase with { Act = NoteAct.Season, Minutes = null });
+            return;
+        }
+
         var timed = phrase.Minutes is not null || phrase.Until is not null;
         var at = timed
             ? _steps.FindLastIndex(s =>
@@ -330,7 +368,7 @@ internal sealed class NoteSteps(NoteAmounts amounts)
         }
         else if (phrase.Puts.Count > 0)
         {
-            _steps.Add(phrase with { Act = phrase.Puts.All(p => p.Kind == "salt") ? NoteAct.Season : NoteAct.Add });
+            _steps.Add(phrase with { Act = NoteAct.Add });
         }
         else
         {

@@ -33,12 +33,8 @@ public static class NotesCook
             .DistinctBy(a => a.Id)
             .Take(MostPulses)
             .ToList();
-        if (
-            pulses.Count == 0
-            || notes.Pulse is not { Grams: > 0 }
-            || (notes.WaterGrams is null && !notes.CoversWithWater)
-            || notes.Cooking is null
-        )
+        var isWet = notes.WaterGrams is not null || notes.CoversWithWater || notes.Amounts.Any(a => IsLiquid(a, catalogue));
+        if (pulses.Count == 0 || notes.Pulse is not { Grams: > 0 } || !isWet || notes.Cooking is null)
         {
             return null;
         }
@@ -69,6 +65,9 @@ public static class NotesCook
         List<Ingredient> ingredients = [.. bags, .. rice is null ? [] : new[] { rice }, .. extras];
         return new(kitchen, ingredients, new NotesScript(notes, answers, ingredients, kitchen).Actions(), starts, 1);
     }
+
+    private static bool IsLiquid(NoteAmount amount, PulseCatalogue catalogue) =>
+        amount is { Kind: "extra", Id: { } id, Grams: > 0 } && catalogue.FindExtra(id)?.Kind == ExtraKind.Liquid;
 
     private const int MostPulses = 6;
 

@@ -116,6 +116,7 @@ public sealed class NotesReader(PulseCatalogue catalogue)
             steps.Read(line.Text, line.Pieces, forRice);
         }
 
+        steps.TellRiceApart();
         foreach (var step in steps.All)
         {
             amounts.ReadStep(step);
@@ -184,6 +185,8 @@ public sealed class NotesReader(PulseCatalogue catalogue)
 
     private static bool OnlyPeople(Line line) =>
         line.Pieces.Any(p => p is NotePiece.People)
+        && line.Pieces.Count(p => p is NotePiece.Unread) <= 1
+        && line.Pieces[0] is not NotePiece.Unread { Length: > 4 }
         && line.Pieces.All(p =>
             p is NotePiece.People or NotePiece.Break or NotePiece.Stop or NotePiece.Lasts or NotePiece.Unread or NotePiece.Said
         )

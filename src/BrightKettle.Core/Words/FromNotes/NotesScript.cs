@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
@@ -175,7 +176,7 @@ internal sealed class NotesScript(Notes notes, NoteAnswers answers, IReadOnlyLis
         }
 
         Bring(first);
-        if (!_done.Exists(a => a is CookAction.AddWater) && !ingredients.Any(i => i is ExtraIngredient { Extra.FreeWater: > 0.5 }))
+        if (!_done.Exists(a => a is CookAction.AddWater) && !ingredients.Any(i => i is ExtraIngredient { Extra.Kind: ExtraKind.Liquid }))
         {
             var over = notes.Steps.FirstOrDefault(s => s.OverCentimetres is not null && s.Act is not NoteAct.Soak)?.OverCentimetres;
             Emit(t => new CookAction.TopUp(t, Math.Min(over ?? CoveredCentimetres, MostOverCentimetres), NotesCook.Cold));
