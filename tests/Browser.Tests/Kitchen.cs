@@ -21,11 +21,12 @@ public sealed class Kitchen : IDisposable
     private readonly string _profile = Path.Combine(Path.GetTempPath(), $"kettle-browser-{Guid.NewGuid():n}");
 
     /// <param name="address">Of a server that runs by itself; null to start one in here.</param>
-    public Kitchen(int width = 1280, int height = 800, string? address = null)
+    /// <param name="fresh">A household that nobody has set up, instead of the demo's.</param>
+    public Kitchen(int width = 1280, int height = 800, string? address = null, bool fresh = false)
     {
         if (address is null)
         {
-            _server = new();
+            _server = new(!fresh);
             _server.UseKestrel(0);
             _server.StartServer();
         }
@@ -275,7 +276,7 @@ public sealed class Kitchen : IDisposable
             .FirstOrDefault(File.Exists)
         ?? throw new InvalidOperationException($"{program} is not on this machine; ./kettle test says what to install.");
 
-    private sealed class Server : WebApplicationFactory<Program>
+    private sealed class Server(bool demo) : WebApplicationFactory<Program>
     {
         private readonly string _data = Path.Combine(Path.GetTempPath(), $"kettle-browser-data-{Guid.NewGuid():n}");
 
@@ -293,7 +294,7 @@ public sealed class Kitchen : IDisposable
                 Path.Combine(Root, "artifacts", "app", "BrightKettle.Server.staticwebassets.endpoints.json")
             );
             builder.UseSetting("Kettle:Data", _data);
-            builder.UseSetting("Kettle:Demo", "true");
+            builder.UseSetting("Kettle:Demo", demo ? "true" : "false");
             builder.ConfigureServices(services =>
             {
                 services.AddSingleton<TimeProvider>(Clock);

@@ -108,7 +108,9 @@ public sealed class SafeKeepingTests
                 i.Clear();
                 i.SendKeys("640");
             });
-            k.Do(By.XPath("//fieldset[contains(.,'Flames of gas')]//input"), i => i.Click());
+            k.Do(By.XPath("//button[@aria-label='Change Front burner']"), i => i.Click());
+            k.Do(By.XPath("//label[contains(.,'A flame of gas')]/input"), i => i.Click());
+            k.Do(By.XPath("//form[.//label[contains(.,'A flame of gas')]]//button[@type='submit']"), i => i.Click());
             k.Until(_ => !Json(k, "/api/kitchen").GetProperty("burners")[0].GetProperty("gas").GetBoolean());
             string Height() => k.Find(By.XPath("//label[contains(.,'Height above the sea')]/input")).GetAttribute("value")!;
             Assert.Equal("640", Height());

@@ -95,4 +95,124 @@ public sealed class KitchenApiTests : IDisposable
         );
         Assert.Equal(404, (await (await _http.DeleteAsync("/api/kitchen/vessels/none", Cancel)).Problem()).Status);
     }
+
+    private static async Task<KitchenDto> Told(HttpResponseMessage response)
+    {
+        Assert.True(response.IsSuccessStatusCode, await response.Content.ReadAsStringAsync(Cancel));
+        return (await response.Content.ReadFromJsonAsync<KitchenDto>(Cancel))!;
+    }
+
+    [Fact]
+    public async Task What_was_taken_away_comes_back_as_it_was()
+    {
+        var before = await Kitchen();
+        var (pot, burner) = (before.Vessels[0], before.Burners[1]);
+        await Told(await _http.DeleteAsync($"/api/kitchen/vessels/{pot.Id}?version={pot.Version}", Cancel));
+        var gone = await Told(await _http.DeleteAsync($"/api/kitchen/burners/{burner.Id}?version={burner.Version}", Cancel));
+        Assert.DoesNotContain(gone.Vessels, v => v.Id == pot.Id);
+        Assert.DoesNotContain(gone.Burners, b => b.Id == burner.Id);
+        await Told(
+            await _http.PutAsJsonAsync(
+                $"/api/kitchen/vessels/{pot.Id}",
+                new VesselChange(pot.Name, pot.DiameterCentimetres, pot.BrimMillilitres, pot.Cooker, pot.Version + 1),
+                Cancel
+            )
+        );
+        var back = await Told(
+            await _http.PutAsJsonAsync(
+                $"/api/kitchen/burners/{burner.Id}",
+                new BurnerChange(burner.Name, burner.MostWatts, burner.Gas, burner.Version + 1),
+                Cancel
+            )
+        );
+        Assert.Equal(before.Vessels.Select(v => v with { Version = 0 }), back.Vessels.Select(v => v with { Version = 0 }));
+        Assert.Equal(before.Burners.Select(b => b with { Version = 0 }), back.Burners.Select(b => b with { Version = 0 }));
+    }
+
+    [Fact]
+    public async Task Burners_come_change_and_go_but_one_stays()
+    {
+        var added = await Told(await _http.PostAsJsonAsync("/api/kitchen/burners", new BurnerChange("Wok ring", 2200, true), Cancel));
+        var wok = Assert.Single(added.Burners, b => b.Name == "Wok ring");
+        Assert.True(wok is { Gas: true, MostWatts: 2200, LeastWatts: > 100 and < 400 });
+        Assert.Equal(
+            (400, "request.out_of_range", "mostWatts"),
+            await (await _http.PostAsJsonAsync("/api/kitchen/burners", new BurnerChange("Sun", 90_000, false), Cancel)).Problem()
+        );
+        Assert.Equal(
+            (409, "kitchen.stale", null),
+            await (await _http.PutAsJsonAsync($"/api/kitchen/burners/{wok.Id}", new BurnerChange("Wok", 2200, true, 77), Cancel)).Problem()
+        );
+        foreach (var burner in added.Burners.Skip(1))
+        {
+            await Told(await _http.DeleteAsync($"/api/kitchen/burners/{burner.Id}?version={burner.Version}", Cancel));
+        }
+
+        Assert.Equal(
+            (400, "kitchen.last_burner", "burnerId"),
+            await (
+                await _http.DeleteAsync($"/api/kitchen/burners/{added.Burners[0].Id}?version={added.Burners[0].Version}", Cancel)
+            ).Problem()
+        );
+    }
+
+    [Fact]
+    public async Task A_burner_that_a_dinner_uses_asks_before_it_goes_and_stays_for_it()
+    {
+        using var demo = new KettleServer(demo: true);
+        using var http = demo.CreateClient();
+        var back = (await http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!.Burners.Single(b => b.Id == "back");
+        var at = $"/api/kitchen/burners/back?version={back.Version}";
+        Assert.Equal((409, "kitchen.burner_in_use", null), await (await http.DeleteAsync(at, Cancel)).Problem());
+        await Told(await http.DeleteAsync($"{at}&keep=true", Cancel));
+        Assert.True((await http.PostAsJsonAsync("/api/plans", KettleServer.Dish() with { BurnerId = "back" }, Cancel)).IsSuccessStatusCode);
+    }
+
+    [Fact]
+    public async Task The_first_questions_are_asked_once_and_answered_whole_or_not_at_all()
+    {
+        Assert.False((await Kitchen()).IsSetUp);
+        var answers = new FirstAnswers(
+            "America/Bogota",
+            2600,
+            120,
+            null,
+            [new("Large", 1500, true), new("Small", 800, true), new("Middling", 1200, true)],
+            ["weight", "slow"]
+        );
+        Assert.Equal(
+            (400, "request.out_of_range", "burners[1].mostWatts"),
+            await (
+                await _http.PostAsJsonAsync(
+                    "/api/kitchen/first-run",
+                    answers with
+                    {
+                        Burners = [answers.Burners![0], new("Small", 1, true)],
+                    },
+                    Cancel
+                )
+            ).Problem()
+        );
+        Assert.False((await Kitchen()).IsSetUp);
+        var done = await Told(await _http.PostAsJsonAsync("/api/kitchen/first-run", answers, Cancel));
+        Assert.True(done.IsSetUp);
+        Assert.Equal(("America/Bogota", 2600), (done.Zone, done.AltitudeMetres));
+        Assert.Equal(["Large", "Small", "Middling"], done.Burners.Select(b => b.Name));
+        Assert.Equal(["weight", "slow"], done.Vessels.Where(v => v.Cooker is not null).Select(v => v.Cooker));
+        Assert.Equal(
+            (409, "kitchen.set_up", null),
+            await (await _http.PostAsJsonAsync("/api/kitchen/first-run", answers, Cancel)).Problem()
+        );
+    }
+
+    [Fact]
+    public async Task Skipped_questions_leave_everything_as_it_is()
+    {
+        var before = await Kitchen();
+        var done = await Told(await _http.PostAsJsonAsync("/api/kitchen/first-run", new FirstAnswers(), Cancel));
+        Assert.True(done.IsSetUp);
+        Assert.Equal(before.Zone, done.Zone);
+        Assert.Equal(before.Burners, done.Burners);
+        Assert.Equal(before.Vessels, done.Vessels);
+    }
 }

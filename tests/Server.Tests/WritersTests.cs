@@ -145,7 +145,11 @@ public sealed class WritersTests : IDisposable
                 Enumerable
                     .Range(0, 4)
                     .Select(i =>
-                        _http.PutAsJsonAsync($"/api/kitchen/burners/{burner.Id}", new BurnerChange(i % 2 == 0, burner.Version), Cancel)
+                        _http.PutAsJsonAsync(
+                            $"/api/kitchen/burners/{burner.Id}",
+                            new BurnerChange(burner.Name, burner.MostWatts, i % 2 == 0, burner.Version),
+                            Cancel
+                        )
                     )
             );
             Assert.Single(answers, a => a.StatusCode == HttpStatusCode.OK);

@@ -10,6 +10,8 @@ internal sealed class HouseholdConfiguration : IEntityTypeConfiguration<Househol
     {
         builder.ToTable("household", t => t.HasCheckConstraint("one_household", "id = 1"));
         builder.Property(h => h.Id).ValueGeneratedNever();
+        // A kitchen of before the questions is never asked them.
+        builder.Property(h => h.IsSetUp).HasDefaultValue(true).HasSentinel(true);
         builder.Property(h => h.Version).IsConcurrencyToken();
     }
 }

@@ -98,6 +98,10 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("INTEGER")
                         .HasColumnName("position");
 
+                    b.Property<bool>("Removed")
+                        .HasColumnType("INTEGER")
+                        .HasColumnName("removed");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .ValueGeneratedOnAdd()
@@ -273,6 +277,12 @@ namespace BrightKettle.Data.Migrations
                     b.Property<double>("HardnessMilligramsPerLitre")
                         .HasColumnType("REAL")
                         .HasColumnName("hardness_milligrams_per_litre");
+
+                    b.Property<bool>("IsSetUp")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER")
+                        .HasDefaultValue(true)
+                        .HasColumnName("is_set_up");
 
                     b.Property<bool>("KeepsSoakWater")
                         .HasColumnType("INTEGER")

@@ -46,6 +46,9 @@ public sealed class HouseholdRow
     /// <summary>Whose rule of chilling and keeping holds: cautious, uk, us, au_nz or ca.</summary>
     public string StorageRule { get; set; } = "cautious";
 
+    /// <summary>The first questions were answered or skipped.</summary>
+    public bool IsSetUp { get; set; } = true;
+
     public int Version { get; set; } = 1;
 
     /// <summary>Counts what was learned of the bags: what was worked out of an older one is out of date.</summary>
@@ -122,6 +125,9 @@ public sealed class BurnerRow
     public bool Gas { get; set; }
 
     public int Position { get; set; }
+
+    /// <summary>Gone from the kitchen's list, and kept for the dinners that use it.</summary>
+    public bool Removed { get; set; }
 
     /// <summary>A change that knows an older one is a conflict.</summary>
     public int Version { get; set; } = 1;

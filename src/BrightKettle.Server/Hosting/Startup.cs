@@ -68,11 +68,18 @@ public static class Startup
         await transaction.CommitAsync(cancel);
     }
 
-    /// <summary>Three common pots and a middling burner to begin with; all of it can be changed.</summary>
+    /// <summary>Three common pots and two burners to begin with; all of it can be changed.</summary>
     private static async Task SeedOwnAsync(KettleDb db, CancellationToken cancel)
     {
         var zone = DateTimeZoneProviders.Tzdb.GetZoneOrNull(TimeZoneInfo.Local.Id)?.Id ?? "UTC";
-        db.Households.Add(new HouseholdRow { Name = "My kitchen", Zone = zone });
+        db.Households.Add(
+            new HouseholdRow
+            {
+                Name = "My kitchen",
+                Zone = zone,
+                IsSetUp = false,
+            }
+        );
         db.Vessels.AddRange(
             new VesselRow
             {
@@ -99,14 +106,22 @@ public static class Startup
                 Position = 3,
             }
         );
-        db.Burners.Add(
+        db.Burners.AddRange(
             new BurnerRow
             {
                 Id = "hob",
-                Name = "Hob",
-                MostWatts = 1400,
+                Name = "Large burner",
+                MostWatts = 1500,
                 LeastWatts = 120,
                 Position = 1,
+            },
+            new BurnerRow
+            {
+                Id = "hob-2",
+                Name = "Small burner",
+                MostWatts = 900,
+                LeastWatts = 80,
+                Position = 2,
             }
         );
         await db.SaveChangesAsync(cancel);

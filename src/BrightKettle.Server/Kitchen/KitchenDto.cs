@@ -11,6 +11,7 @@ namespace BrightKettle.Server.Kitchen;
 /// <param name="StorageRule">cautious, uk, us, au_nz or ca.</param>
 /// <param name="RemovedVessels">Gone from the kitchen, and kept for the dinners that use them.</param>
 /// <param name="Version">To be sent back with a change.</param>
+/// <param name="IsSetUp">The first questions were answered or skipped.</param>
 public sealed record KitchenDto(
     string Name,
     string Zone,
@@ -30,9 +31,11 @@ public sealed record KitchenDto(
     bool StirsAtJoin,
     [property: OneOf("cautious", "uk", "us", "au_nz", "ca")] string StorageRule,
     int Version,
+    bool IsSetUp,
     IReadOnlyList<VesselDto> Vessels,
     IReadOnlyList<VesselDto> RemovedVessels,
     IReadOnlyList<BurnerDto> Burners,
+    IReadOnlyList<BurnerDto> RemovedBurners,
     IReadOnlyList<BagDto> Bags,
     DateTimeOffset Now,
     string NowLocal
@@ -122,8 +125,22 @@ public sealed record BagDinnerDto(
 /// <param name="Version">To be sent back with a change.</param>
 public sealed record BurnerDto(string Id, string Name, double MostWatts, double LeastWatts, bool Gas, int Version);
 
-/// <param name="Version">Of what was shown.</param>
-public sealed record BurnerChange(bool Gas, int Version = 0);
+/// <summary>A burner as it is entered.</summary>
+/// <param name="MostWatts">What reaches the pot at full flame: 300 to 4000 W.</param>
+/// <param name="Version">Of what was shown; ignored for a new one.</param>
+public sealed record BurnerChange(string Name, double MostWatts, bool Gas, int Version = 0);
+
+/// <summary>The answers to the first questions; null for what was skipped, which stays as it is.</summary>
+/// <param name="Burners">All of them, 1 to 8.</param>
+/// <param name="Cookers">Kinds that there are beside the pots.</param>
+public sealed record FirstAnswers(
+    string? Zone = null,
+    double? AltitudeMetres = null,
+    double? HardnessMilligramsPerLitre = null,
+    double? CupMillilitres = null,
+    IReadOnlyList<BurnerChange>? Burners = null,
+    [property: OneOf(typeof(CookerKind))] IReadOnlyList<string>? Cookers = null
+);
 
 /// <summary>A pot as it is entered.</summary>
 /// <param name="Cooker">weight, spring, electric or slow; null for a plain pot.</param>

@@ -23,7 +23,8 @@ public static class KitchenEndpoints
         routes.MapPost("/api/kitchen/vessels", AddVessel);
         routes.MapPut("/api/kitchen/vessels/{id}", ChangeVessel);
         routes.MapDelete("/api/kitchen/vessels/{id}", RemoveVessel);
-        routes.MapPut("/api/kitchen/burners/{id}", ChangeBurner);
+        BurnerEndpoints.Map(routes);
+        routes.MapPost("/api/kitchen/first-run", FirstRun.Answer);
     }
 
     public static async Task<Ok<KitchenDto>> Get(KettleDb db, TimeProvider clock, CancellationToken cancel) =>
@@ -93,7 +94,7 @@ public static class KitchenEndpoints
     /// <summary>More pots than any kitchen has: all ways of a dinner look at each of them.</summary>
     private const int MostVessels = 60;
 
-    private const int LongestName = 60;
+    internal const int LongestName = 60;
 
     public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> AddVessel(
         VesselChange change,
@@ -140,7 +141,8 @@ public static class KitchenEndpoints
             return problem;
         }
 
-        if (await db.Vessels.SingleOrDefaultAsync(v => v.Id == id && !v.Removed, cancel) is not { } row)
+        // One that was taken away stands there again.
+        if (await db.Vessels.SingleOrDefaultAsync(v => v.Id == id, cancel) is not { } row)
         {
             return KettleProblems.Missing("kitchen.unknown_vessel");
         }
@@ -154,6 +156,7 @@ public static class KitchenEndpoints
         row.DiameterCentimetres = change.DiameterCentimetres;
         row.BrimMillilitres = change.BrimMillilitres;
         row.CookerKind = change.Cooker;
+        row.Removed = false;
         row.Version++;
         return await SavedAsync(db, clock, cancel);
     }
@@ -185,56 +188,29 @@ public static class KitchenEndpoints
             return KettleProblems.Invalid("kitchen.last_vessel", "vesselId");
         }
 
-        var quoted = $"\"{id}\"";
-        var users = db.Cooks.Where(c => c.Payload.Contains(quoted));
-        var coming = await users
-            .Where(c => !c.Deleted && c.FinishedAt == null)
-            .OrderBy(c => c.ServeAt)
-            .Select(c => c.Title)
-            .ToListAsync(cancel);
-        if (coming.Count > 0 && !keep)
+        if (!keep && await InUseAsync(db, id, "kitchen.vessel_in_use", cancel) is { } asks)
         {
-            return KettleProblems.Conflict(
-                "kitchen.vessel_in_use",
-                new { dinners = coming.Take(WorkLimits.MostFaultsNamed), count = coming.Count }
-            );
+            return asks;
         }
 
-        if (await users.AnyAsync(cancel))
-        {
-            row.Removed = true;
-            row.Version++;
-        }
-        else
-        {
-            db.Vessels.Remove(row);
-        }
-
+        // Kept for the dinners that use it, and for the undo.
+        row.Removed = true;
+        row.Version++;
         return await SavedAsync(db, clock, cancel);
     }
 
-    /// <summary>Says whether a burner is a flame of gas.</summary>
-    public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> ChangeBurner(
-        string id,
-        BurnerChange change,
-        KettleDb db,
-        TimeProvider clock,
-        CancellationToken cancel
-    )
+    /// <summary>The question whether something may go that dinners use which are still to come; null where none does.</summary>
+    internal static async Task<ProblemHttpResult?> InUseAsync(KettleDb db, string id, string code, CancellationToken cancel)
     {
-        if (await db.Burners.SingleOrDefaultAsync(b => b.Id == id, cancel) is not { } row)
-        {
-            return KettleProblems.Missing("kitchen.unknown_burner");
-        }
-
-        if (change.Version != row.Version)
-        {
-            return Stale(row.Version);
-        }
-
-        row.Gas = change.Gas;
-        row.Version++;
-        return await SavedAsync(db, clock, cancel);
+        var quoted = $"\"{id}\"";
+        var coming = await db
+            .Cooks.Where(c => c.Payload.Contains(quoted) && !c.Deleted && c.FinishedAt == null)
+            .OrderBy(c => c.ServeAt)
+            .Select(c => c.Title)
+            .ToListAsync(cancel);
+        return coming.Count == 0
+            ? null
+            : KettleProblems.Conflict(code, new { dinners = coming.Take(WorkLimits.MostFaultsNamed), count = coming.Count });
     }
 
     /// <summary>Somebody else has changed it meanwhile.</summary>
@@ -294,23 +270,19 @@ public static class KitchenEndpoints
             row.StirsAtJoin,
             row.StorageRule,
             row.Version,
+            row.IsSetUp,
             [.. state.Vessels.Select(v => Vessel(v, state))],
             [.. state.RemovedVessels.Select(v => Vessel(v, state))],
-            [
-                .. state.Burners.Select(b => new BurnerDto(
-                    b.Id,
-                    b.Name,
-                    b.Most.Watts,
-                    b.Least.Watts,
-                    state.GasBurners.Contains(b.Id),
-                    state.VersionOf("burner", b.Id)
-                )),
-            ],
+            [.. state.Burners.Select(b => Burner(b, state))],
+            [.. state.RemovedBurners.Select(b => Burner(b, state))],
             [.. BagMapper.Map(state)],
             now,
             LocalTimes.Write(state.Household.LocalOf(Instant.FromDateTimeOffset(now)))
         );
     }
+
+    private static BurnerDto Burner(Burner b, KitchenState state) =>
+        new(b.Id, b.Name, b.Most.Watts, b.Least.Watts, state.GasBurners.Contains(b.Id), state.VersionOf("burner", b.Id));
 
     private static VesselDto Vessel(Vessel v, KitchenState state) =>
         new(

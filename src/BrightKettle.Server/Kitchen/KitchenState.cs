@@ -40,6 +40,14 @@ public sealed record KitchenState(
     /// <summary>Ids of the burners with a flame of gas.</summary>
     public IReadOnlySet<string> GasBurners { get; init; } = new HashSet<string>();
 
+    /// <summary>Burners that are gone from the kitchen and kept for the dinners that use them.</summary>
+    public IReadOnlyList<Burner> RemovedBurners { get; init; } = [];
+
+    /// <summary>A burner that a dinner names: one of the kitchen, or one that is kept for it; the first where none is named; null when
+    /// there is none.</summary>
+    public Burner? FindBurner(string? id) =>
+        id is null ? (Burners.Count > 0 ? Burners[0] : null) : Burners.Concat(RemovedBurners).FirstOrDefault(b => b.Id == id);
+
     /// <summary>Pots that are gone from the kitchen and kept for the dinners that use them.</summary>
     public IReadOnlyList<Vessel> RemovedVessels { get; init; } = [];
 

@@ -24,12 +24,13 @@ public static class KitchenStore
             HouseholdOf(row),
             HouseWaysOf(row),
             [.. vessels.Where(v => !v.Removed).Select(VesselOf)],
-            burners.ConvertAll(BurnerOf),
+            [.. burners.Where(b => !b.Removed).Select(BurnerOf)],
             bags.ConvertAll(Bag.Of),
             await LearnedPaces.ReadAsync(db, row, cancel)
         )
         {
             GasBurners = burners.Where(b => b.Gas).Select(b => b.Id).ToHashSet(),
+            RemovedBurners = [.. burners.Where(b => b.Removed).Select(BurnerOf)],
             RemovedVessels = [.. vessels.Where(v => v.Removed).Select(VesselOf)],
             Versions = vessels
                 .Select(v => (("vessel", v.Id), v.Version))

@@ -30,10 +30,7 @@ public sealed class DishMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         var pulse = catalogue.FindPulse(dto.PulseId ?? string.Empty) ?? checks.Refuse<Pulse>("catalogue.unknown_pulse", "pulseId");
         var rice = dto.RiceId is null ? null : catalogue.FindRice(dto.RiceId) ?? checks.Refuse<Rice>("catalogue.unknown_rice", "riceId");
         var vessel = kitchen.Find(dto.VesselId) ?? checks.Refuse<Vessel>("kitchen.unknown_vessel", "vesselId");
-        var burner = dto.BurnerId is null
-            ? (kitchen.Burners.Count > 0 ? kitchen.Burners[0] : null)
-            : kitchen.Burners.FirstOrDefault(b => b.Id == dto.BurnerId);
-        burner ??= checks.Refuse<Burner>("kitchen.unknown_burner", "burnerId");
+        var burner = kitchen.FindBurner(dto.BurnerId) ?? checks.Refuse<Burner>("kitchen.unknown_burner", "burnerId");
         var people = (int)checks.Within(dto.People, 1, 40, "people");
         checks.Within(dto.Seed, 0, 999_999, "seed");
         var style = ClosedSet.Read<Style>(dto.Style, "style", checks);

@@ -2,6 +2,7 @@
   import { NotebookPen, Plus, SlidersHorizontal } from '@lucide/svelte';
   import { untrack } from 'svelte';
   import { MediaQuery } from 'svelte/reactivity';
+  import FirstRun from '../lib/features/kitchen/FirstRun.svelte';
   import BesideCard from '../lib/features/tonight/BesideCard.svelte';
   import DishForm from '../lib/features/tonight/DishForm.svelte';
   import InSight from '../lib/features/tonight/InSight.svelte';
@@ -27,7 +28,8 @@
   $effect(() => {
     const kitchen = household.kitchen;
     const id = (route.params as { id?: string }).id ?? null;
-    if (kitchen.state === 'ready') untrack(() => follow(id, kitchen.value));
+    // A new household is asked about its kitchen first.
+    if (kitchen.state === 'ready' && kitchen.value.isSetUp) untrack(() => follow(id, kitchen.value));
   });
 
   /** Room for the dish beside its answer; on a phone the answer comes first and the dish is a sheet over it. */
@@ -84,6 +86,8 @@
   <Notice title={household.kitchen.problem.title} text={household.kitchen.problem.detail}>
     <button class="btn btn-primary mt-4" onclick={() => household.load()}>Try again</button>
   </Notice>
+{:else if household.kitchen.state === 'ready' && !household.kitchen.value.isSetUp}
+  <FirstRun kitchen={household.kitchen.value} />
 {:else if household.kitchen.state === 'ready' && household.catalogue.state === 'ready'}
   {@const kitchen = household.kitchen.value}
   {@const catalogue = household.catalogue.value}

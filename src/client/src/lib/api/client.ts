@@ -61,6 +61,8 @@ export type StoveEntry = Omit<Partial<Schemas['StoveEntry']>, 'eventId' | 'occur
   Pick<Schemas['StoveEntry'], 'eventId' | 'occurredAt' | 'kind' | 'basedOn'>;
 export type WayLine = Schemas['WayDto'];
 export type VesselChange = Schemas['VesselChange'];
+export type BurnerChange = Schemas['BurnerChange'];
+export type FirstAnswers = Schemas['FirstAnswers'];
 export type BagChange = Schemas['BagChange'];
 export type DinnerLog = Schemas['DinnerLogDto'];
 export type Verdict = Schemas['VerdictDto'];
@@ -137,8 +139,13 @@ export const api = {
   removeBag: (id: string, version: number) =>
     answer(http.DELETE('/api/kitchen/bags/{id}', { params: { path: { id }, query: { version } } })),
   bagDinners: (id: string) => answer(http.GET('/api/kitchen/bags/{id}/dinners', at(id))),
-  setGas: (id: string, gas: boolean, version: number) =>
-    answer(http.PUT('/api/kitchen/burners/{id}', { ...at(id), body: { gas, version } })),
+  addBurner: (body: BurnerChange) => answer(http.POST('/api/kitchen/burners', { body })),
+  changeBurner: (id: string, body: BurnerChange) =>
+    answer(http.PUT('/api/kitchen/burners/{id}', { ...at(id), body })),
+  /** @param keep It may go though dinners use it: they keep it. */
+  removeBurner: (id: string, version: number, keep: boolean) =>
+    answer(http.DELETE('/api/kitchen/burners/{id}', { params: { path: { id }, query: { version, keep } } })),
+  firstRun: (body: FirstAnswers) => answer(http.POST('/api/kitchen/first-run', { body })),
   /** @param keep It may go though dinners use it: they keep it. */
   removeVessel: (id: string, version: number, keep: boolean) =>
     answer(http.DELETE('/api/kitchen/vessels/{id}', { params: { path: { id }, query: { version, keep } } })),

@@ -2,7 +2,9 @@ import {
   api,
   type Answer,
   type BagChange,
+  type BurnerChange,
   type Catalogue,
+  type FirstAnswers,
   type Kitchen,
   type KitchenChange,
   type VesselChange,
@@ -31,8 +33,12 @@ class KitchenState {
   addBag = (change: BagChange) => this.#take(api.addBag(change));
   changeBag = (id: string, change: BagChange) => this.#take(api.changeBag(id, change));
   removeBag = (id: string, version: number) => this.#take(api.removeBag(id, version));
-  setGas = (id: string, gas: boolean) =>
-    this.#take(api.setGas(id, gas, this.#known?.burners.find((b) => b.id === id)?.version ?? 0));
+  addBurner = (change: BurnerChange) => this.#take(api.addBurner(change));
+  changeBurner = (id: string, change: BurnerChange) => this.#take(api.changeBurner(id, change));
+  /** @param keep It may go though dinners use it. */
+  removeBurner = (id: string, version: number, keep = false) =>
+    this.#take(api.removeBurner(id, version, keep));
+  firstRun = (answers: FirstAnswers) => this.#take(api.firstRun(answers));
   /** @param keep It may go though dinners use it. */
   removeVessel = (id: string, version: number, keep = false) =>
     this.#take(api.removeVessel(id, version, keep));

@@ -127,20 +127,6 @@
         <option value="ca">Canada</option>
       </select></label
     >
-    <fieldset>
-      <legend class="text-sm font-semibold">Flames of gas</legend>
-      {#each kitchen.burners as burner (burner.id)}
-        <label class="mt-1 flex items-center gap-3">
-          <input
-            class="checkbox checkbox-primary"
-            type="checkbox"
-            checked={burner.gas}
-            onchange={(e) => household.setGas(burner.id, e.currentTarget.checked)}
-          />
-          {burner.name}
-        </label>
-      {/each}
-    </fieldset>
     <label class="text-sm font-semibold"
       >Rice, when it goes in<select class="select w-full text-base" bind:value={form.stirsAtJoin}>
         <option value={true}>stirred in once</option>

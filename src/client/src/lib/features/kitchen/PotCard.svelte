@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { CookerKind, Kitchen } from '../../api/client';
   import type { Problem } from '../../api/problem';
+  import { say } from '../../messages/say';
+  import InUse from './InUse.svelte';
   import { household } from '../../state/kitchen.svelte';
 
   type Props = {
@@ -8,8 +10,9 @@
     vessel: Kitchen['vessels'][number] | null;
     removable: boolean;
     ondone?: () => void;
+    onremoved?: (name: string, back: () => Promise<unknown>) => void;
   };
-  let { vessel, removable, ondone }: Props = $props();
+  let { vessel, removable, ondone, onremoved }: Props = $props();
 
   // svelte-ignore state_referenced_locally
   let editing = $state(vessel === null);
@@ -22,13 +25,13 @@
   // svelte-ignore state_referenced_locally
   let cooker = $state<CookerKind | ''>(vessel?.cooker ?? '');
   let problem = $state<Problem | null>(null);
-  const kinds: Record<string, string> = {
-    '': 'A pot',
-    weight: 'Pressure cooker with a whistling weight',
-    spring: 'Pressure cooker with a spring valve',
-    electric: 'Electric pressure cooker',
-    slow: 'Slow cooker',
-  };
+  const kinds = $derived<Record<string, string>>({
+    '': say('cooker.none'),
+    weight: say('cooker.weight.long'),
+    spring: say('cooker.spring.long'),
+    electric: say('cooker.electric'),
+    slow: say('cooker.slow'),
+  });
   const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
 
   async function save(event: SubmitEvent) {
@@ -56,6 +59,17 @@
     const asks = answer?.code === 'kitchen.vessel_in_use';
     users = asks ? (answer.current as { dinners: string[]; count: number }) : null;
     problem = asks ? null : answer;
+    const was = vessel;
+    if (!answer)
+      onremoved?.(was.name, () =>
+        household.changeVessel(was.id, {
+          name: was.name,
+          diameterCentimetres: was.diameterCentimetres,
+          brimMillilitres: was.brimMillilitres,
+          cooker: was.cooker,
+          version: was.version + 1,
+        }),
+      );
   }
 
   /** The pot's outline to one scale for all: 3 px a centimetre. */
@@ -67,30 +81,40 @@
   {#if editing}
     <form onsubmit={save} class="flex flex-col gap-2">
       <label class="text-sm font-semibold"
-        >Name<input class="input w-full" bind:value={name} maxlength="60" /></label
+        >{say('kitchen.name')}<input class="input w-full" bind:value={name} maxlength="60" /></label
       >
       {#if fault('name')}<p class="text-error text-sm" role="alert">{fault('name')}</p>{/if}
       <label class="text-sm font-semibold"
-        >Inside width, cm<input class="input w-full" type="number" step="0.5" bind:value={diameter} /></label
+        >{say('kitchen.width')}<input
+          class="input w-full"
+          type="number"
+          step="0.5"
+          bind:value={diameter}
+        /></label
       >
       {#if fault('diameterCentimetres')}<p class="text-error text-sm" role="alert">
           {fault('diameterCentimetres')}
         </p>{/if}
       <label class="text-sm font-semibold"
-        >To the brim, litres<input class="input w-full" type="number" step="0.1" bind:value={litres} /></label
+        >{say('kitchen.brim')}<input
+          class="input w-full"
+          type="number"
+          step="0.1"
+          bind:value={litres}
+        /></label
       >
       {#if fault('brimMillilitres')}<p class="text-error text-sm" role="alert">
           {fault('brimMillilitres')}
         </p>{/if}
       <label class="text-sm font-semibold"
-        >What it is<select class="select w-full" bind:value={cooker}>
+        >{say('kitchen.what')}<select class="select w-full" bind:value={cooker}>
           {#each Object.entries(kinds) as [id, kind] (id)}<option value={id}>{kind}</option>{/each}
         </select></label
       >
       <div class="mt-1 flex gap-2">
-        <button class="btn btn-primary btn-sm" type="submit">Save</button>
+        <button class="btn btn-primary btn-sm" type="submit">{say('kitchen.save')}</button>
         <button class="btn btn-ghost btn-sm" type="button" onclick={() => ((editing = false), ondone?.())}
-          >Cancel</button
+          >{say('kitchen.cancel')}</button
         >
       </div>
     </form>
@@ -109,37 +133,32 @@
     </svg>
     <h2 class="mt-2 text-xl">{vessel.name}</h2>
     <p>
-      {vessel.diameterCentimetres} cm wide, {vessel.heightCentimetres} cm deep, {vessel.brimMillilitres /
-        1000} L to the brim
+      {say('kitchen.pot.told', {
+        width: vessel.diameterCentimetres,
+        height: vessel.heightCentimetres,
+        litres: vessel.brimMillilitres / 1000,
+      })}
     </p>
     {#if vessel.cooker}<p class="text-sm font-semibold">{kinds[vessel.cooker]}</p>{/if}
     <p class="text-sm opacity-85">
-      A centimetre of liquid in it is {vessel.millilitresPerCentimetre} mL.
+      {say('kitchen.pot.level', { millilitres: vessel.millilitresPerCentimetre })}
     </p>
     <div class="mt-2 flex gap-2">
       <button
         class="btn btn-sm btn-outline btn-primary"
-        aria-label="Change {vessel.name}"
-        onclick={() => (editing = true)}>Change</button
+        aria-label={say('kitchen.change_it', { name: vessel.name })}
+        onclick={() => (editing = true)}>{say('kitchen.change')}</button
       >
       {#if removable}
-        <button class="btn btn-sm btn-ghost" aria-label="Remove {vessel.name}" onclick={() => remove()}
-          >Remove</button
+        <button
+          class="btn btn-sm btn-ghost"
+          aria-label={say('kitchen.remove_it', { name: vessel.name })}
+          onclick={() => remove()}>{say('kitchen.remove')}</button
         >
       {/if}
     </div>
     {#if users}
-      <div class="bg-base-200 mt-2 rounded-lg p-3" role="alert" data-in-use>
-        <p>
-          {users.count === 1 ? 'A dinner uses it' : `${users.count} dinners use it`}: {users.dinners
-            .slice(0, 3)
-            .join(', ')}{users.count > 3 ? ' and more' : ''}. They keep it if it goes from the list.
-        </p>
-        <div class="mt-2 flex gap-2">
-          <button class="btn btn-sm btn-primary" onclick={() => remove(true)}>Remove it</button>
-          <button class="btn btn-sm btn-ghost" onclick={() => (users = null)}>Leave it</button>
-        </div>
-      </div>
+      <InUse {users} onyes={() => remove(true)} onno={() => (users = null)} />
     {/if}
     {#if problem}<p class="text-error mt-1 text-sm" role="alert">{problem.detail}</p>{/if}
   {/if}
