@@ -26,7 +26,7 @@ public class FirstRunTests
             );
             k.Until(_ => k.Text("h1").StartsWith("Chickpeas with brown basmati", StringComparison.Ordinal));
             k.Settle();
-            Assert.Equal("6", k.Find(By.XPath("//label[contains(.,'For')]//input")).GetAttribute("value"));
+            k.Until(_ => k.Find(By.Id("people")).GetAttribute("value") == "6");
             k.Until(d => d.PageSource.Contains("19:00", StringComparison.Ordinal));
             // Asked once: a reload is the dinner's, and the burners are those that were told.
             k.Open("/pots");

@@ -119,6 +119,17 @@ public sealed class DishLine(PulseCatalogue catalogue)
             }
         }
 
+        // "Brown basmati, rice in its own pot" names one rice twice.
+        if (
+            named.Find(n => n is { Kind: "rice", Without: false, Amount: null } && n.Ids[0] == PlainRice && n.Is.Contains(Quality.Apart))
+                is { } again
+            && named.Exists(n => n is { Kind: "rice", Without: false } && n.Ids[0] != PlainRice)
+        )
+        {
+            named.Remove(again);
+            parts.Add(new LinePart.Said(again.Start, again.Length, "rice", "beside"));
+        }
+
         if (parts.OfType<LinePart.Each>().FirstOrDefault() is { } each)
         {
             for (var i = 0; i < named.Count; i++)

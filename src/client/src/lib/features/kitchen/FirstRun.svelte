@@ -83,7 +83,7 @@
           onchange={(id) => (burners = id)}
         />
         <Choice
-          legend={say('kitchen.what')}
+          legend={say('first.flame')}
           name="flame"
           value={flame}
           options={[
@@ -106,13 +106,13 @@
     <div>
       <h2 class="text-xl">{say('first.where')}</h2>
       <label class="mt-2 block text-sm font-semibold"
-        >{say('first.zone')}<select class="select w-full text-base" bind:value={zone}>
+        >{say('first.zone')}<select class="select w-full text-base font-normal" bind:value={zone}>
           {#each zones.includes(zone) ? zones : [zone, ...zones] as z (z)}<option>{z}</option>{/each}
         </select></label
       >
       <label class="mt-2 block text-sm font-semibold"
         >{say('first.altitude')}<input
-          class="input w-full text-base"
+          class="input w-full text-base font-normal"
           type="number"
           bind:value={altitude}
           aria-invalid={fault('altitudeMetres') ? true : undefined}
@@ -123,8 +123,9 @@
       >
     </div>
     <div>
+      <h2 class="mb-2 text-xl">{say('first.water')}</h2>
       <Choice
-        legend={say('first.water')}
+        legend={say('first.hardness')}
         name="water"
         value={water}
         options={[
