@@ -94,6 +94,11 @@ public static class StepIds
     public const string RiceLight = "rice_light";
     public const string RiceBoils = "rice_boils";
     public const string RiceOff = "rice_off";
+
+    /// <summary>The same rice is done, and stays on the flame for its crust.</summary>
+    public const string RiceCrust = "rice_crust";
+
+    /// <summary>Rice in a pot of its own has rested.</summary>
     public const string RiceRested = "rice_rested";
 
     /// <summary>Rice and its water are in the bowl that goes above the pulses.</summary>

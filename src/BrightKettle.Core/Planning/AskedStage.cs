@@ -18,6 +18,9 @@ public enum AskedStage
     /// <summary>Rice from its own pot is folded in before the table.</summary>
     Fold,
 
+    /// <summary>Rice in its own pot keeps a crust: its last minutes are dry, on the low flame, and nobody stirs.</summary>
+    Crust,
+
     /// <summary>The liquor is bound with starch before the table.</summary>
     Bind,
 

@@ -133,6 +133,7 @@ public sealed record Dish(
             AskedStage.Bind => Style != Style.Dry && RiceInPot is null,
             AskedStage.Move => How.Pulses.CanMoveOver(this),
             // What is cooked already is neither toasted nor left to steam.
+            AskedStage.Crust => RiceVessel is { Above: false } && !StirsRiceIn && !RiceIsCooked,
             AskedStage.Toast or AskedStage.Towel => Rice is not null && How.Rice.HasFlame && !StirsRiceIn,
             _ => RiceVessel is { Above: false },
         };

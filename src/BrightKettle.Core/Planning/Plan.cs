@@ -106,6 +106,7 @@ public sealed record Plan(
             AskedStage.Mash => Forecast.Find(StepIds.Mash) is not null,
             AskedStage.Bind or AskedStage.Move => Dish.Has(stage),
             AskedStage.Toast => Cook.Ingredients.OfType<RiceIngredient>().Any(r => r.Toasted),
+            AskedStage.Crust => Forecast.Find(StepIds.RiceCrust) is not null,
             AskedStage.Towel => Cook.Actions.Any(a => a is CookAction.Cover { With: SealMaterial.Towel }),
             _ => Forecast.Find(StepIds.Fold) is not null,
         };

@@ -210,6 +210,7 @@ public static class PlanSteps
             StepIds.PutBack => Make("put_back", m, Lifting(plan)),
             StepIds.RiceRested when plan.Dish.RiceVessel is { Above: true } => Make("rice_covered", m, new()),
             StepIds.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].Trigger.Delay?.TotalMinutes)),
+            StepIds.RiceCrust => Make("rice_crust", m, new(Minutes: plan.Cook.Actions[m.Action + 1].Trigger.Delay?.TotalMinutes)),
             StepIds.RiceOff => Make(
                 "rice_off",
                 m,

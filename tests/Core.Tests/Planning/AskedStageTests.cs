@@ -89,6 +89,43 @@ public sealed class AskedStageTests(ITestOutputHelper output)
         Assert.False(Asked(Navy, AskedStage.Fold).Has(AskedStage.Fold));
     }
 
+    /// <summary>Rices, pots and burners by lot: by the clock two in three have their crust, the others none yet, and hardly any is
+    /// black.</summary>
+    [Fact]
+    public void A_crust_is_brown_and_not_black_in_whatever_pot_on_whatever_burner()
+    {
+        var lot = new Random(41);
+        string[] rices = ["basmati_unsoaked", "long_white", "jasmine", "brown_long", "parboiled"];
+        var (crusts, scorched, all) = (0, 0, 0);
+        for (var i = 0; i < 10; i++)
+        {
+            var dish = Dish(
+                    "chickpea",
+                    200 + lot.Next(150),
+                    rices[i % rices.Length],
+                    200 + lot.Next(250),
+                    SoakChoice.Overnight,
+                    Style.Saucy
+                )
+                .With(new InItsOwnPot(new(Pot(18 + lot.Next(8), 3 + lot.Next(3)), Burner(900 + lot.Next(1100)))));
+            var plan = Planned(Asked(dish, AskedStage.Crust));
+            Assert.True(At(plan, StepIds.RiceCrust) is > 0 and var crust && crust < At(plan, StepIds.RiceOff));
+            Assert.InRange(Minutes(plan, StepIds.RiceCrust, StepIds.RiceOff), 1, 20);
+            Assert.Empty(plan.LeftOut);
+            Assert.DoesNotContain(plan.Gates, g => g.Blocks);
+            foreach (var pot in Model.RunMany([.. PotTraits.Many(plan.Cook, Model.Constants, 32).Select(t => new PotJob(plan.Cook, t))]))
+            {
+                var state = Crust.Of(pot.Vessels[1], Model.Constants);
+                all++;
+                crusts += state == BaseState.Crust ? 1 : 0;
+                scorched += state == BaseState.Scorched ? 1 : 0;
+            }
+        }
+
+        Assert.True(crusts >= 0.6 * all && scorched <= 0.1 * all, $"{crusts} crusts and {scorched} black of {all}");
+        Assert.False(Asked(Navy, AskedStage.Crust).Has(AskedStage.Crust));
+    }
+
     /// <summary>Only what is drained is poured off: seasoned liquor is boiled down to what is wanted, and starts near it.</summary>
     [Fact]
     public void Nothing_seasoned_is_poured_off_in_any_pot()

@@ -11,6 +11,9 @@ internal sealed class OwnPotSolver(Simulator simulator, Dish dish, CookVessel po
 {
     private const int MostTries = 12;
 
+    /// <summary>A first guess.</summary>
+    private const double FirstCrustMinutes = 4;
+
     /// <summary>Water for a first guess beyond what rice drinks, over its dry weight: what leaves as steam.</summary>
     private const double SteamShare = 0.25;
 
@@ -40,11 +43,19 @@ internal sealed class OwnPotSolver(Simulator simulator, Dish dish, CookVessel po
         var settling = new Settling(simulator, dish, Alone, RunOptions.Search);
         var way = new Way(WayLists.PulsesAlone, dish.ServeAt)
         {
-            OwnPot = new(dish.ServeAt, dish.RiceDry * (rice.Absorbed.Typical + SteamShare), rice.SimmerMinutes.Typical),
+            OwnPot = new(dish.ServeAt, dish.RiceDry * (rice.Absorbed.Typical + SteamShare), rice.SimmerMinutes.Typical)
+            {
+                CrustMinutes = dish.Has(AskedStage.Crust) ? FirstCrustMinutes : 0,
+            },
         };
         var tried = settling.Of(way, new RiceBeside().Frees(way), MostTries);
         var numbers = tried.Way.OwnPot!;
-        var rounded = numbers with { Water = numbers.Water.RoundedTo(10), Minutes = Math.Round(numbers.Minutes) };
+        var rounded = numbers with
+        {
+            Water = numbers.Water.RoundedTo(10),
+            Minutes = Math.Round(numbers.Minutes),
+            CrustMinutes = Math.Round(numbers.CrustMinutes),
+        };
         var off = OwnPotMinutes.AtOff(settling.Try(way with { OwnPot = rounded }));
         return (rounded with { Off = off }, tried.Run.EndSeconds - RiceStart.SoakOf(rice).TotalSeconds);
     }

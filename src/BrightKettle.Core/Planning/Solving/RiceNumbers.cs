@@ -1,3 +1,4 @@
+using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Units;
@@ -12,6 +13,9 @@ internal sealed record OwnPotNumbers(Instant LightAt, Mass Water, double Minutes
 {
     /// <summary>How far it is when its flame may go out; null to go by the clock.</summary>
     public double? Off { get; init; }
+
+    /// <summary>On the flame once it is done, for a crust; 0 where none is wanted.</summary>
+    public double CrustMinutes { get; init; }
 
     /// <summary>There is time to let it stand in water first, where it wants that.</summary>
     public bool Soaks { get; init; } = true;
@@ -32,13 +36,18 @@ internal abstract record RiceWater(string? In) : FreeNumber
 
     public override double Tolerance => FewGrams;
 
-    public override double Miss(Tried tried) =>
-        (WantedShare * tried.Dish.RiceDry.Grams) - tried.Run.Vessels[tried.Cook.Kitchen.IndexOf(In)].LiquorGrams;
+    protected static double Wanted(Tried tried) => WantedShare * tried.Dish.RiceDry.Grams;
+
+    public override double Miss(Tried tried) => Wanted(tried) - tried.Run.Vessels[tried.Cook.Kitchen.IndexOf(In)].LiquorGrams;
 }
 
 /// <summary>In its own pot.</summary>
 internal sealed record OwnPotWater() : RiceWater((string?)null)
 {
+    /// <summary>Where a crust is wanted, what is left when the rice is done: the flame takes that, too.</summary>
+    public override double Miss(Tried tried) =>
+        tried.Cook.StepAt(StepIds.RiceCrust) is >= 0 and var done ? Wanted(tried) - tried.Run.At(done).LiquorBefore : base.Miss(tried);
+
     public override Way Moved(Tried tried, Way way) =>
         way with
         {
@@ -53,8 +62,12 @@ internal sealed record OwnPotMinutes : FreeNumber
 
     public override double Miss(Tried tried) => WaySolver.RiceAtOff(tried.Dish) - AtOff(tried);
 
-    /// <summary>How far it is when its flame goes out.</summary>
-    public static double AtOff(Tried tried) => tried.Run.At(tried.Cook.StepAt(StepIds.RiceOff)).Doneness[tried.Cook.IndexOf(Way.RiceId)];
+    /// <summary>Its flame goes out, or it is left on it for a crust.</summary>
+    private static int DoneAt(Tried tried) =>
+        tried.Cook.StepAt(StepIds.RiceCrust) is >= 0 and var crust ? crust : tried.Cook.StepAt(StepIds.RiceOff);
+
+    /// <summary>How far it is then.</summary>
+    public static double AtOff(Tried tried) => tried.Run.At(DoneAt(tried)).Doneness[tried.Cook.IndexOf(Way.RiceId)];
 
     public override Way Moved(Tried tried, Way way)
     {
@@ -63,6 +76,36 @@ internal sealed record OwnPotMinutes : FreeNumber
         var more = Math.Abs(new OwnPotWater().Miss(tried)) < AboutRight ? Damped * Miss(tried) / perMinute : 0;
         return way with { OwnPot = way.OwnPot! with { Minutes = Math.Max(1, way.OwnPot.Minutes + more) } };
     }
+}
+
+/// <summary>The same pot's minutes on the flame after that, so that its lowest grains brown and none blackens.</summary>
+internal sealed record OwnPotCrust : FreeNumber
+{
+    /// <summary>Between a first crust (1) and a black one (4), by their heat: a little water left in a pot makes it less, hardly anything more.</summary>
+    private const double Heat = 2.2;
+
+    /// <summary>Minutes that a move makes at most.</summary>
+    private const double MostMoved = 3;
+
+    private const double LongestMinutes = 20;
+
+    public override double Tolerance => 0.4;
+
+    public override double Miss(Tried tried) => Heat - (tried.Run.Vessels[0].CrustJoules / PulseCatalogue.Shipped.Constants.CrustEnergy);
+
+    public override Way Moved(Tried tried, Way way) =>
+        way with
+        {
+            OwnPot = way.OwnPot! with
+            {
+                CrustMinutes = Math.Clamp(
+                    way.OwnPot.CrustMinutes
+                        + (Math.Abs(new OwnPotWater().Miss(tried)) < AboutRight ? Math.Clamp(Miss(tried), -MostMoved, MostMoved) : 0),
+                    1,
+                    LongestMinutes
+                ),
+            },
+        };
 }
 
 /// <summary>In a bowl above the pulses: the steam brings the rest.</summary>

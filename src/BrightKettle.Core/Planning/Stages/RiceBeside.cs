@@ -9,10 +9,13 @@ namespace BrightKettle.Core.Planning.Stages;
 /// <summary>Rice in a pot of its own, from its soak to rested.</summary>
 internal sealed record RiceBeside : Stage
 {
-    public override IReadOnlyList<FreeNumber> Frees(Way way) => [new OwnPotWater(), new OwnPotMinutes()];
+    public override IReadOnlyList<FreeNumber> Frees(Way way) =>
+        way.OwnPot?.CrustMinutes > 0
+            ? [new OwnPotWater(), new OwnPotMinutes(), new OwnPotCrust()]
+            : [new OwnPotWater(), new OwnPotMinutes()];
 
     public override IReadOnlyList<string> Steps =>
-        [StepIds.RiceSoakStarts, StepIds.RiceLight, StepIds.RiceBoils, StepIds.RiceOff, StepIds.RiceRested];
+        [StepIds.RiceSoakStarts, StepIds.RiceLight, StepIds.RiceBoils, StepIds.RiceCrust, StepIds.RiceOff, StepIds.RiceRested];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
         actions.AddRange(Actions(dish, dish.How.Rice.Own!, way.OwnPot!));
@@ -30,20 +33,27 @@ internal sealed record RiceBeside : Stage
             new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },
             new CookAction.Heat(Trigger.Once(PotEvent.Boils), Flame.Gentle) { StepId = StepIds.RiceBoils },
             new CookAction.Cover(Trigger.Next, Lid.Sealed),
-            new CookAction.Heat(
-                new Trigger(
-                    Delay: Duration.FromMinutes(numbers.Minutes),
-                    Look: numbers.Off is { } done ? SealAndSteam.RiceLook(dish, done) : null
-                ),
-                Flame.Off
-            )
-            {
-                StepId = StepIds.RiceOff,
-            },
+            .. Off(dish, numbers),
         ];
         list.AddTowel(dish);
         list.Add(new CookAction.Stir(Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes))) { StepId = StepIds.RiceRested });
         return list.ConvertAll(a => a with { In = pot.Vessel.Id });
+    }
+
+    /// <summary>The flame goes out when the rice is done, or some minutes later where a crust is wanted.</summary>
+    private static IEnumerable<CookAction> Off(Dish dish, OwnPotNumbers numbers)
+    {
+        var done = new Trigger(
+            Delay: Duration.FromMinutes(numbers.Minutes),
+            Look: numbers.Off is { } off ? SealAndSteam.RiceLook(dish, off) : null
+        );
+        if (numbers.CrustMinutes > 0)
+        {
+            yield return new CookAction.Heat(done, Flame.Gentle) { StepId = StepIds.RiceCrust };
+            done = Trigger.Later(Duration.FromMinutes(numbers.CrustMinutes));
+        }
+
+        yield return new CookAction.Heat(done, Flame.Off) { StepId = StepIds.RiceOff };
     }
 }
 
