@@ -178,7 +178,7 @@ public sealed class KitchenApiTests : IDisposable
             120,
             null,
             [new("Large", 1500, true), new("Small", 800, true), new("Middling", 1200, true)],
-            ["weight", "slow"]
+            [new("weight", "Whistling cooker"), new("slow", "Slow cooker")]
         );
         Assert.Equal(
             (400, "request.out_of_range", "burners[1].mostWatts"),

@@ -24,12 +24,7 @@ public static class FirstRun
     {
         var checks = new FieldFaults();
         Check(answers, checks);
-        var kinds = (answers.Cookers ?? []).Distinct().ToList();
-        if (kinds.Exists(k => ClosedSet.Find<CookerKind>(k) is null))
-        {
-            checks.Add("request.unknown_word", "cookers");
-        }
-
+        var cookers = answers.Cookers ?? [];
         if (checks.Any)
         {
             return KettleProblems.Invalid(checks);
@@ -54,9 +49,9 @@ public static class FirstRun
 
         var have = await db.Vessels.Where(v => !v.Removed && v.CookerKind != null).Select(v => v.CookerKind!).ToListAsync(cancel);
         var last = await db.Vessels.MaxAsync(v => (int?)v.Position, cancel) ?? 0;
-        foreach (var kind in kinds.Except(have))
+        foreach (var cooker in cookers.DistinctBy(c => c.Kind).Where(c => !have.Contains(c.Kind)))
         {
-            db.Vessels.Add(Typical(kind, ++last, clock));
+            db.Vessels.Add(Typical(cooker, ++last, clock));
         }
 
         return await KitchenEndpoints.SavedAsync(db, clock, cancel);
@@ -82,6 +77,19 @@ public static class FirstRun
         if (answers.CupMillilitres is { } cup)
         {
             checks.Within(cup, 150, 300, "cupMillilitres");
+        }
+
+        checks.Within(answers.Cookers?.Count ?? 0, 0, MostAsked, "cookers");
+        for (var i = 0; i < Math.Min(answers.Cookers?.Count ?? 0, MostAsked); i++)
+        {
+            if (answers.Cookers![i] is not { } cooker || ClosedSet.Find<CookerKind>(cooker.Kind ?? string.Empty) is null)
+            {
+                checks.Add("request.unknown_word", $"cookers[{i}].kind");
+            }
+            else
+            {
+                checks.Text(cooker.Name, KitchenEndpoints.LongestName, $"cookers[{i}].name");
+            }
         }
 
         if (answers.Burners is { } burners)
@@ -125,14 +133,14 @@ public static class FirstRun
     }
 
     /// <summary>As most of its kind are; it can be changed like any pot.</summary>
-    private static VesselRow Typical(string kind, int position, TimeProvider clock) =>
+    private static VesselRow Typical(CookerAnswer cooker, int position, TimeProvider clock) =>
         new()
         {
             Id = Guid.CreateVersion7(clock.GetUtcNow()).ToString("n"),
-            Name = Messages.Messages.Say($"cooker.{kind}"),
-            DiameterCentimetres = kind == ClosedSet.Word(CookerKind.Slow) ? 24 : 22,
-            BrimMillilitres = kind == ClosedSet.Word(CookerKind.Weight) ? 5000 : 6000,
-            CookerKind = kind,
+            Name = cooker.Name.Trim(),
+            DiameterCentimetres = cooker.Kind == ClosedSet.Word(CookerKind.Slow) ? 24 : 22,
+            BrimMillilitres = cooker.Kind == ClosedSet.Word(CookerKind.Weight) ? 5000 : 6000,
+            CookerKind = cooker.Kind,
             Position = position,
         };
 }

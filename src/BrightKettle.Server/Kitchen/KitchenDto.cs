@@ -132,15 +132,19 @@ public sealed record BurnerChange(string Name, double MostWatts, bool Gas, int V
 
 /// <summary>The answers to the first questions; null for what was skipped, which stays as it is.</summary>
 /// <param name="Burners">All of them, 1 to 8.</param>
-/// <param name="Cookers">Kinds that there are beside the pots.</param>
+/// <param name="Cookers">Beside the pots, one of a kind.</param>
 public sealed record FirstAnswers(
     string? Zone = null,
     double? AltitudeMetres = null,
     double? HardnessMilligramsPerLitre = null,
     double? CupMillilitres = null,
     IReadOnlyList<BurnerChange>? Burners = null,
-    [property: OneOf(typeof(CookerKind))] IReadOnlyList<string>? Cookers = null
+    IReadOnlyList<CookerAnswer>? Cookers = null
 );
+
+/// <summary>A cooker that a new household has, of the usual size.</summary>
+/// <param name="Name">What it is called here.</param>
+public sealed record CookerAnswer([property: OneOf(typeof(CookerKind))] string Kind, string Name);
 
 /// <summary>A pot as it is entered.</summary>
 /// <param name="Cooker">weight, spring, electric or slow; null for a plain pot.</param>

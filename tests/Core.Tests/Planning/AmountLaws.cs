@@ -69,7 +69,12 @@ public sealed class AmountLaws
                         )
                         .Sum();
                 var ratio = Water(twice) / Water(once);
-                var (before, after) = (Minutes(once, StepIds.Light, StepIds.Table), Minutes(twice, StepIds.Light, StepIds.Table));
+                // Cooking takes as long; how long soft pulses wait for the rice, where that is harmless, is chosen by chance.
+                double Cooking(Plan p) =>
+                    p.Cook.StepAt(StepIds.Ready) >= 0 && p.Cook.StepAt(StepIds.SetLiquor) > p.Cook.StepAt(StepIds.Ready)
+                        ? Minutes(p, StepIds.Light, StepIds.Ready) + Minutes(p, StepIds.SetLiquor, StepIds.Table)
+                        : Minutes(p, StepIds.Light, StepIds.Table);
+                var (before, after) = (Cooking(once), Cooking(twice));
                 return judged.By(ratio is > 1.5 and < 2.4 && Math.Abs(after - before) < 8 + (0.15 * before))
                     ? true
                     : throw new InvalidOperationException(
@@ -128,8 +133,9 @@ public sealed class AmountLaws
             .Sample(
                 dish =>
                 {
+                    // With or without the look was chosen on as many pots as it is judged by.
                     if (
-                        Planned(dish) is not { } plan
+                        (Plans.Plan(dish, Pots) as PlanAnswer.Planned)?.Plan is not { } plan
                         || plan.Cook.StepAt(StepIds.HeatOff) is not (>= 0 and var off)
                         || plan.Cook.Actions[off].Trigger.Look is null
                     )
@@ -144,7 +150,7 @@ public sealed class AmountLaws
                             .. plan.Cook.Actions.Select((a, i) => i == off ? a with { Trigger = a.Trigger with { Look = null } } : a),
                         ],
                     };
-                    double Chance(Cook cook) => eye.Run(cook, dish.Targets, Pots, picture: false, RunOptions.Compare).ShareTender;
+                    double Chance(Cook cook) => eye.Run(cook, dish.Targets, Pots, picture: false).ShareTender;
                     var (looked, blind) = (Chance(plan.Cook), Chance(without));
                     return judged.By(looked >= blind - 0.01 - Noise)
                         ? true

@@ -54,7 +54,7 @@
             hardnessMilligramsPerLitre: hardness[water] ?? null,
             cupMillilitres: null,
             burners: hob(Number(burners)),
-            cookers,
+            cookers: cookers.map((kind) => ({ kind, name: say(`cooker.${kind}`) })),
           },
     );
     busy = false;
