@@ -113,8 +113,9 @@ public sealed class Planner(Simulator simulator)
         var plan = Describe(dish, solved, pots, rough);
         if (plan.ShareTender < SureShare && solved.Way.RiceOff is not null && dish.Pull.IsNothing)
         {
-            // Where a hand that errs spoils more than its last look saves, the flame goes out by the clock.
-            var clock = OnTime(dish, solved.Way with { RiceOff = null }) with { SaltGrams = solved.SaltGrams };
+            // Where a hand that errs spoils more than its last look saves, the flame goes out by the clock: the same pot, with its salt.
+            var salted = dish with { SaltGrams = solved.SaltGrams ?? dish.SaltGrams };
+            var clock = OnTime(salted, solved.Way with { RiceOff = null }) with { SaltGrams = solved.SaltGrams };
             var byClock = clock.Run.StalledAt is null ? Describe(dish, clock, pots, rough) : plan;
             (solved, plan) = byClock.ShareTender > plan.ShareTender ? (clock, byClock) : (solved, plan);
         }

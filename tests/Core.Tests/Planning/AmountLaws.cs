@@ -125,7 +125,8 @@ public sealed class AmountLaws
     {
         var judged = new Judged();
         const int Pots = 512;
-        // Two standard errors of so many pots with the same traits.
+        // What is in doubt is judged on as many as may be: two standard errors of so many pots with the same traits.
+        const int Many = 2000;
         const double Noise = 0.01;
         var eye = new Forecaster(Model);
         Small
@@ -150,8 +151,13 @@ public sealed class AmountLaws
                             .. plan.Cook.Actions.Select((a, i) => i == off ? a with { Trigger = a.Trigger with { Look = null } } : a),
                         ],
                     };
-                    double Chance(Cook cook) => eye.Run(cook, dish.Targets, Pots, picture: false).ShareTender;
-                    var (looked, blind) = (Chance(plan.Cook), Chance(without));
+                    double Chance(Cook cook, int pots) => eye.Run(cook, dish.Targets, pots, picture: false).ShareTender;
+                    var (looked, blind) = (Chance(plan.Cook, Pots), Chance(without, Pots));
+                    if (looked < blind - 0.01)
+                    {
+                        (looked, blind) = (Chance(plan.Cook, Many), Chance(without, Many));
+                    }
+
                     return judged.By(looked >= blind - 0.01 - Noise)
                         ? true
                         : throw new InvalidOperationException(
