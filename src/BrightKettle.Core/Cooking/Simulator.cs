@@ -44,7 +44,7 @@ public sealed record RunOptions(bool Sample = false)
 public sealed class Simulator
 {
     /// <summary>Names the equations; stored with each saved forecast.</summary>
-    public const string ModelVersion = "4";
+    public const string ModelVersion = "5";
 
     /// <summary>The longest step while anything is warm.</summary>
     public static readonly Duration DefaultStep = Duration.FromSeconds(10);

@@ -28,7 +28,7 @@ internal static class HeatStep<T>
         );
     }
 
-    /// <summary>Works out how fast the vessel warms and answers the step, cut short where it meets its ceiling, or the temperature from
+    /// <summary>Works out how fast the vessel warms and answers the step, cut short where it meets its ceiling, or the temperature at
     /// which it is only held.</summary>
     public static T Look(PotGroup g, int vessel, T step)
     {
@@ -51,7 +51,9 @@ internal static class HeatStep<T>
         var held = T.Min(most, T.Max(T.Load(ref g.Row<T>(v + Layout.Least)), need + T.Load(ref g.Row<T>(v + Layout.Vigour))));
         var holdsFrom = T.Load(ref g.Row<T>(v + Layout.Hold)) - T.All(1);
         var below = T.Less(celsius, holdsFrom);
-        var power = T.Where(below, most, held);
+        var offAbove = T.Load(ref g.Row<T>(v + Layout.OffAbove));
+        var over = T.Less(offAbove, celsius);
+        var power = T.Where(below, most, T.Where(over, T.All(0), held));
         var net = power - need;
         var rate = net / Capacity(g, vessel, liquor);
         surface.Store(ref g.Row<T>(v + Layout.Surface));
@@ -59,15 +61,16 @@ internal static class HeatStep<T>
         net.Store(ref g.Row<T>(v + Layout.Net));
         rate.Store(ref g.Row<T>(v + Layout.Rate));
         var rising = T.Less(T.All(1e-9f), rate) & T.Less(celsius, ceiling);
-        if (T.Bits(rising) == 0)
+        var sinking = over & T.Less(rate, T.All(-1e-9f));
+        if (T.Bits(rising) == 0 && T.Bits(sinking) == 0)
         {
             // All at their ceilings, or cooling: most of a cook.
             return step;
         }
 
-        var next = T.Where(below, T.Min(ceiling, holdsFrom + T.All(2e-3f)), ceiling);
-        var until = T.Max(T.All(0.05f), (next - celsius) / T.Max(T.All(1e-9f), rate));
-        return T.Where(rising, T.Min(step, until), step);
+        var next = T.Where(sinking, offAbove - T.All(2e-3f), T.Where(below, T.Min(ceiling, holdsFrom + T.All(2e-3f)), ceiling));
+        var until = T.Max(T.All(0.05f), (next - celsius) / T.Where(sinking, T.Min(T.All(-1e-9f), rate), T.Max(T.All(1e-9f), rate)));
+        return T.Where(rising, T.Min(step, until), T.Where(sinking, T.Min(step, until), step));
     }
 
     /// <summary>Moves the temperature on; answers the watts that go into steam and the temperature of the middle of the step.</summary>

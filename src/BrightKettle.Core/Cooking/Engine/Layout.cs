@@ -56,7 +56,10 @@ internal sealed record Layout(int Vessels, string Kinds, string Above, bool Chem
 
     /// <summary>Alkali that the water of a kept soak has brought into the liquor, mmol.</summary>
     public const int Alkali = 29;
-    private const int VesselFloats = 30;
+
+    /// <summary>°C above which what keeps a temperature is off.</summary>
+    public const int OffAbove = 30;
+    private const int VesselFloats = 31;
 
     // Rows of floats for each ingredient, from IngredientFloat.
     public const int Place = 0;

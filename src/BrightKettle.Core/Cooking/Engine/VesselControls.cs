@@ -14,6 +14,9 @@ internal static class VesselControls
 
     private const float Never = -1000;
 
+    /// <summary>Wider than a step misses a temperature by.</summary>
+    private const float Play = 0.01f;
+
     public static void Apply(PotGroup g, int lane, Script script, PotTraits traits, int vessel, VesselControl control)
     {
         var c = g.Constants;
@@ -23,6 +26,7 @@ internal static class VesselControls
             // A bowl in another's steam: no heat, no loss, no lid of its own.
             Set(Layout.Ceiling, 140);
             Set(Layout.Hold, Never);
+            Set(Layout.OffAbove, -Never);
             return;
         }
 
@@ -74,10 +78,17 @@ internal static class VesselControls
             Set(Layout.Least, least);
             Set(Layout.Vigour, vigour);
             Set(Layout.Hold, hold);
+            Set(Layout.OffAbove, -Never);
         }
 
-        // Off above its temperature, all it has below it.
-        void Warm(double watts) => Power(watts, 0, -1e6, WarmCelsius + 1);
+        // Off above its temperature, all it has below it, and there what is lost.
+        void Keep(double watts, double celsius)
+        {
+            Power(watts, 0, 0, celsius + 1);
+            Set(Layout.OffAbove, celsius + Play);
+        }
+
+        void Warm(double watts) => Keep(watts, WarmCelsius);
 
         void ElectricPower(Cooker e)
         {
@@ -105,7 +116,7 @@ internal static class VesselControls
             }
             else
             {
-                Power(trickle, 0, 0, script.Boils - (float)c.SlowBelowBoil + 1);
+                Keep(trickle, script.Boils - c.SlowBelowBoil);
             }
         }
 
