@@ -315,7 +315,8 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         // The usual is taken until something else is said.
         Assert.Equal(("ajar", "1000"), (Likely(first, "lid"), Likely(first, "water")));
         Assert.NotNull(first.Gives);
-        Assert.NotNull(first.Own);
+        Assert.InRange(first.Own!.ShareTender, 0.85, 1);
+        Assert.InRange(first.Own.Minutes, 40, 240);
         var whole = await Get<NotesDto>(
             "/api/notes",
             new NotesRequest(Recipe, new(WaterGrams: 1500, Lid: "ajar", SaltGrams: 8), KettleServer.Dish())
@@ -397,6 +398,8 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
             )
         );
         Assert.Equal("in_the_liquor", notes.Dish!.RiceJoin);
+        // By what is left of the water, not by what was planned before.
+        Assert.Contains(notes.Dish.Style, new[] { "dry", "moist" });
         Assert.Contains("towel", notes.Dish.Stages!);
         Assert.NotNull(notes.Gives);
     }
@@ -449,6 +452,19 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
 
         Assert.Equal("pulse", (await response.Content.ReadFromJsonAsync<NotesDto>(Cancel))!.Questions[0].Code);
     }
+
+    /// <summary>A megabyte is more than any page of notes: it is refused before it is read.</summary>
+    [Theory]
+    [InlineData(41_000)]
+    [InlineData(1_000_000)]
+    public async Task Very_long_notes_are_refused_and_not_read(int letters)
+    {
+        var response = await Post("/api/notes", new NotesRequest(new string('7', letters), new(), KettleServer.Dish()));
+        Assert.Contains((int)response.StatusCode, new[] { 400, 413 });
+        Assert.Contains(await CodeOf(response), new[] { "words.too_long", "request.too_large" });
+    }
+
+    private static async Task<string?> CodeOf(HttpResponseMessage response) => (await response.Json()).GetProperty("code").GetString();
 
     [Theory]
     [InlineData("lid", "half", "answers.lid")]

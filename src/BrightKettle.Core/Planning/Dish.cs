@@ -309,15 +309,20 @@ public sealed record Dish(
     public Mass TotalDry => RiceInPot is null ? PulsesDry : PulsesDry + RiceDry;
 
     /// <summary>Free liquor wanted at the table, g: a moist film in a dry dish, a ladle of it in a soup (confidence C).</summary>
-    public double WantedLiquorGrams =>
-        TotalDry.Grams
-        * Style switch
+    public double WantedLiquorGrams => TotalDry.Grams * LiquorShare(Style);
+
+    private static double LiquorShare(Style style) =>
+        style switch
         {
             Style.Dry => 0.06,
             Style.Moist => 0.25,
             Style.Saucy => 0.8,
             _ => 2.5,
         };
+
+    /// <summary>The style whose liquor is nearest to this, g per g of what is dry.</summary>
+    public static Style StyleOf(double liquorShare) =>
+        Enum.GetValues<Style>().MinBy(s => Math.Abs(Math.Log(LiquorShare(s) / Math.Max(0.01, liquorShare))));
 
     /// <summary>Named by the cook; null for what is usual with this style.</summary>
     public PulseTarget? PulseTarget { get; init; }

@@ -77,7 +77,7 @@ public sealed record LineSoak(Duration? For, bool Stood, LocalTime? Since, bool 
 /// <summary>Reads a dinner said in one line: "for four, at seven: 300 g chickpeas with brown rice, saucy, no onion".</summary>
 public sealed class DishLine(PulseCatalogue catalogue)
 {
-    private readonly LineGrammar _grammar = new(new Vocabulary(catalogue));
+    private readonly LineGrammar _grammar = new(Vocabulary.Of(catalogue));
 
     public DishWish Read(string line)
     {

@@ -12,7 +12,8 @@ namespace BrightKettle.Server.Words;
 internal static class NotesDish
 {
     /// <summary>Null while the pulse or its amount is unknown.</summary>
-    public static DishDto? Of(Notes notes, DishDto dish, KitchenState kitchen)
+    /// <param name="style">By what they leave of their liquor; null where that is not known.</param>
+    public static DishDto? Of(Notes notes, DishDto dish, KitchenState kitchen, Style? style)
     {
         if (notes.Pulse is not { Id: { } pulse, Grams: { } grams } line)
         {
@@ -39,6 +40,7 @@ internal static class NotesDish
             ],
             RiceId = rice?.Item1,
             Rice = rice is { } r ? new(Math.Round(r.Item2), "g") : null,
+            Style = style is { } like ? ClosedSet.Word(like) : dish.Style,
             People = notes.People ?? dish.People,
             Soak = ClosedSet.Word(SoakOf(notes, line)),
             SoakHours = SoakOf(notes, line) == SoakChoice.Hours ? Math.Round(SoakMinutes(notes)!.Value / 60, 1) : null,
@@ -123,7 +125,7 @@ internal static class NotesDish
             }
         }
 
-        if (notes.Steps.Any(s => s.Act is NoteAct.Rest && s.Line.Contains("towel", StringComparison.OrdinalIgnoreCase)))
+        if (notes.Steps.Any(s => s.HasTowel))
         {
             yield return AskedStage.Towel;
         }

@@ -48,7 +48,8 @@ public static class NotesEndpoint
         var taken = answers.WithLikely(questions);
         var notes = taken.PutInto(read, catalogue);
         var (cook, cannot) = NotesInKitchen.Cook(notes, taken, catalogue, kitchen, vessel, dishes.Now);
-        var dish = NotesDish.Of(notes, request.Dish, kitchen);
+        var (gives, style) = cook is null ? default : await NotesInKitchen.GivesAsync(cook, kitchen, dishes.Work);
+        var dish = NotesDish.Of(notes, request.Dish, kitchen, style);
         return TypedResults.Ok(
             new NotesDto(
                 notes.Title,
@@ -67,7 +68,7 @@ public static class NotesEndpoint
                 ],
                 [.. questions.Select(Question)],
                 [.. check.Doubts(notes).Select(d => new NoteDoubtDto(d.Code, WordSentences.Doubt(d)))],
-                cook is null ? null : await NotesInKitchen.GivesAsync(cook, kitchen, dishes.Work),
+                gives,
                 cannot,
                 cook is null || dish is null ? null : await NotesInKitchen.OwnAsync(dish, dishes, cancel),
                 dish

@@ -64,18 +64,23 @@ internal static class NotesInKitchen
         };
     }
 
-    public static async Task<NotesGiveDto> GivesAsync(Cook cook, KitchenState kitchen, RequestWork work)
+    /// <summary>What they give, and as what they come to the table.</summary>
+    public static async Task<(NotesGiveDto Gives, Style? Style)> GivesAsync(Cook cook, KitchenState kitchen, RequestWork work)
     {
         // Notes say no hour: nobody knows who is at home then.
         var house = GateHouse.Of(kitchen.Household) with { Attended = null };
         var forecast = await work.RunAsync(WorkLength.Lengthy, simulator =>
             new Forecaster(simulator).Run(cook, Targets.Lenient, picture: false, gates: Gates.InOnePot(cook, house))
         );
-        return new(
-            Told(cook, forecast),
-            forecast.ShareTender,
-            [.. forecast.Gates.Where(g => g.Blocks).Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
-            CookWriter.Write(cook)
+        var dry = cook.Ingredients.Sum(x => x is PulseIngredient or RiceIngredient ? x.Dry.Grams : 0);
+        return (
+            new(
+                Told(cook, forecast),
+                forecast.ShareTender,
+                [.. forecast.Gates.Where(g => g.Blocks).Select(g => new GateDto(g.Code, g.IngredientId, g.Action, g.Blocks))],
+                CookWriter.Write(cook)
+            ),
+            forecast.Reference.StalledAt is null ? Dish.StyleOf(forecast.Reference.FinalLiquor / dry) : null
         );
     }
 
@@ -92,13 +97,12 @@ internal static class NotesInKitchen
         return Said.NotesGives(
             WordSentences.Felt(Doneness.Felt(final[cook.IndexOf(pulse.Id)].Doneness, pulse.Pulse.FallsApartAt)),
             rice is null ? null : WordSentences.FeltRice(Doneness.Felt(final[cook.IndexOf(rice.Id)].Doneness, null)),
-            Math.Round(PotGeometry.LiquorMillilitres(forecast.Reference.FinalLiquor, 90) / 10) * 10,
-            Math.Round(forecast.ShareTender * 10)
+            Math.Round(PotGeometry.LiquorMillilitres(forecast.Reference.FinalLiquor, 90) / 10) * 10
         );
     }
 
     /// <summary>The same dinner as it is planned here; null where no plan is to be had.</summary>
-    public static async Task<string?> OwnAsync(DishDto dish, DishRequestReader dishes, CancellationToken cancel)
+    public static async Task<NotesOwnDto?> OwnAsync(DishDto dish, DishRequestReader dishes, CancellationToken cancel)
     {
         var asked = await dishes.ReadAsync(dish, cancel);
         if (asked.Dish is null || await dishes.PlanAsync(asked) is not PlanAnswer.Planned { Plan: var plan })
@@ -111,10 +115,6 @@ internal static class NotesInKitchen
         var water = plan.Cook.Actions.OfType<CookAction.AddWater>().Sum(a => a.Water.Grams);
         return lit < 0 || run.StalledAt is not null
             ? null
-            : Said.NotesOwn(
-                Math.Round(plan.ShareTender * 10),
-                Math.Round((run.EndSeconds - run.At(lit).Seconds) / 60 / 5) * 5,
-                water > 0 ? (Math.Round(water / 10) * 10).ToString("0", System.Globalization.CultureInfo.InvariantCulture) : null
-            );
+            : new(plan.ShareTender, Math.Round((run.EndSeconds - run.At(lit).Seconds) / 60 / 5) * 5, Math.Round(water / 10) * 10);
     }
 }

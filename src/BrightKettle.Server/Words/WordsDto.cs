@@ -78,7 +78,7 @@ public sealed record NotesDto(
     IReadOnlyList<NoteDoubtDto> Doubts,
     NotesGiveDto? Gives,
     string? Cannot,
-    string? Own,
+    NotesOwnDto? Own,
     DishDto? Dish
 );
 
@@ -111,6 +111,12 @@ public sealed record NoteQuestionDto(string Code, string Text, string? Unit, IRe
 public sealed record NoteChoiceDto(string Id, string Text);
 
 public sealed record NoteDoubtDto(string Code, string Text);
+
+/// <summary>The same dinner as it is planned here.</summary>
+/// <param name="ShareTender">With looks, 0 to 1.</param>
+/// <param name="Minutes">From the first flame to the table.</param>
+/// <param name="WaterMillilitres">Measured out; 0 for none.</param>
+public sealed record NotesOwnDto(double ShareTender, double Minutes, double WaterMillilitres);
 
 /// <summary>The forecast of the notes as they stand.</summary>
 /// <param name="Text">In words.</param>

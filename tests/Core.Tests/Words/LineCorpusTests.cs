@@ -89,7 +89,7 @@ public class LineCorpusTests(ITestOutputHelper output)
     [Fact]
     public void No_word_of_any_text_is_lost()
     {
-        var idle = new Vocabulary(Kitchens.Catalogue).Idle;
+        var idle = Vocabulary.Of(Kitchens.Catalogue).Idle;
         string[] words =
         [
             "no",

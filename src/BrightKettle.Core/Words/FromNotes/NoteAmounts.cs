@@ -20,7 +20,7 @@ internal sealed class NoteAmounts(PulseCatalogue catalogue, double cupMillilitre
         var several = pieces.Count(p => AmountOf(p) is not null) > 1;
         var before = _amounts.Count;
         // 150 g each of kidney beans, pintos and black beans.
-        var each = EachWords.Any(w => line.Contains(w, StringComparison.OrdinalIgnoreCase))
+        var each = pieces.Any(p => p is NotePiece.Said { What: "each" })
             ? pieces.Select(AmountOf).FirstOrDefault(a => a is not null)
             : null;
         var divided = pieces.Any(p => p is NotePiece.Said { What: "divided" });
@@ -56,8 +56,6 @@ internal sealed class NoteAmounts(PulseCatalogue catalogue, double cupMillilitre
             _amounts.Add(new(line, "unknown", null, line, null));
         }
     }
-
-    private static readonly string[] EachWords = [" each", " cada ", " chacun", " jeweils ", " ciascun"];
 
     /// <summary>What a step names with an amount, where the list does not: "add 300 g of rice", "cover with 2 litres of water".</summary>
     public void ReadStep(NoteStep step)

@@ -168,7 +168,11 @@ internal sealed partial class NoteGrammar
         }
 
         // "Brown" by itself is how onions are fried, not a rice.
-        if (ThingAt(t, at) is { Name.Beside: false } thing && !(amount is null && thing.Length == 1 && Is(t, at, Colours)))
+        if (
+            ThingAt(t, at) is { } thing
+            && (amount is not null || !thing.Name.Beside)
+            && !(amount is null && thing.Length == 1 && Is(t, at, Colours))
+        )
         {
             // "4 cups stock or water" is liquid all the same.
             if (Is(t, at + thing.Length, "or") && Water(t, at + thing.Length + 1) is (_, > 0 and var or))

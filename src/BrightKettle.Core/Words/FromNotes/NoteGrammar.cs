@@ -10,15 +10,14 @@ internal sealed partial class NoteGrammar : SpokenGrammar
 {
     private readonly NoteWords _notes;
 
+    protected override Misspellings Spelling { get; }
+
     public NoteGrammar(Vocabulary vocabulary, NoteWords words)
         : base(vocabulary)
     {
         _notes = words;
         // A verb is no misspelt name.
-        foreach (var word in _notes.AllWords)
-        {
-            vocabulary.Misspellings.LearnWord(word);
-        }
+        Spelling = vocabulary.Misspellings.Beside(_notes.AllWords);
     }
 
     /// <summary>A piece with the tokens that it takes.</summary>
@@ -116,6 +115,11 @@ internal sealed partial class NoteGrammar : SpokenGrammar
         yield return Whistled(t, at);
         yield return Lasts(t, at);
         yield return Amounted(t, at);
+        if (Is(t, at, Eachs))
+        {
+            yield return new((s, l) => new NotePiece.Said(s, l, "each"), 1);
+        }
+
         yield return Over(t, at);
         yield return Until(t, at);
         yield return Unsoaked(t, at);
@@ -249,6 +253,7 @@ internal sealed partial class NoteGrammar : SpokenGrammar
                 "do" => (s, l) => new NotePiece.Does(s, l, NoteWords.ActOf(what), VerbRank.Strong),
                 "generic" => (s, l) => new NotePiece.Does(s, l, NoteWords.ActOf(what), VerbRank.Generic),
                 "weak" => (s, l) => new NotePiece.Does(s, l, NoteWords.ActOf(what), VerbRank.Weak),
+                "release" => (s, l) => new NotePiece.Does(s, l, NoteAct.Release, VerbRank.Strong) { Release = NoteWords.ReleaseOf(what) },
                 "lid" => (s, l) => new NotePiece.Covered(s, l, NoteWords.LidOf(what)),
                 "flame" => (s, l) => new NotePiece.AtFlame(s, l, NoteWords.FlameOf(what)),
                 _ => (s, l) => new NotePiece.Said(s, l, what),

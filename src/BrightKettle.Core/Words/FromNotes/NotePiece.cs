@@ -12,7 +12,11 @@ internal abstract record NotePiece(int Start, int Length)
 
     /// <summary>A verb, or a place that says as much.</summary>
     /// <param name="Rank">The stronger, the smaller: in a phrase only the strongest count.</param>
-    public sealed record Does(int Start, int Length, NoteAct Act, VerbRank Rank) : NotePiece(Start, Length);
+    public sealed record Does(int Start, int Length, NoteAct Act, VerbRank Rank) : NotePiece(Start, Length)
+    {
+        /// <summary>Of a release that says how; null otherwise.</summary>
+        public ReleaseKind? Release { get; init; }
+    }
 
     /// <summary>A pulse, a rice or an extra.</summary>
     public sealed record Named(
@@ -51,7 +55,7 @@ internal abstract record NotePiece(int Start, int Length)
 
     public sealed record Until(int Start, int Length, NoteUntil State) : NotePiece(Start, Length);
 
-    /// <summary>if, apart, all, left, away, from_boil, rice_cooker, divided, late, tinned, quick, natural, overnight or few.</summary>
+    /// <summary>if, apart, all, left, away, from_boil, rice_cooker, divided, late, tinned, each, towel, quick, natural, overnight or few.</summary>
     public sealed record Said(int Start, int Length, string What) : NotePiece(Start, Length);
 
     public sealed record People(int Start, int Length, int Count) : NotePiece(Start, Length);

@@ -162,6 +162,7 @@ internal sealed class NoteSteps(NoteAmounts amounts)
             All = Says(clause, "all"),
             Left = Says(clause, "left"),
             FromBoil = Says(clause, "from_boil"),
+            HasTowel = Says(clause, "towel"),
             OverCentimetres = clause.OfType<NotePiece.Over>().Select(o => (double?)o.Centimetres).FirstOrDefault(),
         };
         // Salt it, 1 tsp.
@@ -185,7 +186,7 @@ internal sealed class NoteSteps(NoteAmounts amounts)
         step = step with { Act = ActOf(step, verb, clause, apart) };
         if (step.Act == NoteAct.Release)
         {
-            step = step with { Release = ReleaseOf(clause, line) };
+            step = step with { Release = ReleaseOf(clause) };
         }
 
         Add(step, verb);
@@ -323,6 +324,7 @@ internal sealed class NoteSteps(NoteAmounts amounts)
             Until = second.Until ?? first.Until,
             Release = second.Release ?? first.Release,
             All = first.All || second.All,
+            HasTowel = first.HasTowel || second.HasTowel,
             FromBoil = first.FromBoil || second.FromBoil,
             OverCentimetres = second.OverCentimetres ?? first.OverCentimetres,
         };
@@ -376,13 +378,13 @@ internal sealed class NoteSteps(NoteAmounts amounts)
         }
     }
 
-    private static ReleaseKind? ReleaseOf(List<NotePiece> clause, string line)
-    {
-        bool In(params string[] words) => words.Any(w => line.Contains(w, StringComparison.OrdinalIgnoreCase));
-        return Says(clause, "natural") || In("natural", "npr", "drop", "gone", "come down", "falls", "pin ") ? ReleaseKind.Natural
-            : Says(clause, "quick") || In("quick", "qpr", "vent", "steam out") ? ReleaseKind.Quick
-            : null;
-    }
+    private static ReleaseKind? ReleaseOf(List<NotePiece> clause) =>
+        clause.OfType<NotePiece.Does>().Select(d => d.Release).FirstOrDefault(r => r is not null)
+        ?? (
+            Says(clause, "natural") ? ReleaseKind.Natural
+            : Says(clause, "quick") ? ReleaseKind.Quick
+            : null
+        );
 
     private static (double Low, double High)? MinutesOf(IEnumerable<NotePiece> clause) =>
         clause.OfType<NotePiece.Lasts>().FirstOrDefault() is { } lasts ? (lasts.Low, lasts.High) : null;

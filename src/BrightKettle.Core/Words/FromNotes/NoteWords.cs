@@ -5,7 +5,7 @@ using BrightKettle.Core.Words.Grammar;
 namespace BrightKettle.Core.Words.FromNotes;
 
 /// <summary>note-words.json: how notes say what is done, by its meaning.</summary>
-/// <param name="Words">do:, generic:, weak:, lid:, flame: or say:, with what is meant.</param>
+/// <param name="Words">do:, release:, generic:, weak:, lid:, flame: or say:, with what is meant.</param>
 /// <param name="Until">How far something shall be, behind one of <paramref name="Till"/>.</param>
 /// <param name="Warmth">Of water, °C; the empty key is the tap's.</param>
 internal sealed record SpokenNotes(
@@ -64,6 +64,8 @@ internal sealed class NoteWords
     }
 
     public static NoteAct ActOf(string means) => Enum.Parse<NoteAct>(means.Replace("_", "", StringComparison.Ordinal), ignoreCase: true);
+
+    public static ReleaseKind ReleaseOf(string means) => Enum.Parse<ReleaseKind>(means, ignoreCase: true);
 
     public static Lid LidOf(string means) => Enum.Parse<Lid>(means, ignoreCase: true);
 

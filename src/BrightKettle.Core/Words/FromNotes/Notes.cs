@@ -54,6 +54,9 @@ public sealed record NoteStep(string Line, NoteAct Act, (double Low, double High
     /// <summary>What is left of something goes in: the remaining water.</summary>
     public bool Left { get; init; }
 
+    /// <summary>A cloth comes under the lid.</summary>
+    public bool HasTowel { get; init; }
+
     /// <summary>Its time counts from the boil.</summary>
     public bool FromBoil { get; init; }
 

@@ -14,11 +14,14 @@ public sealed class NotesReader(PulseCatalogue catalogue)
 
     private const int LongestTitle = 70;
 
-    private readonly NoteGrammar _grammar = new(new Vocabulary(catalogue), NoteWords.Shipped);
+    private readonly NoteGrammar _grammar = new(Vocabulary.Of(catalogue), NoteWords.Shipped);
 
     /// <summary>A line, and what it says.</summary>
     private sealed record Line(string Text, IReadOnlyList<NotePiece> Pieces, bool Numbered)
     {
+        /// <summary>What comes below it, for a line that says only that; null for others.</summary>
+        public string? Heading { get; } = HeadingOf(Text);
+
         public bool Does => Pieces.Any(p => p is NotePiece.Does { Rank: not VerbRank.Weak } or NotePiece.Whistled);
 
         /// <summary>What begins with an amount is needed, whatever is done with it.</summary>
@@ -60,7 +63,7 @@ public sealed class NotesReader(PulseCatalogue catalogue)
         var (list, steps, rice) = (false, false, false);
         foreach (var line in lines.Where(l => l != title))
         {
-            if (HeadingOf(line) is { } heading)
+            if (line.Heading is { } heading)
             {
                 (list, steps) = heading is "ingredients" or "steps" ? (heading == "ingredients", heading == "steps") : (list, steps);
                 rice = heading == "rice";
@@ -93,7 +96,7 @@ public sealed class NotesReader(PulseCatalogue catalogue)
             title is null ? null : new(title, _grammar.Read(PlainText.Of(title)), false),
             people,
             Lines(ingredients),
-            [.. Lines(steps).Where(l => HeadingOf(l) is null).Select(l => (l, false))],
+            [.. Lines(steps).Where(l => l.Heading is null).Select(l => (l, false))],
             cupMillilitres
         );
 
@@ -170,15 +173,15 @@ public sealed class NotesReader(PulseCatalogue catalogue)
     }
 
     /// <summary>A line that only says what comes below it.</summary>
-    private static string? HeadingOf(Line line)
+    private static string? HeadingOf(string text)
     {
-        var words = LineTokens.Of(LineTokens.Fold(line.Text));
+        var words = LineTokens.Of(LineTokens.Fold(text));
         return
             words.Count > 0
             && NoteWords.Shipped.Headings.At(words, 0) is var (heading, length)
             && words.Skip(length).All(w => w.Kind == LineToken.Mark)
             // "Rice" alone may be what is needed; with a colon it is a heading.
-            && (heading is "ingredients" or "steps" || line.Text.TrimEnd().EndsWith(':') || length > 1)
+            && (heading is "ingredients" or "steps" || text.TrimEnd().EndsWith(':') || length > 1)
             ? heading
             : null;
     }
@@ -201,21 +204,16 @@ public sealed class NotesReader(PulseCatalogue catalogue)
         && first.Text.Length < LongestTitle
         && !first.Numbered
         && !first.IsAmount
-        && HeadingOf(first) is null
+        && first.Heading is null
         && !OnlyPeople(first)
         && first.Pieces.All(p => p is not NotePiece.Whistled)
         // "The 15 minute version" is a name, "simmer 15 minutes" a step.
         && (first.Pieces.All(p => p is not NotePiece.Lasts) || (!first.Does && IsBegun(second)))
         // What begins with a verb is a name only where the list follows.
-        && (
-            first.Pieces is not [NotePiece.Does { Rank: not VerbRank.Weak }, ..]
-            || second.IsAmount
-            || OnlyPeople(second)
-            || HeadingOf(second) is not null
-        )
+        && (first.Pieces is not [NotePiece.Does { Rank: not VerbRank.Weak }, ..] || IsBegun(second))
             ? first
             : null;
 
     /// <summary>With this line begins what is needed.</summary>
-    private static bool IsBegun(Line line) => line.IsAmount || OnlyPeople(line) || HeadingOf(line) is not null;
+    private static bool IsBegun(Line line) => line.IsAmount || OnlyPeople(line) || line.Heading is not null;
 }

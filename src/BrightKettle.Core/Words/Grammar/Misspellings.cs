@@ -18,6 +18,24 @@ internal sealed class Misspellings
     /// <summary>Words by their first letter, which nobody mistypes unseen.</summary>
     private readonly Dictionary<char, List<string>> _byFirst = [];
 
+    /// <summary>The same beside more words that are no names; this one stays as it is.</summary>
+    public Misspellings Beside(IEnumerable<string> words)
+    {
+        var more = new Misspellings();
+        foreach (var word in _known)
+        {
+            more.LearnWord(word);
+        }
+
+        more._names.UnionWith(_names);
+        foreach (var word in words)
+        {
+            more.LearnWord(word);
+        }
+
+        return more;
+    }
+
     /// <summary>A word of a name.</summary>
     public void LearnName(string word)
     {

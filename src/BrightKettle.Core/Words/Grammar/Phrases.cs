@@ -18,8 +18,8 @@ internal sealed class Phrases<T>
     /// <summary>Every word of every phrase.</summary>
     public HashSet<string> Words { get; } = [];
 
-    /// <summary>The first meaning that a phrase was given stays.</summary>
-    public void Learn(string phrase, T means)
+    /// <summary>A phrase that was learned before keeps its first meaning, unless <paramref name="both"/> makes one of the two.</summary>
+    public void Learn(string phrase, T means, Func<T, T, T>? both = null)
     {
         var node = _root;
         foreach (var token in LineTokens.Of(LineTokens.Fold(phrase)))
@@ -44,7 +44,7 @@ internal sealed class Phrases<T>
 
         if (node != _root)
         {
-            node.Means ??= means;
+            node.Means = node.Means is not { } first ? means : both?.Invoke(first, means) ?? first;
         }
     }
 

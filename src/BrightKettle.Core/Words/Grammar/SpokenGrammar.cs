@@ -7,8 +7,13 @@ internal abstract partial class SpokenGrammar(Vocabulary vocabulary)
 {
     protected Vocabulary Words => vocabulary;
 
+    protected virtual Misspellings Spelling => Words.Misspellings;
+
+    /// <summary>What is said of every one of those that are named.</summary>
+    protected static readonly string[] Eachs = ["each", "cada", "chacun", "chacune", "jeweils", "je", "ciascuno", "ciascuna", "apiece"];
+
     /// <summary>The tokens of a text in composed form.</summary>
-    protected IReadOnlyList<Token<LineToken>> Tokens(string text) => Words.Misspellings.Corrected(LineTokens.Of(LineTokens.Fold(text)));
+    protected IReadOnlyList<Token<LineToken>> Tokens(string text) => Spelling.Corrected(LineTokens.Of(LineTokens.Fold(text)));
 
     /// <summary>Where a token ends in the text as it was typed.</summary>
     protected static int EndOf(Token<LineToken> token, string text)

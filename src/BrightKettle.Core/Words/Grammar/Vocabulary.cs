@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Words.Measures;
 
@@ -66,13 +67,18 @@ internal sealed class Vocabulary
     /// <summary>Words of names, told from each other and from all other words.</summary>
     public Misspellings Misspellings { get; } = new();
 
-    public Vocabulary(PulseCatalogue catalogue)
+    private static readonly ConditionalWeakTable<PulseCatalogue, Vocabulary> Known = [];
+
+    /// <summary>Built once for a catalogue: it has some thousand phrases.</summary>
+    public static Vocabulary Of(PulseCatalogue catalogue) => Known.GetValue(catalogue, c => new Vocabulary(c));
+
+    private Vocabulary(PulseCatalogue catalogue)
     {
         SoldGreen = [.. catalogue.Pulses.Where(p => p.Green is not null).Select(p => p.Id)];
         // Households' names first: of a name that means several they know the likeliest.
         foreach (var name in PulseCatalogue.ReadList<SpokenName>("spoken-names.json"))
         {
-            Names.Learn(name.Name, name);
+            Names.Learn(name.Name, name, Both);
         }
 
         foreach (var p in catalogue.Pulses)
@@ -143,11 +149,16 @@ internal sealed class Vocabulary
 
     private void Learn(string kind, string id, IEnumerable<string> names)
     {
-        foreach (var name in names.Where(n => n.Length > 2))
+        // What stands in brackets says which one it is, and nobody types it.
+        foreach (var name in names.Select(n => n.Split(" (")[0]).Where(n => n.Length > 2))
         {
-            Names.Learn(name, new(kind, name, [id]));
+            Names.Learn(name, new(kind, name, [id]), Both);
         }
     }
+
+    /// <summary>One name for several things, the likelier first.</summary>
+    private static SpokenName Both(SpokenName first, SpokenName other) =>
+        first.Kind == other.Kind ? first with { Ids = [.. first.Ids.Union(other.Ids)] } : first;
 
     private static void All(Phrases<string> phrases, IReadOnlyList<string> said)
     {

@@ -245,33 +245,17 @@ internal sealed partial class LineGrammar
     private Found Relative(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var led = Is(t, at, "in", "dans", "en", "within", "tra", "fra", "em") ? 1 : 0;
-        var (value, length) = Number(t, at + led);
-        if (length == 0)
+        if (Span(t, at + led) is not ({ } span, > 0 and var length) || span > Duration.FromDays(3))
         {
             return default;
         }
 
-        var next = at + led + length;
-        while (Is(t, next, "a", "an", "of"))
-        {
-            next++;
-        }
-
-        var hours = Is(t, next, HourWords);
-        if (!hours && !Is(t, next, MinuteWords))
-        {
-            return default;
-        }
-
-        next++;
-        var half = hours && Is(t, next, "and") && Is(t, next + 1, "a") && Is(t, next + 2, "half");
-        var span = Duration.FromMinutes((value * (hours ? 60 : 1)) + (half ? 30 : 0));
-        next += half ? 3 : 0;
         // Two hours from now; "40 minutes" alone may be anything.
+        var next = at + led + length;
         var from =
             Is(t, next, "from") && Is(t, next + 1, "now") ? 2
             : Is(t, next, "hence", "icinde", "sonra") ? 1
             : 0;
-        return led + from == 0 || span > Duration.FromDays(3) ? default : new((s, l) => new LinePart.FromNow(s, l, span), next + from - at);
+        return led + from == 0 ? default : new((s, l) => new LinePart.FromNow(s, l, span), next + from - at);
     }
 }

@@ -221,8 +221,6 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
         : Is(t, at + length, Eachs) ? new((s, l) => new LinePart.Each(s, l, amount), length + 1)
         : new((s, l) => new LinePart.Loose(s, l, amount), length);
 
-    private static readonly string[] Eachs = ["each", "cada", "chacun", "chacune", "jeweils", "je", "ciascuno", "ciascuna", "apiece"];
-
     /// <summary>"…, 200 g of rice": the amount belongs to what follows.</summary>
     private bool NamesFollow(IReadOnlyList<Token<LineToken>> t, int at) =>
         at < t.Count && Is(t, at, "of", "de", "di", "d", "von", "dried", "dry") && Name(t, at + 1) is not null;

@@ -7,7 +7,7 @@ using Superpower.Model;
 namespace BrightKettle.Core.Words.Measures;
 
 /// <summary>Reads "How much is …": one phrase, wholly or not at all.</summary>
-internal sealed class MeasureGrammar(PulseCatalogue catalogue) : SpokenGrammar(new Vocabulary(catalogue))
+internal sealed class MeasureGrammar(PulseCatalogue catalogue) : SpokenGrammar(Vocabulary.Of(catalogue))
 {
     private const double MostNumber = 100_000;
 

@@ -62,11 +62,15 @@
   {#if editing}
     <form onsubmit={save} class="flex flex-col gap-2">
       <label class="text-sm font-semibold"
-        >{say('kitchen.name')}<input class="input w-full text-base" bind:value={name} maxlength="60" /></label
+        >{say('kitchen.name')}<input
+          class="input w-full text-base font-normal"
+          bind:value={name}
+          maxlength="60"
+        /></label
       >
       {#if fault('name')}<p class="text-error text-sm" role="alert">{fault('name')}</p>{/if}
       <label class="text-sm font-semibold"
-        >{say('kitchen.size')}<select class="select w-full text-base" bind:value={size}>
+        >{say('kitchen.size')}<select class="select w-full text-base font-normal" bind:value={size}>
           {#each sizes as s (s)}<option value={s}>{say(`kitchen.size.${s}`)}</option>{/each}
         </select></label
       >

@@ -81,12 +81,16 @@
   {#if editing}
     <form onsubmit={save} class="flex flex-col gap-2">
       <label class="text-sm font-semibold"
-        >{say('kitchen.name')}<input class="input w-full" bind:value={name} maxlength="60" /></label
+        >{say('kitchen.name')}<input
+          class="input w-full text-base font-normal"
+          bind:value={name}
+          maxlength="60"
+        /></label
       >
       {#if fault('name')}<p class="text-error text-sm" role="alert">{fault('name')}</p>{/if}
       <label class="text-sm font-semibold"
         >{say('kitchen.width')}<input
-          class="input w-full"
+          class="input w-full text-base font-normal"
           type="number"
           step="0.5"
           bind:value={diameter}
@@ -97,7 +101,7 @@
         </p>{/if}
       <label class="text-sm font-semibold"
         >{say('kitchen.brim')}<input
-          class="input w-full"
+          class="input w-full text-base font-normal"
           type="number"
           step="0.1"
           bind:value={litres}
@@ -107,7 +111,7 @@
           {fault('brimMillilitres')}
         </p>{/if}
       <label class="text-sm font-semibold"
-        >{say('kitchen.what')}<select class="select w-full" bind:value={cooker}>
+        >{say('kitchen.what')}<select class="select w-full text-base font-normal" bind:value={cooker}>
           {#each Object.entries(kinds) as [id, kind] (id)}<option value={id}>{kind}</option>{/each}
         </select></label
       >

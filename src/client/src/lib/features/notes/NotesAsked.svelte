@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { millilitres } from '../../format/amounts';
+  import { dinnersOf } from '../../format/chance';
   import { say } from '../../messages/say';
   import { api } from '../../api/client';
   import { fieldOf, type FromNotes } from '../../state/notes.svelte';
@@ -25,7 +27,7 @@
   <div aria-live="polite">
     {#if found.gives}
       <h3 class="mt-3 font-semibold">{say('note.followed')}</h3>
-      <p>{found.gives.text}</p>
+      <p>{found.gives.text} {say('note.chance', { chance: dinnersOf(found.gives.shareTender) })}</p>
       {#each found.gives.gates as gate (gate.code)}
         <p class="text-error mt-2 font-semibold" role="alert">{say(`caution.${gate.code}.text`)}</p>
       {/each}
@@ -34,7 +36,13 @@
     {/if}
     {#if found.own}
       <h3 class="mt-3 font-semibold">{say('note.ours')}</h3>
-      <p>{found.own}</p>
+      <p>
+        {say('note.own', {
+          chance: dinnersOf(found.own.shareTender),
+          minutes: found.own.minutes,
+          water: found.own.waterMillilitres ? millilitres(found.own.waterMillilitres) : null,
+        })}
+      </p>
     {/if}
   </div>
   {#if found.dish}
