@@ -107,6 +107,33 @@ public sealed class DishLine(PulseCatalogue catalogue)
             }
         }
 
+        // "Beans on the stove: a pound of borlotti", "yellow lentil soup, one glass of lentils": the kind, and which.
+        foreach (var kind in named.Where(n => n is { Kind: "pulse", Ids.Count: > 1, Without: false }).ToList())
+        {
+            if (
+                named.FindIndex(n =>
+                    n is { Kind: "pulse", Without: false } && n != kind && IsKindOf(kind, n) && (n.Amount is null || kind.Amount is null)
+                )
+                is >= 0
+                    and var which
+            )
+            {
+                named[which] = named[which] with { Amount = named[which].Amount ?? kind.Amount };
+                named.Remove(kind);
+                parts.Add(new LinePart.Said(kind.Start, kind.Length, "idle", "kind"));
+            }
+        }
+
+        // "Basmati 300 g, soaked 30 min": the rice stands in water, not the pulses.
+        if (
+            parts.FindIndex(p => p is LinePart.SoakFor { Span: var span } && span <= LongestRiceSoak) is > 0 and var brief
+            && named.FindLast(n => n.Start < parts[brief].Start) is { Kind: "rice", Without: false } soaks
+        )
+        {
+            named[named.IndexOf(soaks)] = soaks with { Ids = [soaks.Ids[0] == "basmati_unsoaked" ? "basmati_soaked" : soaks.Ids[0]] };
+            parts[brief] = new LinePart.Said(parts[brief].Start, parts[brief].Length, "idle", "rice_soak");
+        }
+
         // "Frozen peas" are the green ones, "peas" by itself may mean any.
         if (Said("from") == "freezer" || named.Any(n => n.Kind == "pulse" && n.Is.Any(q => q is Quality.Frozen or Quality.Green)))
         {
@@ -119,23 +146,53 @@ public sealed class DishLine(PulseCatalogue catalogue)
             }
         }
 
-        // "Brown basmati, rice in its own pot" names one rice twice.
+        // "Rice: basmati", "brown basmati, rice in its own pot": one rice, named twice.
         if (
-            named.Find(n => n is { Kind: "rice", Without: false, Amount: null } && n.Ids[0] == PlainRice && n.Is.Contains(Quality.Apart))
-                is { } again
+            named.Find(n => n is { Kind: "rice", Without: false, Amount: null } && n.Ids[0] == PlainRice) is { } again
             && named.Exists(n => n is { Kind: "rice", Without: false } && n.Ids[0] != PlainRice)
         )
         {
             named.Remove(again);
-            parts.Add(new LinePart.Said(again.Start, again.Length, "rice", "beside"));
+            parts.Add(
+                again.Is.Contains(Quality.Apart)
+                    ? new LinePart.Said(again.Start, again.Length, "rice", "beside")
+                    : new LinePart.Said(again.Start, again.Length, "idle", "kind")
+            );
         }
 
         if (parts.OfType<LinePart.Each>().FirstOrDefault() is { } each)
         {
             for (var i = 0; i < named.Count; i++)
             {
-                named[i] = named[i] is { Kind: "pulse", Without: false } ? named[i] with { Amount = each.Amount } : named[i];
+                // "Dal and rice, 150 g each"; rice that is named behind has its own.
+                named[i] =
+                    named[i] is { Kind: "pulse", Without: false }
+                    || (named[i] is { Kind: "rice", Amount: null } && named[i].Start < each.Start)
+                        ? named[i] with
+                        {
+                            Amount = each.Amount,
+                        }
+                        : named[i];
             }
+        }
+
+        // "Chickpeas with spinach 300 g": who weighs, weighs the pulse first.
+        if (
+            named.FindIndex(n => n is { Kind: "extra", Amount.Unit: "g" } && !char.IsDigit(line[n.Start])) is >= 0 and var beyond
+            && named.FindLastIndex(beyond, n => n is { Kind: "pulse", Without: false }) is >= 0 and var before
+            && named.TrueForAll(n => n.Kind != "pulse" || n.Amount is null)
+            && named[beyond].Amount is { Value: >= LeastPulseGrams }
+        )
+        {
+            named[before] = named[before] with { Amount = named[beyond].Amount };
+            named[beyond] = named[beyond] with { Amount = null };
+        }
+
+        // "Red beans and rice, beans unsoaked": the dish has said which.
+        if (dish is not null && named.FindIndex(n => n is { Kind: "pulse", Ids.Count: > 1, Without: false }) is >= 0 and var its)
+        {
+            var of = new LinePart.Named(0, 0, "pulse", [dish.Pulses[0]], null, false);
+            named[its] = IsKindOf(named[its], of) ? named[its] with { Ids = of.Ids } : named[its];
         }
 
         var pulses = Of(named, "pulse");
@@ -174,7 +231,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
                 ? null
                 : rice
                     ?? (
-                        dish?.Rice is { } its ? (its, null)
+                        dish?.Rice is { } usual ? (usual, null)
                         : beside ? (PlainRice, null)
                         : null
                     ),
@@ -232,11 +289,28 @@ public sealed class DishLine(PulseCatalogue catalogue)
     private static List<LinePart> Settled(IReadOnlyList<LinePart> read)
     {
         var parts = read.ToList();
-        static bool Wants(LinePart part) => part is LinePart.Named { Kind: "pulse" or "rice", Amount: null, Without: false };
         for (var i = 0; i < parts.Count; i++)
         {
             if (parts[i] is not LinePart.Loose loose)
             {
+                continue;
+            }
+
+            // What comes in tins is no rice.
+            bool Wants(LinePart part) =>
+                part is LinePart.Named { Kind: "pulse" or "rice", Amount: null, Without: false } named
+                && !(named.Kind == "rice" && loose.Amount.Unit == "tin");
+            // "Rice apart, 250 g": the rice's.
+            if (
+                i > 0
+                && parts[i - 1] is LinePart.Said { Of: "rice", Means: "beside" } apart
+                && !parts.Exists(p => p is LinePart.Named { Kind: "rice" })
+            )
+            {
+                parts[i - 1] = new LinePart.Named(apart.Start, apart.Length, "rice", [PlainRice], loose.Amount, false)
+                {
+                    Is = [Quality.Apart],
+                };
                 continue;
             }
 
@@ -292,6 +366,12 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
     private static readonly LocalTime Morning = new(8, 0);
 
+    /// <summary>Pulses stand longer.</summary>
+    private static readonly Duration LongestRiceSoak = Duration.FromMinutes(59);
+
+    /// <summary>Nobody cooks less for a table.</summary>
+    private const double LeastPulseGrams = 80;
+
     /// <summary>Said of those who eat beside the little ones.</summary>
     private static readonly string[] BesideKids = ["adult", "erwachsene", " me", "myself", " moi", " mich"];
 
@@ -317,6 +397,10 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
     /// <summary>Rice that was said by no name.</summary>
     private const string PlainRice = "long_white";
+
+    /// <summary>Whether what was said by its kind may be this one.</summary>
+    private bool IsKindOf(LinePart.Named kind, LinePart.Named pulse) =>
+        pulse.Ids.Count == 1 && catalogue.FindPulse(kind.Ids[0])?.Kind == catalogue.FindPulse(pulse.Ids[0])?.Kind;
 
     private static bool IsOf(string line, LinePart.Named kind, LinePart.Named pulse)
     {

@@ -114,6 +114,7 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             "join" => Said.LineRiceJoin(said.Means),
             "stage" => Said.Say($"stage.{said.Means}"),
             "little" => Said.LineLittle(1),
+            "season" => Said.LineSeason(),
             _ => null,
         };
 

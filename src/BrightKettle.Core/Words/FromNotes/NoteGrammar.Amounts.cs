@@ -202,8 +202,6 @@ internal sealed partial class NoteGrammar
         return default;
     }
 
-    private static readonly string[] Colours = ["brown", "red", "black", "white", "green", "yellow"];
-
     private (double? Celsius, int Length) Water(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var (next, celsius) = (at, (double?)null);

@@ -216,6 +216,12 @@ internal sealed class NoteSteps(NoteAmounts amounts)
                 : act;
         }
 
+        // "Add water if it is too thick."
+        if (act == NoteAct.Add && step.IfNeeded && heated && step.Puts is [{ Kind: "water" }])
+        {
+            return NoteAct.TopUp;
+        }
+
         if (act == NoteAct.Add && step.Puts.Count > 0 && step.Puts.All(p => p.Kind == "salt"))
         {
             return NoteAct.Season;
@@ -295,10 +301,12 @@ internal sealed class NoteSteps(NoteAmounts amounts)
         }
 
         // "Put it in the slow cooker. Cook on low for 8 hours."
-        if (verb is { Rank: VerbRank.Generic } && step.Act == NoteAct.Simmer && step.Minutes is not null)
+        if (verb is not null && step.Act == NoteAct.Simmer && step.Minutes is { } so)
         {
+            var generic = verb.Rank == VerbRank.Generic;
             var place = _steps.FindLastIndex(s =>
-                s.Act is NoteAct.Slow or NoteAct.Pressure && s is { Minutes: null, Whistles: null, Until: null }
+                (generic ? s.Act is NoteAct.Slow or NoteAct.Pressure : s.Act is NoteAct.Slow && so.High >= LeastSlow)
+                && s is { Minutes: null, Whistles: null, Until: null }
             );
             if (place >= 0 && !_steps.Skip(place).Any(s => s.Act is NoteAct.Release or NoteAct.RiceIn))
             {
@@ -310,6 +318,9 @@ internal sealed class NoteSteps(NoteAmounts amounts)
 
         _steps.Add(step);
     }
+
+    /// <summary>What a crock takes at least, minutes: "cook on low" for so long is no simmer.</summary>
+    private const double LeastSlow = 120;
 
     private static bool Joins(NoteAct act) =>
         act is NoteAct.Boil or NoteAct.Simmer or NoteAct.Pressure or NoteAct.Slow or NoteAct.Soak or NoteAct.Release or NoteAct.Rest;

@@ -32,11 +32,12 @@ public sealed class NotesReader(PulseCatalogue catalogue)
                     or NotePiece.Water { Amount: not null }
                     or NotePiece.Salt;
 
-        /// <summary>Names alone: "salt", "thyme, whole pepper".</summary>
+        /// <summary>Names alone: "salt", "cold water", "thyme, whole pepper".</summary>
         public bool OnlyNames =>
             Pieces.Count > 0
-            && Pieces[0] is NotePiece.Named or NotePiece.Salt or NotePiece.Unread
-            && Pieces.Any(p => p is NotePiece.Named or NotePiece.Salt)
+            && Pieces[0] is NotePiece.Named or NotePiece.Salt or NotePiece.Water or NotePiece.Unread
+            && Pieces.Any(p => p is NotePiece.Named or NotePiece.Salt or NotePiece.Water)
+            && Pieces.All(p => p is not NotePiece.Over)
             && !Does
             && Pieces.All(p => p is not (NotePiece.Lasts or NotePiece.Until));
 

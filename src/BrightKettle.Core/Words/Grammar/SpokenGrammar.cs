@@ -10,7 +10,19 @@ internal abstract partial class SpokenGrammar(Vocabulary vocabulary)
     protected virtual Misspellings Spelling => Words.Misspellings;
 
     /// <summary>What is said of every one of those that are named.</summary>
-    protected static readonly string[] Eachs = ["each", "cada", "chacun", "chacune", "jeweils", "je", "ciascuno", "ciascuna", "apiece"];
+    protected static readonly string[] Eachs =
+    [
+        "each",
+        "cada",
+        "chacun",
+        "chacune",
+        "jeweils",
+        "je",
+        "ciascuno",
+        "ciascuna",
+        "apiece",
+        "chaque",
+    ];
 
     /// <summary>The tokens of a text in composed form.</summary>
     protected IReadOnlyList<Token<LineToken>> Tokens(string text) => Spelling.Corrected(LineTokens.Of(LineTokens.Fold(text)));
@@ -39,8 +51,15 @@ internal abstract partial class SpokenGrammar(Vocabulary vocabulary)
             return null;
         }
 
+        if (Which(t, at, length) is { } one && one.Name.Kind == name.Kind)
+        {
+            return one;
+        }
+
+        // "Navy 250 g": what is weighed is meant.
         return
             name.Beside
+            && Amount(t, at + length) is not ({ Unit: "g" or "cup" or "tin" }, > 0)
             && !Enumerable
                 .Range(0, t.Count)
                 .Any(i =>
@@ -50,9 +69,50 @@ internal abstract partial class SpokenGrammar(Vocabulary vocabulary)
             : (name, length);
     }
 
+    /// <summary>"Lentils, brown", "lima beans (baby)", "peas (yellow split)": which of a kind, behind it. With no brackets, what begins a
+    /// longer name is that one's.</summary>
+    private (SpokenName Name, int Length)? Which(IReadOnlyList<Token<LineToken>> t, int at, int length)
+    {
+        var behind = at + length;
+        var brackets = Is(t, behind, "(");
+        var from = behind + (brackets || Is(t, behind, ",") ? 1 : 0);
+        for (var words = 2; words > 0; words--)
+        {
+            var end = from + words;
+            if (
+                end > t.Count
+                || (brackets ? !Is(t, end, ")") : words > 1 || !Is(t, from, Colours) || Words.Names.At(t, from) is var (_, l) && l > 1)
+                || !brackets && end < t.Count && t[end].Kind == LineToken.Word && Words.Names.At(t, end) is not null
+            )
+            {
+                continue;
+            }
+
+            List<Token<LineToken>> turned = [.. t.Skip(from).Take(words), .. t.Skip(at).Take(length)];
+            if (Words.Names.At(turned, 0) is var (name, all) && all == turned.Count)
+            {
+                return (name, end + (brackets ? 1 : 0) - at);
+            }
+        }
+
+        return null;
+    }
+
+    protected static readonly string[] Colours = ["brown", "green", "red", "black", "white", "yellow", "pink"];
+
     protected (SaidAmount Amount, int Length) Amount(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var (value, digits) = Number(t, at);
+        // "Tin of beans" is one.
+        if (
+            digits == 0
+            && Words.Units.At(t, at) is ("tin" or "packet" or "handful" or "cup" or "glass" or "mug", var one)
+            && Is(t, at + one, "of", "de", "di")
+        )
+        {
+            return (new SaidAmount(1, Words.Units.At(t, at)!.Value.Means), one);
+        }
+
         if (digits == 0)
         {
             return default;
@@ -111,7 +171,11 @@ internal abstract partial class SpokenGrammar(Vocabulary vocabulary)
 
     /// <summary>What was said ends here: with the line, a comma or another name.</summary>
     protected bool Stands(IReadOnlyList<Token<LineToken>> t, int at) =>
-        at >= t.Count || t[at].Kind == LineToken.Mark || Is(t, at, "and", "y", "et", "und", "e", "with", "for") || Name(t, at) is not null;
+        at >= t.Count
+        || t[at].Kind == LineToken.Mark
+        || Is(t, at, Dried)
+        || Is(t, at, "and", "y", "et", "und", "e", "with", "for")
+        || Name(t, at) is not null;
 
     protected static readonly string[] Dried =
     [

@@ -26,6 +26,8 @@ internal sealed record SpokenDish(
 /// <param name="Halves">Of the day: morning or evening.</param>
 /// <param name="Before">How a thing comes, said before its name: frozen peas.</param>
 /// <param name="Behind">The same behind it: peas from the freezer.</param>
+/// <param name="WithoutBehind">No to what stands before it: pirinç yok, chawal nahi.</param>
+/// <param name="Known">Words that mean nothing here, so that none of them is taken for a misspelt name.</param>
 internal sealed record SpokenWords(
     IReadOnlyDictionary<string, IReadOnlyList<string>> Words,
     IReadOnlyDictionary<string, IReadOnlyList<string>> Before,
@@ -37,7 +39,9 @@ internal sealed record SpokenWords(
     IReadOnlyList<string> People,
     IReadOnlyList<string> Kids,
     IReadOnlyList<string> Without,
+    IReadOnlyList<string> WithoutBehind,
     IReadOnlyList<string> Idle,
+    IReadOnlyList<string> Known,
     IReadOnlyDictionary<string, double> Numbers
 );
 
@@ -57,6 +61,7 @@ internal sealed class Vocabulary
     public Phrases<string> People { get; } = new();
     public Phrases<string> Kids { get; } = new();
     public Phrases<string> Without { get; } = new();
+    public Phrases<string> WithoutBehind { get; } = new();
     public HashSet<string> Idle { get; }
 
     /// <summary>Pulses that come green as well as dried.</summary>
@@ -116,6 +121,7 @@ internal sealed class Vocabulary
         All(People, words.People);
         All(Kids, words.Kids);
         All(Without, words.Without);
+        All(WithoutBehind, words.WithoutBehind);
         Idle = [.. words.Idle.SelectMany(w => LineTokens.Fold(w).Split(' ', '-', '\''))];
         foreach (var (word, value) in words.Numbers)
         {
@@ -134,7 +140,9 @@ internal sealed class Vocabulary
                 .Concat(People.Words)
                 .Concat(Kids.Words)
                 .Concat(Without.Words)
+                .Concat(WithoutBehind.Words)
                 .Concat(Idle)
+                .Concat(words.Known.Select(LineTokens.Fold))
                 .Concat(Numbers.Keys)
         )
         {

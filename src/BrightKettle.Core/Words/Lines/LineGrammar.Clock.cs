@@ -167,20 +167,27 @@ internal sealed partial class LineGrammar
         }
 
         // 13h, 20h30, 19 Uhr, 7 pm, seven o'clock.
-        if (Is(t, at + 1, "h", "uhr", "hs", "hrs", "baje"))
+        // "8 hrs" is how long, "13 hrs" when.
+        if (Is(t, at + 1, "h", "uhr", "hs", "baje") || (Is(t, at + 1, "hrs") && (led || whole >= 12)))
         {
             var minutes =
-                at + 2 < t.Count && t[at + 2].Kind == LineToken.Number && int.TryParse(t[at + 2].ToStringValue(), out var m2) && m2 < 60
+                at + 2 < t.Count
+                && t[at + 2] is { Kind: LineToken.Number, Span.Length: 2 }
+                && int.TryParse(t[at + 2].ToStringValue(), out var m2)
+                && m2 < 60
+                && !Counts(t, at + 3)
                     ? m2
                     : -1;
             var late = Is(t, at - 1, Evenings) || Is(t, at - 2, Evenings);
-            var hour = whole < 12 && (late || (Is(t, at + 1, "h", "uhr", "baje") && whole <= 8)) ? whole + 12 : whole;
+            var hour =
+                whole < 12 && (late || (Is(t, at + 1, "h", "uhr", "baje") && whole <= 8) || Is(t, at + 1, "baje")) ? whole + 12 : whole;
             return (new LocalTime(hour % 24, Math.Max(0, minutes)), minutes >= 0 ? 3 : 2);
         }
 
-        if (Is(t, at + 1, "ish"))
+        var ish = at + (Is(t, at + 1, "-") ? 2 : 1);
+        if (Is(t, ish, "ish"))
         {
-            return (new LocalTime((whole is >= 1 and < 12 ? whole + 12 : whole) % 24, 0), 2);
+            return (new LocalTime((whole is >= 1 and < 12 ? whole + 12 : whole) % 24, 0), ish + 1 - at);
         }
 
         // A las dos y media, sept heures et quart, alle otto e mezza.
@@ -192,7 +199,12 @@ internal sealed partial class LineGrammar
         var (at2, pm) = Half(t, at + 1, whole);
         return
             pm > 0
-            || (led && !Counts(t, at + 1) && whole is >= 1 && !Is(t, at - 1, "for", "a", "about", "around", "la", "le", "os"))
+            || (
+                led
+                && !Counts(t, at + 1)
+                && whole is >= 1
+                && (!Is(t, at - 1, "for", "a", "about", "around", "la", "le", "os") || (Is(t, at - 1, "la") && Is(t, at - 2, "a")))
+            )
             || (led && whole >= 1 && Is(t, at - 1, "around", "about") && !Counts(t, at + 1))
             ? (new LocalTime(at2 % 24, 0), 1 + pm)
             : default;
@@ -221,7 +233,7 @@ internal sealed partial class LineGrammar
     private (int Hour, int Tokens) Half(IReadOnlyList<Token<LineToken>> t, int at, int hour, bool asShown = false)
     {
         // "6 am Sonntag" is a day, not a morning.
-        if (Words.Halves.At(t, at) is var (half, length) && !(length == 1 && Words.Weekdays.At(t, at + 1) is not null))
+        if (Words.Halves.At(t, at) is var (half, length) && !(Is(t, at, "am") && Is(t, at + 1, GermanDays)))
         {
             return (
                 half == Morning ? hour % 12
@@ -241,10 +253,23 @@ internal sealed partial class LineGrammar
 
     private const string Morning = "morning";
 
+    private static readonly string[] GermanDays =
+    [
+        "montag",
+        "dienstag",
+        "mittwoch",
+        "donnerstag",
+        "freitag",
+        "samstag",
+        "sonnabend",
+        "sonntag",
+    ];
+
     /// <summary>in two hours, in an hour and a half, in 90 minutes, dans 2 heures, en dos horas.</summary>
     private Found Relative(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var led = Is(t, at, "in", "dans", "en", "within", "tra", "fra", "em") ? 1 : 0;
+        led += led > 0 && Is(t, at + led, "einer") ? 1 : 0;
         if (Span(t, at + led) is not ({ } span, > 0 and var length) || span > Duration.FromDays(3))
         {
             return default;

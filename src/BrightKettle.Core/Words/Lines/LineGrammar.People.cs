@@ -10,12 +10,23 @@ internal sealed partial class LineGrammar
     private Found People(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var led =
-            Is(t, at, "for", "para", "pour", "fur", "per", "feeds", "serves", "serving", "we", "somos", "seremos", "sommes")
-            || Is(t, at, "there", "feed", "feeding", "crowd", "party", "table", "mesa");
+            Is(t, at, "for", "para", "pra", "pour", "fur", "per", "feeds", "serves", "serving", "we", "somos", "seremos", "sommes")
+            || Is(t, at, "there", "feed", "feeding", "crowd", "party", "table", "mesa", "so", "total");
         // For me, just us two.
         if (Is(t, at, "for", "para", "pour", "fur", "per") && Alone(t, at + 1) is > 0 and var alone)
         {
             return new((s, l) => new LinePart.People(s, l, 1, false), 1 + alone);
+        }
+
+        // Guests: 7.
+        if (
+            Words.People.At(t, at) is var (_, eaters)
+            && Is(t, at + eaters, ":", "=")
+            && One(t, at + eaters + 1) is (var listed and >= 1 and <= 40, 1)
+            && listed == Math.Floor(listed)
+        )
+        {
+            return new((s, l) => new LinePart.People(s, l, (int)listed, false), eaters + 2);
         }
 
         // Just me, just the two of us; 2 little ones and me.
@@ -43,6 +54,7 @@ internal sealed partial class LineGrammar
                 next,
                 "for",
                 "para",
+                "pra",
                 "pour",
                 "fur",
                 "per",
@@ -70,6 +82,8 @@ internal sealed partial class LineGrammar
                 "feeding",
                 "table",
                 "mesa",
+                "so",
+                "total",
                 "about"
             )
         )
@@ -78,6 +92,8 @@ internal sealed partial class LineGrammar
         }
 
         var (count, length) = Number(t, next);
+        // "Pour 2 à 20 h" is no range.
+        (count, length) = length > 1 && Is(t, next + length, "h", "uhr", "hrs") ? One(t, next) : (count, length);
         // A mean of a range counts the guest who may come.
         count = length > 1 ? Math.Ceiling(count) : count;
         if (length == 0 || count is < 1 or > 40 || count != Math.Floor(count))
@@ -115,18 +131,20 @@ internal sealed partial class LineGrammar
         : Is(t, at, "me", "myself", "mi", "moi", "mich", "mim") ? 1
         : 0;
 
-    /// <summary>A number that stands all alone between commas: so many eat.</summary>
-    private static Found Lonely(IReadOnlyList<Token<LineToken>> t, int at)
+    /// <summary>A number that stands all alone between commas, or with a day behind it: so many eat.</summary>
+    private Found Lonely(IReadOnlyList<Token<LineToken>> t, int at)
     {
         bool Ends(int i) =>
             i < 0 || i >= t.Count || (t[i].Kind == LineToken.Mark && t[i].ToStringValue() is "," or ";" or "." or "!" or "(" or ")");
+        var written = t[at].Kind == LineToken.Word;
         return
-            t[at].Kind == LineToken.Number
-            && Ends(at - 1)
-            && Ends(at + 1)
-            && int.TryParse(t[at].ToStringValue(), out var count)
+            One(t, at) is (var count, 1)
             && count is >= 1 and <= 20
-            ? new((s, l) => new LinePart.People(s, l, count, false), 1)
+            && count == Math.Floor(count)
+            && !(written && count == 1)
+            && (Ends(at - 1) || (!written && Name(t, at - 1) is not null))
+            && (Ends(at + 1) || Words.Days.At(t, at + 1) is not null || Words.Weekdays.At(t, at + 1) is not null)
+            ? new((s, l) => new LinePart.People(s, l, (int)count, false), 1)
             : default;
     }
 }

@@ -153,6 +153,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
         return Words.Words.At(t, next) is not ({ } means, var words) ? default
             : means.StartsWith("soak:", StringComparison.Ordinal)
                 ? new((s, l) => new LinePart.Said(s, l, "soak", "none"), next + words - at)
+            : means == "season:aroma" ? new((s, l) => new LinePart.Said(s, l, "season", "none"), next + words - at)
             : new(
                 (s, l) => new LinePart.Unread(s, l, string.Join(' ', t.Skip(at).Take(next + words - at).Select(x => x.ToStringValue()))),
                 next + words - at
@@ -181,12 +182,30 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
             }
 
             amount = Weighed(amount, counted.Name);
+            // "Split mung with skin 150 g rice 100 g": each behind its name.
+            if (at > 0 && t[at - 1].Kind == LineToken.Word && counted.Name.Kind != "extra" && AmountEnds(t, next + counted.Length))
+            {
+                return default;
+            }
+
             return counted.Name.Kind == "extra" || amount.Unit != "piece" ? Part(counted, amount, next - at) : default;
         }
 
         if (ThingAt(t, at) is not { } thing)
         {
             return default;
+        }
+
+        // Pirinç yok; coconut milk: no.
+        var no =
+            Words.WithoutBehind.At(t, at + thing.Length) is var (_, turned) ? turned
+            : Is(t, at + thing.Length, "no") && (at + thing.Length + 1 == t.Count || t[at + thing.Length + 1].Kind == LineToken.Mark) ? 1
+            : 0;
+        if (no > 0)
+        {
+            return thing.Name.Kind == "rice"
+                ? new((s, l) => new LinePart.Said(s, l, "rice", "none"), thing.Length + no)
+                : new((s, l) => new LinePart.Named(s, l, thing.Name.Kind, thing.Name.Ids, null, true), thing.Length + no);
         }
 
         // Dry seed is what it is, not how it is eaten.
@@ -199,26 +218,60 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
             from++;
         }
 
-        var (after, more) = Amount(t, from);
+        // Ham, 8 bowls: so many eat.
+        var (after, more) = People(t, from).Tokens > 0 ? default : Amount(t, from);
+        // Tinned beans × 2.
+        if (more == 0 && Is(t, from, "x", "×") && Amount(t, from + 1) is ({ Unit: "piece" } times, > 0 and var count))
+        {
+            (after, more) = (
+                thing.Is.Contains(Quality.Cooked) || Is(t, at, "tinned", "canned") ? times with { Unit = "tin" } : times,
+                count + 1
+            );
+        }
+
         // "Basmati 300": nobody counts grains.
         after = more > 0 && Stands(t, from + more) ? Weighed(after, thing.Name) : after;
-        return more > 0 && after.Unit != "piece" && !Is(t, from + more, Eachs) && !BelongsToNext(t, from + more)
+        return
+            more > 0
+            && after.Unit != "piece"
+            && !(after.Unit == "tin" && thing.Name.Kind == "rice")
+            && EachAt(t, from + more) == 0
+            && !BelongsToNext(t, from + more, thing.Name)
             ? Part(thing, after, from + more - at - thing.Length)
             : Part(thing, null, 0);
     }
+
+    /// <summary>An amount that is no next name's.</summary>
+    private bool AmountEnds(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Amount(t, at) is ({ Unit: not "piece" }, > 0 and var length) && !NamesFollow(t, at + length) && Name(t, at + length) is null;
 
     /// <param name="more">Tokens of the amount.</param>
     private static Found Part(Thing thing, SaidAmount? amount, int more) =>
         new((s, l) => new LinePart.Named(s, l, thing.Name.Kind, thing.Name.Ids, amount, false) { Is = thing.Is }, thing.Length + more);
 
-    /// <summary>An amount between two names: the second's, unless that one has its own behind it.</summary>
-    private bool BelongsToNext(IReadOnlyList<Token<LineToken>> t, int at) =>
-        NamesFollow(t, at) || (Name(t, at) is var (_, words) && Amount(t, at + words).Length == 0);
+    /// <summary>An amount between two names: the second's, unless that one has its own behind it, or only goes in beside the
+    /// first.</summary>
+    private bool BelongsToNext(IReadOnlyList<Token<LineToken>> t, int at, SpokenName first) =>
+        NamesFollow(t, at)
+        || (
+            Name(t, at) is var (second, words)
+            && Amount(t, at + words).Length == 0
+            && !(second.Kind == "extra" && first.Kind != "extra" && t[at - 1].Kind == LineToken.Word)
+        );
+
+    /// <summary>each, de chaque: how many tokens; 0 for none.</summary>
+    private static int EachAt(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Is(t, at, Eachs) ? 1
+        : Is(t, at, "de", "of") && Is(t, at + 1, Eachs) ? 2
+        : 0;
 
     /// <summary>An amount by itself: of what was named last, or of each.</summary>
     private Found Loose(IReadOnlyList<Token<LineToken>> t, int at) =>
-        Amount(t, at) is not (var amount, > 0 and var length) || amount.Unit == "piece" ? default
-        : Is(t, at + length, Eachs) ? new((s, l) => new LinePart.Each(s, l, amount), length + 1)
+        // Je 150 g.
+        Is(t, at, Eachs) && Amount(t, at + 1) is ({ Unit: not "piece" } of, > 0 and var behind)
+            ? new((s, l) => new LinePart.Each(s, l, of), behind + 1)
+        : Amount(t, at) is not (var amount, > 0 and var length) || amount.Unit is "piece" or "ml" ? default
+        : EachAt(t, at + length) is > 0 and var each ? new((s, l) => new LinePart.Each(s, l, amount), length + each)
         : new((s, l) => new LinePart.Loose(s, l, amount), length);
 
     /// <summary>"…, 200 g of rice": the amount belongs to what follows.</summary>
