@@ -33,6 +33,9 @@ public sealed class AccessTests
     [InlineData("/pots", 1280, 800, "enamel-night")]
     [InlineData("/why", 390, 844, "enamel-day")]
     [InlineData("/stove", 1280, 800, "enamel-day")]
+    [InlineData("/practice", 390, 844, "enamel-night")]
+    [InlineData("/practice/rice_time/3", 1280, 800, "enamel-night")]
+    [InlineData("/practice/dry_on_top/3", 390, 844, "enamel-day")]
     public void Axe_finds_nothing_and_nothing_is_wider_than_the_page(string path, int width, int height, string theme)
     {
         using var kitchen = new Kitchen(width, height);
@@ -60,6 +63,15 @@ public sealed class AccessTests
 
                 k.Find(By.CssSelector("[data-pull=light]")).SendKeys(Keys.ArrowLeft + Keys.ArrowLeft);
                 k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='Back to the best']")).Count == 1);
+            }
+
+            k.Until(d => d.FindElements(By.CssSelector("main h1")).Count > 0);
+            if (path.StartsWith("/practice/", StringComparison.Ordinal))
+            {
+                k.Press("Dip a spoon in");
+                Assert.Empty(Violations(k));
+                k.Do(By.CssSelector("section[aria-labelledby=decide-title] button"), b => b.Click());
+                k.Until(d => d.FindElements(By.Id("inside-title")).Count == 1);
             }
 
             if (path == "/notes")

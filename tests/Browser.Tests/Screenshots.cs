@@ -66,12 +66,16 @@ public sealed class Screenshots
             k.Settle();
             k.Find(By.CssSelector("[data-pull=join]")).SendKeys(Keys.PageUp + Keys.PageUp);
             k.Until(d => d.FindElements(By.XPath("//*[@role='status'][contains(.,'Table') and contains(.,'later')]")).Count > 0);
-            Shot("pulled");
             k.Press("Back to the best");
             k.Press("No canned tomato");
             k.Until(d => d.FindElements(By.XPath("//*[@role='status'][contains(.,'water in its place')]")).Count == 1);
-            k.Driver.ExecuteScript("document.querySelector('#hands-title').scrollIntoView(); window.scrollBy(0, -70)");
-            Shot("hands-and-slips");
+            k.Open("/practice/rice_time/23");
+            k.Press("Squeeze five");
+            k.Press("Dip a spoon in");
+            Shot("practice");
+            k.Press("Rice in now");
+            k.Until(d => d.FindElements(By.Id("inside-title")).Count == 1);
+            Shot("practice-inside");
             k.Open("/notes");
             k.Find(By.Id("notes"))
                 .SendKeys(

@@ -25,7 +25,7 @@ public class ArchitectureTests
         ("Safety", ["Units", "Catalogue", "Kitchen", "Cooking"]),
         ("Planning", ["Units", "Catalogue", "Kitchen", "Cooking", "Safety"]),
         ("Stove", ["Units", "Catalogue", "Kitchen", "Cooking", "Learning", "Safety", "Planning"]),
-        ("Practice", ["Catalogue", "Cooking", "Stove"]),
+        ("Practice", ["Units", "Catalogue", "Kitchen", "Cooking", "Safety", "Planning", "Stove"]),
         ("Words", ["Units", "Catalogue", "Kitchen", "Cooking", "Safety", "Planning"]),
     ];
 
@@ -41,6 +41,7 @@ public class ArchitectureTests
         ("Kitchen", ["Answers", "Exchange"]),
         ("Planning", ["Messages", "Work", "Answers", "Exchange", "Kitchen"]),
         ("Words", ["Messages", "Work", "Answers", "Exchange", "Catalogue", "Kitchen", "Planning"]),
+        ("Practice", ["Work", "Answers"]),
         ("Record", ["Answers", "Exchange", "Planning"]),
         ("Pairing", ["Settings", "Work", "Answers"]),
         ("Stove", ["Messages", "Work", "Answers", "Exchange", "Kitchen", "Planning", "Record", "Pairing"]),

@@ -27,12 +27,14 @@
   const isWithin = (view: string) =>
     (view === '/' && route.pathname.startsWith('/dinner/')) ||
     (view === '/stove' && route.pathname.startsWith('/stove/')) ||
-    (view === '/dinners' && route.pathname.startsWith('/dinners/'));
+    (view === '/dinners' && route.pathname.startsWith('/dinners/')) ||
+    (view === '/practice' && route.pathname.startsWith('/practice/'));
 
   const views = [
     { href: p('/'), name: 'Tonight', short: 'Tonight' },
     { href: p('/dinners'), name: 'Dinners', short: 'Dinners' },
     { href: p('/stove'), name: 'At the stove', short: 'Stove' },
+    { href: p('/practice'), name: 'Practice', short: 'Try' },
     { href: p('/cupboard'), name: 'Cupboard', short: 'Bags' },
     { href: p('/pots'), name: 'My pots', short: 'Pots' },
     { href: p('/why'), name: 'Why', short: 'Why' },
@@ -50,7 +52,7 @@
       {#each views as view (view.href)}
         <a
           href={view.href}
-          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-1.5 py-1.5 text-[0.9rem] font-semibold whitespace-nowrap sm:px-3 sm:text-base {isWithin(
+          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-1 py-1.5 text-[0.88rem] font-semibold whitespace-nowrap sm:px-3 sm:text-base {isWithin(
             view.href,
           )
             ? 'bg-primary text-primary-content'

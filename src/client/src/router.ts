@@ -1,26 +1,20 @@
 import { createRouter } from 'sv-router';
-import Cupboard from './routes/Cupboard.svelte';
-import Dinners from './routes/Dinners.svelte';
-import FromNotes from './routes/FromNotes.svelte';
 import NotBuilt from './routes/NotBuilt.svelte';
-import PastDinner from './routes/PastDinner.svelte';
-import Pots from './routes/Pots.svelte';
-import Stove from './routes/Stove.svelte';
 import Tonight from './routes/Tonight.svelte';
-import Why from './routes/Why.svelte';
 
-/** The seven views; those that do not work yet say so and are not in the navigation. */
+/** The seven views. All but the first come when they are asked for, so that the first is there sooner. */
 export const { p, navigate, isActive, route } = createRouter({
   '/': Tonight,
   '/dinner/:id': Tonight,
-  '/notes': FromNotes,
-  '/pots': Pots,
-  '/why': Why,
-  '/stove': Stove,
-  '/stove/:id': Stove,
-  '/practice': NotBuilt,
-  '/dinners': Dinners,
-  '/dinners/:id': PastDinner,
-  '/cupboard': Cupboard,
+  '/notes': () => import('./routes/FromNotes.svelte'),
+  '/pots': () => import('./routes/Pots.svelte'),
+  '/why': () => import('./routes/Why.svelte'),
+  '/stove': () => import('./routes/Stove.svelte'),
+  '/stove/:id': () => import('./routes/Stove.svelte'),
+  '/practice': () => import('./routes/Practice.svelte'),
+  '/practice/:scene/:pot': () => import('./routes/Practice.svelte'),
+  '/dinners': () => import('./routes/Dinners.svelte'),
+  '/dinners/:id': () => import('./routes/PastDinner.svelte'),
+  '/cupboard': () => import('./routes/Cupboard.svelte'),
   '*': NotBuilt,
 });

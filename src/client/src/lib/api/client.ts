@@ -66,6 +66,10 @@ export type FirstAnswers = Schemas['FirstAnswers'];
 export type BagChange = Schemas['BagChange'];
 export type DinnerLog = Schemas['DinnerLogDto'];
 export type Verdict = Schemas['VerdictDto'];
+export type PracticeScene = Schemas['PracticeSceneDto'];
+export type PracticePot = Schemas['PracticePotDto'];
+export type PracticeInside = Schemas['PracticeInsideDto'];
+export type PracticeEnding = Schemas['PracticeEndingDto'];
 export type BagDinner = Schemas['BagDinnerDto'];
 
 const http = createClient<paths>();
@@ -168,6 +172,11 @@ export const api = {
   notes: (text: string, answers: NoteAnswers, dish: Dish) =>
     answer(http.POST('/api/notes', { body: { text, answers, dish } })),
   extras: () => answer(http.GET('/api/catalogue/extras')),
+  scenes: () => answer(http.GET('/api/practice')),
+  practicePot: (scene: string, pot: number) =>
+    answer(http.GET('/api/practice/{scene}/{pot}', { params: { path: { scene, pot } } })),
+  practice: (scene: string, pot: number, choice: string) =>
+    answer(http.POST('/api/practice/{scene}/{pot}', { params: { path: { scene, pot } }, body: { choice } })),
   pairCode: (pageToken: string) => answer(http.POST('/api/pair/code', { body: { pageToken } })),
   pair: (code: string, name: string) => bare(http.POST('/api/pair', { body: { code, name } })),
   devices: () => answer(http.GET('/api/pair/devices')),

@@ -1,0 +1,113 @@
+<script lang="ts">
+  import type { PracticeEnding } from '../../api/client';
+  import { say } from '../../messages/say';
+
+  type Props = { moment: number; mine: PracticeEnding; best: PracticeEnding; choice: string };
+  let { moment, mine, best, choice }: Props = $props();
+  const [w, h] = [560, 150];
+  const [left, right] = [34, 8];
+  const same = $derived(mine.choice === best.choice);
+  const last = $derived(Math.max(...[...mine.line, ...best.line].map((p) => p.minutes), 1));
+  const x = (minutes: number) => left + (minutes / last) * (w - left - right);
+  type Point = PracticeEnding['line'][number];
+  const panels = $derived([
+    {
+      name: say('practice.level'),
+      of: (p: Point) => p.levelCentimetres - p.bedCentimetres,
+      band: null,
+    },
+    { name: say('practice.doneness'), of: (p: Point) => p.pulses, band: [95, 140] as const },
+  ]);
+  const span = (of: (p: Point) => number) => {
+    const all = [...mine.line, ...best.line].map(of);
+    return { low: Math.min(0, ...all), high: Math.max(1, ...all) };
+  };
+  const path = (line: Point[], of: (p: Point) => number, low: number, high: number) =>
+    line
+      .map(
+        (p, i) =>
+          `${i ? 'L' : 'M'}${x(p.minutes).toFixed(1)} ${(h - 18 - ((of(p) - low) / (high - low)) * (h - 30)).toFixed(1)}`,
+      )
+      .join('');
+</script>
+
+<!-- Yours over the best: where they part is what the decision did. -->
+<figure class="mt-4" aria-label={say('practice.lines', { yours: choice })}>
+  {#each panels as panel (panel.name)}
+    {@const { low, high } = span(panel.of)}
+    {@const y = (v: number) => h - 18 - ((v - low) / (high - low)) * (h - 30)}
+    <p class="mt-2 text-sm font-semibold">{panel.name}</p>
+    <svg viewBox="0 0 {w} {h}" class="h-auto w-full" aria-hidden="true">
+      {#if panel.band}
+        <rect
+          x={left}
+          width={w - left - right}
+          y={y(Math.min(high, panel.band[1]))}
+          height={Math.max(0, y(panel.band[0]) - y(Math.min(high, panel.band[1])))}
+          fill="var(--liquid)"
+          opacity="0.35"
+        />
+      {/if}
+      <line x1={left} x2={w - right} y1={y(0)} y2={y(0)} stroke="var(--pot-wall)" stroke-width="1" />
+      <text x={left - 4} y={y(0) + 4} text-anchor="end" font-size="12" fill="var(--color-base-content)"
+        >0</text
+      >
+      <text x={left - 4} y="16" text-anchor="end" font-size="12" fill="var(--color-base-content)"
+        >{high.toFixed(high < 20 ? 1 : 0)}</text
+      >
+      <line
+        x1={x(moment)}
+        x2={x(moment)}
+        y1="8"
+        y2={h - 18}
+        stroke="var(--color-secondary)"
+        stroke-width="2"
+        stroke-dasharray="4 3"
+      />
+      <text
+        x={x(moment) > w / 2 ? x(moment) - 5 : x(moment) + 5}
+        y="18"
+        text-anchor={x(moment) > w / 2 ? 'end' : 'start'}
+        font-size="12"
+        fill="var(--color-base-content)">{say('practice.moment')}</text
+      >
+      {#if !same}
+        <path
+          d={path(best.line, panel.of, low, high)}
+          fill="none"
+          stroke="var(--color-primary)"
+          stroke-width="2.5"
+          stroke-dasharray="7 5"
+        />
+      {/if}
+      <path
+        d={path(mine.line, panel.of, low, high)}
+        fill="none"
+        stroke="var(--color-secondary)"
+        stroke-width="3"
+      />
+      <text x={w - right} y={h - 3} text-anchor="end" font-size="12" fill="var(--color-base-content)"
+        >{Math.round(last)} min</text
+      >
+    </svg>
+  {/each}
+  <figcaption class="mt-1 flex flex-wrap gap-4 text-sm">
+    <span class="flex items-center gap-2"
+      ><svg width="28" height="8" aria-hidden="true"
+        ><line x2="28" y1="4" y2="4" stroke="var(--color-secondary)" stroke-width="3" /></svg
+      >{say('practice.yours')}</span
+    >
+    {#if !same}<span class="flex items-center gap-2"
+        ><svg width="28" height="8" aria-hidden="true"
+          ><line
+            x2="28"
+            y1="4"
+            y2="4"
+            stroke="var(--color-primary)"
+            stroke-width="2.5"
+            stroke-dasharray="7 5"
+          /></svg
+        >{say('practice.best')}</span
+      >{/if}
+  </figcaption>
+</figure>
