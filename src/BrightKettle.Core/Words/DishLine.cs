@@ -83,118 +83,9 @@ public sealed class DishLine(PulseCatalogue catalogue)
     {
         ArgumentNullException.ThrowIfNull(line);
         var parts = Settled(_grammar.Read(PlainText.Of(line)));
-        var named = parts.OfType<LinePart.Named>().ToList();
         var dish = parts.OfType<LinePart.Dish>().FirstOrDefault();
+        var named = new LineNames(line, parts, dish, catalogue).Settled();
         string? Said(string of) => parts.OfType<LinePart.Said>().LastOrDefault(s => s.Of == of)?.Means;
-        // "Split pea dal", "mung beans": the word of a kind behind a name says nothing new.
-        foreach (var kind in named.Where(n => n is { Kind: "pulse", Ids.Count: > 1, Without: false } && Before(named, n) >= 0).ToList())
-        {
-            var at = Before(named, kind);
-            var whole = named[at];
-            named[at] = whole with { Amount = whole.Amount ?? kind.Amount, Length = kind.Start + kind.Length - whole.Start };
-            named.Remove(kind);
-        }
-
-        // "Dhal of red lentils" names one thing twice.
-        foreach (var kind in named.Where(n => n is { Kind: "pulse", Ids.Count: > 1, Amount: null, Without: false }).ToList())
-        {
-            var of = named.FindIndex(n => n is { Kind: "pulse", Without: false } && n != kind && IsOf(line, kind, n));
-            if (of >= 0)
-            {
-                var whole = named[of];
-                named[of] = whole with { Start = kind.Start, Length = whole.Start + whole.Length - kind.Start };
-                named.Remove(kind);
-            }
-        }
-
-        // "Beans on the stove: a pound of borlotti", "yellow lentil soup, one glass of lentils": the kind, and which.
-        foreach (var kind in named.Where(n => n is { Kind: "pulse", Ids.Count: > 1, Without: false }).ToList())
-        {
-            if (
-                named.FindIndex(n =>
-                    n is { Kind: "pulse", Without: false } && n != kind && IsKindOf(kind, n) && (n.Amount is null || kind.Amount is null)
-                )
-                is >= 0
-                    and var which
-            )
-            {
-                named[which] = named[which] with { Amount = named[which].Amount ?? kind.Amount };
-                named.Remove(kind);
-                parts.Add(new LinePart.Said(kind.Start, kind.Length, "idle", "kind"));
-            }
-        }
-
-        // "Basmati 300 g, soaked 30 min": the rice stands in water, not the pulses.
-        if (
-            parts.FindIndex(p => p is LinePart.SoakFor { Span: var span } && span <= LongestRiceSoak) is > 0 and var brief
-            && named.FindLast(n => n.Start < parts[brief].Start) is { Kind: "rice", Without: false } soaks
-        )
-        {
-            named[named.IndexOf(soaks)] = soaks with { Ids = [soaks.Ids[0] == "basmati_unsoaked" ? "basmati_soaked" : soaks.Ids[0]] };
-            parts[brief] = new LinePart.Said(parts[brief].Start, parts[brief].Length, "idle", "rice_soak");
-        }
-
-        // "Frozen peas" are the green ones, "peas" by itself may mean any.
-        if (Said("from") == "freezer" || named.Any(n => n.Kind == "pulse" && n.Is.Any(q => q is Quality.Frozen or Quality.Green)))
-        {
-            for (var i = 0; i < named.Count; i++)
-            {
-                if (named[i] is { Kind: "pulse", Without: false } several && several.Ids.FirstOrDefault(IsSoldGreen) is { } first)
-                {
-                    named[i] = several with { Ids = [first, .. several.Ids.Where(id => id != first)] };
-                }
-            }
-        }
-
-        // "Rice: basmati", "brown basmati, rice in its own pot": one rice, named twice.
-        if (
-            named.Find(n => n is { Kind: "rice", Without: false, Amount: null } && n.Ids[0] == PlainRice) is { } again
-            && named.Exists(n => n is { Kind: "rice", Without: false } && n.Ids[0] != PlainRice)
-        )
-        {
-            named.Remove(again);
-            parts.Add(
-                again.Is.Contains(Quality.Apart)
-                    ? new LinePart.Said(again.Start, again.Length, "rice", "beside")
-                    : new LinePart.Said(again.Start, again.Length, "idle", "kind")
-            );
-        }
-
-        if (parts.OfType<LinePart.Each>().FirstOrDefault() is { } each)
-        {
-            for (var i = 0; i < named.Count; i++)
-            {
-                // "Dal and rice, 150 g each"; rice that is named behind has its own.
-                named[i] =
-                    named[i] is { Kind: "pulse", Without: false }
-                    || (named[i] is { Kind: "rice", Amount: null } && named[i].Start < each.Start)
-                        ? named[i] with
-                        {
-                            Amount = each.Amount,
-                        }
-                        : named[i];
-            }
-        }
-
-        // "Chickpeas with spinach 300 g": who weighs, weighs the pulse first.
-        if (
-            named.FindIndex(n => n is { Kind: "extra", Amount.Unit: "g" } && !char.IsDigit(line[n.Start])) is >= 0 and var beyond
-            && named.FindLastIndex(beyond, n => n is { Kind: "pulse", Without: false }) is >= 0 and var before
-            && named.TrueForAll(n => n.Kind != "pulse" || n.Amount is null)
-            && named[beyond].Amount is { Value: >= LeastPulseGrams }
-        )
-        {
-            named[before] = named[before] with { Amount = named[beyond].Amount };
-            named[beyond] = named[beyond] with { Amount = null };
-        }
-
-        // "Red beans and rice, beans unsoaked": the dish has said which.
-        if (dish is not null && named.FindIndex(n => n is { Kind: "pulse", Ids.Count: > 1, Without: false }) is >= 0 and var its)
-        {
-            var of = new LinePart.Named(0, 0, "pulse", [dish.Pulses[0]], null, false);
-            named[its] = IsKindOf(named[its], of) ? named[its] with { Ids = of.Ids } : named[its];
-        }
-
         var pulses = Of(named, "pulse");
         // A dish says its pulse, unless the line names one itself.
         var all = pulses.Count == 0 && dish is not null ? [(dish.Pulses[0], null)] : pulses;
@@ -232,7 +123,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
                 : rice
                     ?? (
                         dish?.Rice is { } usual ? (usual, null)
-                        : beside ? (PlainRice, null)
+                        : beside ? (LineNames.PlainRice, null)
                         : null
                     ),
             noRice,
@@ -307,7 +198,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
                 && !parts.Exists(p => p is LinePart.Named { Kind: "rice" })
             )
             {
-                parts[i - 1] = new LinePart.Named(apart.Start, apart.Length, "rice", [PlainRice], loose.Amount, false)
+                parts[i - 1] = new LinePart.Named(apart.Start, apart.Length, "rice", [LineNames.PlainRice], loose.Amount, false)
                 {
                     Is = [Quality.Apart],
                 };
@@ -366,12 +257,6 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
     private static readonly LocalTime Morning = new(8, 0);
 
-    /// <summary>Pulses stand longer.</summary>
-    private static readonly Duration LongestRiceSoak = Duration.FromMinutes(59);
-
-    /// <summary>Nobody cooks less for a table.</summary>
-    private const double LeastPulseGrams = 80;
-
     /// <summary>Said of those who eat beside the little ones.</summary>
     private static readonly string[] BesideKids = ["adult", "erwachsene", " me", "myself", " moi", " mich"];
 
@@ -394,25 +279,6 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
     /// <summary>Words of what is soaked, or shall be: the hour of the table decides.</summary>
     private static readonly string[] Tensed = ["soaked", "remojad", "tremp", "eingeweicht", "ammollat", "demolhad", "bhig", "ıslatılmış"];
-
-    /// <summary>Rice that was said by no name.</summary>
-    private const string PlainRice = "long_white";
-
-    /// <summary>Whether what was said by its kind may be this one.</summary>
-    private bool IsKindOf(LinePart.Named kind, LinePart.Named pulse) =>
-        pulse.Ids.Count == 1 && catalogue.FindPulse(kind.Ids[0])?.Kind == catalogue.FindPulse(pulse.Ids[0])?.Kind;
-
-    private static bool IsOf(string line, LinePart.Named kind, LinePart.Named pulse)
-    {
-        var end = kind.Start + kind.Length;
-        return pulse.Start > end
-            && pulse.Start <= line.Length
-            && line[end..pulse.Start].Trim().ToLowerInvariant() is "of" or "de" or "di" or "aus" or "made of" or "made from";
-    }
-
-    /// <summary>The pulse with one meaning that it stands right behind; -1 for none.</summary>
-    private static int Before(List<LinePart.Named> named, LinePart.Named kind) =>
-        named.FindIndex(n => n is { Kind: "pulse", Ids.Count: 1, Without: false } && kind.Start - (n.Start + n.Length) is >= 0 and <= 1);
 
     private static List<(string Id, SaidAmount? Amount)> Of(List<LinePart.Named> named, string kind)
     {

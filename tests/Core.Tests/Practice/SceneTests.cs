@@ -50,7 +50,7 @@ public class SceneTests(ITestOutputHelper output)
         {
             var pots = Enumerable.Range(0, Scene.Pots).Select(i => (Runner.See(scene, i), Ends: Runner.Outcomes(scene, i))).ToList();
             var (learned, tried) = (pots.Where((_, i) => i % 2 == 0).ToList(), pots.Where((_, i) => i % 2 == 1).ToList());
-            static (FeltState, double) Felt(SceneSight s) => (s.Pulses, s.OverBedCentimetres);
+            static (FeltState, FeltState?, double) Felt(SceneSight s) => (s.Pulses, s.Rice, s.OverBedCentimetres);
             string Best(IEnumerable<(SceneSight, IReadOnlyList<SceneOutcome> Ends)> of) =>
                 scene.Choices.MaxBy(c => of.Sum(p => p.Ends.First(o => o.Choice == c).Score.Points))!;
             var always = Best(learned);
