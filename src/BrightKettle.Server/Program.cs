@@ -79,6 +79,7 @@ services.AddSingleton<DishLine>();
 services.AddSingleton<NotesReader>();
 services.AddSingleton<NotesCheck>();
 services.AddSingleton<SceneRunner>();
+services.AddSingleton<HouseUnits>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
 services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>(
@@ -100,6 +101,7 @@ app.UseStatusCodePages(StatusProblems.Answer);
 app.UseResponseCompression();
 app.Use(Utf8Only.Check);
 app.UseMiddleware<PairedOnly>();
+app.Use(SpokenUnits.Choose);
 app.Use(PageAddresses.Answer);
 app.UseRouting();
 app.MapOpenApi();

@@ -37,6 +37,32 @@ public class FirstRunTests
         });
     }
 
+    /// <summary>The browser of these tests speaks the English of the United States.</summary>
+    [Fact]
+    public void Where_cups_are_at_home_the_dinner_is_told_in_cups_and_ounces_and_in_grams_once_that_is_chosen()
+    {
+        using var kitchen = new Kitchen(fresh: true);
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            Assert.Equal("en-US", k.Driver.ExecuteScript("return navigator.language"));
+            k.Press("That’s my kitchen");
+            k.Until(d => d.FindElements(By.Id("line")).Count == 1);
+            k.Do(By.Id("line"), i => i.SendKeys("for four, tomorrow at seven: 300 g chickpeas, no rice" + Keys.Enter));
+            k.Until(_ => k.Text("h1").StartsWith("Chickpeas", StringComparison.Ordinal));
+            k.Settle();
+            k.Until(_ => k.Text("#measure-title + ul").Contains("10.6 oz", StringComparison.Ordinal));
+            Assert.Contains("cups", k.Text("#measure-title + ul"), StringComparison.Ordinal);
+            k.Open("/pots");
+            k.Do(By.XPath("//label[contains(.,'Units')]/select"), s => s.SendKeys("grams"));
+            k.Press("Save");
+            k.Until(d => d.FindElements(By.XPath("//label[contains(.,'Units')]/select")) is [var s] && s.GetAttribute("value") == "metric");
+            k.Until(d => d.PageSource.Contains("Saved", StringComparison.Ordinal));
+            k.Open("/");
+            k.Until(_ => k.Text("#measure-title + ul").Contains("300 g", StringComparison.Ordinal));
+        });
+    }
+
     [Fact]
     public void What_is_removed_from_my_pots_is_put_back_by_one_press()
     {

@@ -21,6 +21,47 @@ public sealed class KitchenApiTests : IDisposable
     private static KitchenChange Change(KitchenDto k) => KettleServer.Unchanged(k);
 
     [Fact]
+    public async Task A_household_is_spoken_to_in_its_own_units_and_what_it_stores_stays_the_same()
+    {
+        async Task<string> Calendar() =>
+            await (
+                await _http.PostAsJsonAsync(
+                    "/api/plans/calendar",
+                    KettleServer.Dish() with
+                    {
+                        VesselId = (await Kitchen()).Vessels[1].Id,
+                    },
+                    Cancel
+                )
+            ).Content.ReadAsStringAsync(Cancel);
+        var before = await Kitchen();
+        Assert.Equal("metric", before.Units);
+        var metric = await Calendar();
+        Assert.Contains("300 g", metric, StringComparison.Ordinal);
+        await _http.PutAsJsonAsync("/api/kitchen", Change(before) with { Units = "us" }, Cancel);
+        var us = await Calendar();
+        Assert.Contains("10.6 oz", us, StringComparison.Ordinal);
+        Assert.DoesNotContain("300 g", us, StringComparison.Ordinal);
+        Assert.DoesNotContain(" mL", us, StringComparison.Ordinal);
+        // A change that does not speak of units leaves them; another household of this machine keeps its own.
+        await _http.PutAsJsonAsync("/api/kitchen", Change(await Kitchen()) with { RoomCelsius = 22 }, Cancel);
+        Assert.Equal("us", (await Kitchen()).Units);
+        using var other = new KettleServer(demo: false);
+        using var http = other.CreateClient();
+        var theirs = (await http.GetFromJsonAsync<KitchenDto>("/api/kitchen", Cancel))!;
+        var text = await (
+            await http.PostAsJsonAsync("/api/plans/calendar", KettleServer.Dish() with { VesselId = theirs.Vessels[1].Id }, Cancel)
+        ).Content.ReadAsStringAsync(Cancel);
+        Assert.Contains("300 g", text, StringComparison.Ordinal);
+        await _http.PutAsJsonAsync("/api/kitchen", Change(await Kitchen()) with { Units = "metric" }, Cancel);
+        Assert.Contains("300 g", await Calendar(), StringComparison.Ordinal);
+        Assert.Equal(
+            System.Net.HttpStatusCode.BadRequest,
+            (await _http.PutAsJsonAsync("/api/kitchen", Change(await Kitchen()) with { Units = "stone" }, Cancel)).StatusCode
+        );
+    }
+
+    [Fact]
     public async Task A_new_household_has_pots_to_begin_with_and_no_dinners()
     {
         var kitchen = await Kitchen();

@@ -327,6 +327,11 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("TEXT")
                         .HasColumnName("storage_rule");
 
+                    b.Property<string>("Units")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("units");
+
                     b.Property<int>("Version")
                         .IsConcurrencyToken()
                         .HasColumnType("INTEGER")

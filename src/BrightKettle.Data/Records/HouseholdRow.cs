@@ -27,6 +27,9 @@ public sealed class HouseholdRow
     /// <summary>237, 240 or 250 mL.</summary>
     public double CupMillilitres { get; set; } = 240;
 
+    /// <summary>metric or us: how sentences write what is stored in grams, mL, cm and °C.</summary>
+    public string Units { get; set; } = "metric";
+
     public bool Cautious { get; set; }
 
     /// <summary>Of the tap's water, mg/L as calcium carbonate.</summary>

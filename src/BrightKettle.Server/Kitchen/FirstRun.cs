@@ -18,6 +18,7 @@ public static class FirstRun
     public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> Answer(
         FirstAnswers answers,
         KettleDb db,
+        HouseUnits units,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -40,6 +41,7 @@ public static class FirstRun
         row.AltitudeMetres = answers.AltitudeMetres ?? row.AltitudeMetres;
         row.HardnessMilligramsPerLitre = answers.HardnessMilligramsPerLitre ?? row.HardnessMilligramsPerLitre;
         row.CupMillilitres = answers.CupMillilitres ?? row.CupMillilitres;
+        row.Units = answers.Units ?? row.Units;
         row.IsSetUp = true;
         row.Version++;
         if (answers.Burners is { Count: > 0 } burners)
@@ -54,7 +56,9 @@ public static class FirstRun
             db.Vessels.Add(Typical(cooker, ++last, clock));
         }
 
-        return await KitchenEndpoints.SavedAsync(db, clock, cancel);
+        var saved = await KitchenEndpoints.SavedAsync(db, clock, cancel);
+        units.Tell(row.Units);
+        return saved;
     }
 
     private static void Check(FirstAnswers answers, FieldFaults checks)
@@ -77,6 +81,11 @@ public static class FirstRun
         if (answers.CupMillilitres is { } cup)
         {
             checks.Within(cup, 150, 300, "cupMillilitres");
+        }
+
+        if (answers.Units is { } units && !HouseUnits.IsOne(units))
+        {
+            checks.Add("request.unknown_word", "units");
         }
 
         checks.Within(answers.Cookers?.Count ?? 0, 0, MostAsked, "cookers");

@@ -30,6 +30,7 @@ public sealed record KitchenDto(
     bool KeepsSoakWater,
     bool StirsAtJoin,
     [property: OneOf("cautious", "uk", "us", "au_nz", "ca")] string StorageRule,
+    [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string Units,
     int Version,
     bool IsSetUp,
     IReadOnlyList<VesselDto> Vessels,
@@ -139,7 +140,8 @@ public sealed record FirstAnswers(
     double? HardnessMilligramsPerLitre = null,
     double? CupMillilitres = null,
     IReadOnlyList<BurnerChange>? Burners = null,
-    IReadOnlyList<CookerAnswer>? Cookers = null
+    IReadOnlyList<CookerAnswer>? Cookers = null,
+    [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string? Units = null
 );
 
 /// <summary>A cooker that a new household has, of the usual size.</summary>
@@ -158,6 +160,7 @@ public sealed record VesselChange(
 );
 
 /// <summary>The settings as they are entered. Times as 21:30.</summary>
+/// <param name="Units">Null leaves them as they are.</param>
 public sealed record KitchenChange(
     string Zone,
     double AltitudeMetres,
@@ -173,5 +176,6 @@ public sealed record KitchenChange(
     double SaltPercent = 0.9,
     bool KeepsSoakWater = false,
     [property: OneOf("cautious", "uk", "us", "au_nz", "ca")] string StorageRule = "cautious",
-    bool StirsAtJoin = true
+    bool StirsAtJoin = true,
+    [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string? Units = null
 );

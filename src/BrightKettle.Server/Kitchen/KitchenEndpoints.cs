@@ -33,6 +33,7 @@ public static class KitchenEndpoints
     public static async Task<Results<Ok<KitchenDto>, ProblemHttpResult>> Put(
         KitchenChange change,
         KettleDb db,
+        HouseUnits units,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -51,6 +52,11 @@ public static class KitchenEndpoints
         if (ClosedSet.Find<SaltSchool>(change.Salt) is null)
         {
             checks.Add("request.unknown_word", "salt");
+        }
+
+        if (change.Units is { } said && !HouseUnits.IsOne(said))
+        {
+            checks.Add("request.unknown_word", "units");
         }
 
         if (StorageRule.Find(change.StorageRule ?? string.Empty) is null)
@@ -86,8 +92,10 @@ public static class KitchenEndpoints
         row.KeepsSoakWater = change.KeepsSoakWater;
         row.StirsAtJoin = change.StirsAtJoin;
         row.StorageRule = change.StorageRule!;
+        row.Units = change.Units ?? row.Units;
         row.Version++;
         await db.SaveChangesAsync(cancel);
+        units.Tell(row.Units);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
     }
 
@@ -269,6 +277,7 @@ public static class KitchenEndpoints
             row.KeepsSoakWater,
             row.StirsAtJoin,
             row.StorageRule,
+            row.Units,
             row.Version,
             row.IsSetUp,
             [.. state.Vessels.Select(v => Vessel(v, state))],

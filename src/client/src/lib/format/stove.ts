@@ -1,7 +1,7 @@
 import type { StoveDeed, StoveMoment, StoveState, Trouble } from '../api/client';
 import { capital, within } from '../messages/figures';
 import { knows, say, type MessageKey } from '../messages/say';
-import { grams, millilitres } from './amounts';
+import { centimetres, degrees, grams, millilitres } from './amounts';
 import { feltWord, stepLine, type Line } from './words';
 
 /** A sentence of a family by a word that the server sent, or nothing for one that is not known here. */
@@ -195,8 +195,8 @@ export function toldLine(told: StoveState['told'][number], state: ToldNames): st
     e.kind === 'chalky' ? say('told.of', { count: e.count, of: e.of }) : null,
     e.millilitres !== null && e.millilitres !== undefined ? millilitres(e.millilitres) : null,
     e.grams !== null && e.grams !== undefined ? grams(e.grams) : null,
-    e.centimetres !== null && e.centimetres !== undefined ? `${e.centimetres} cm` : null,
-    e.celsius !== null && e.celsius !== undefined && e.kind === 'probed' ? `${e.celsius} °C` : null,
+    e.centimetres !== null && e.centimetres !== undefined ? centimetres(e.centimetres) : null,
+    e.celsius !== null && e.celsius !== undefined && e.kind === 'probed' ? degrees(e.celsius) : null,
     e.kind === 'went_in' || e.kind === 'came_out' ? `${e.count ?? ''} ${name ?? ''}`.trim() : null,
     e.kind === 'checked' || e.kind === 'put_away' || e.kind === 'chose'
       ? (e.what ?? '').replaceAll('_', ' ')

@@ -1,3 +1,6 @@
+import { units } from './units.svelte';
+import { fahrenheit, usCentimetres, usGrams, usMillilitres } from './usFigures';
+
 /** How facts are written in sentences; `Figures.cs` of the server writes them alike, and a test compares the two. */
 
 const shown = (value: number, least = 0, most = least): string => {
@@ -9,24 +12,33 @@ const shown = (value: number, least = 0, most = least): string => {
 
 /** `300 g`, and `1.2 kg` from a kilogram on. */
 export const grams = (value: number): string =>
-  value >= 1000
-    ? `${(value / 1000).toFixed(value % 1000 === 0 ? 0 : 2).replace(/0$/, '')} kg`
-    : `${Math.round(value)} g`;
+  units.us
+    ? usGrams(value)
+    : value >= 1000
+      ? `${(value / 1000).toFixed(value % 1000 === 0 ? 0 : 2).replace(/0$/, '')} kg`
+      : `${Math.round(value)} g`;
 
 /** `700 mL`, and `1.14 L` from a litre on. */
 export const millilitres = (value: number): string =>
-  value >= 1000 ? `${(value / 1000).toFixed(2).replace(/\.?0+$/, '')} L` : `${Math.round(value)} mL`;
+  units.us
+    ? usMillilitres(value)
+    : value >= 1000
+      ? `${(value / 1000).toFixed(2).replace(/\.?0+$/, '')} L`
+      : `${Math.round(value)} mL`;
 
 /** A figure, and the same with its unit: `figures.litres(2.46, 1, 1)` → `"2.5 L"`. */
 export const figures = {
   number: shown,
   grams,
   millilitres,
-  litres: (value: number, least = 0, most = 0) => `${shown(value, least, most)} L`,
+  litres: (value: number, least = 0, most = 0) =>
+    units.us ? usMillilitres(value * 1000) : `${shown(value, least, most)} L`,
   minutes: (value: number) => `${Math.round(value)} min`,
   hours: (value: number, least = 0, most = 0) => `${shown(value, least, most)} h`,
-  celsius: (value: number, least = 0, most = 0) => `${shown(value, least, most)} °C`,
-  centimetres: (value: number, least = 0, most = 0) => `${shown(value, least, most)} cm`,
+  celsius: (value: number, least = 0, most = 0) =>
+    units.us ? `${shown(fahrenheit(value), least, most)} °F` : `${shown(value, least, most)} °C`,
+  centimetres: (value: number, least = 0, most = 0) =>
+    units.us ? usCentimetres(value) : `${shown(value, least, most)} cm`,
   percent: (value: number) => `${Math.round(value * 100)} %`,
 };
 

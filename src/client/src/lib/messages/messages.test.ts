@@ -1,16 +1,34 @@
 import { describe, expect, it } from 'vitest';
 import { messages, samples } from './messages.g';
 import { say } from './say';
+import { units } from './units.svelte';
+
+type Said = (facts: unknown) => string;
+const rowsOf = (only: (key: string, facts: unknown) => boolean) =>
+  Object.entries(samples).flatMap(([key, facts]) =>
+    facts
+      .filter((f) => only(key, f))
+      .map((f) => JSON.stringify([key, f, (messages[key as keyof typeof messages] as Said)(f)])),
+  );
 
 describe('messages', () => {
   // The server's test reads the same file: both sides say the same. After a change: npx vitest -u src/lib/messages
   it('are said as they were', async () => {
-    const rows = Object.entries(samples).flatMap(([key, facts]) =>
-      facts.map((f) =>
-        JSON.stringify([key, f, (messages[key as keyof typeof messages] as (f: unknown) => string)(f)]),
+    const rows = rowsOf(() => true);
+    await expect(`${rows.join('\n')}\n`).toMatchFileSnapshot('../../../../messages/said.jsonl');
+  });
+
+  it('are said alike in cups and ounces', async () => {
+    const metric = new Map(
+      Object.entries(samples).flatMap(([key, all]) =>
+        all.map((f) => [f as unknown, (messages[key as keyof typeof messages] as Said)(f)]),
       ),
     );
-    await expect(`${rows.join('\n')}\n`).toMatchFileSnapshot('../../../../messages/said.jsonl');
+    units.us = true;
+    const rows = rowsOf((key, f) => (messages[key as keyof typeof messages] as Said)(f) !== metric.get(f));
+    units.us = false;
+    expect(rows.length).toBeGreaterThan(100);
+    await expect(`${rows.join('\n')}\n`).toMatchFileSnapshot('../../../../messages/said-us.jsonl');
   });
 
   it('choose by count, by word and by what is missing', () => {

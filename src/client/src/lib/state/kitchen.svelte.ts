@@ -10,6 +10,7 @@ import {
   type VesselChange,
 } from '../api/client';
 import type { Problem } from '../api/problem';
+import { units } from '../messages/units.svelte';
 import type { Load } from './load';
 
 /** The household and the catalogue: read once, changed here. */
@@ -19,9 +20,8 @@ class KitchenState {
 
   async load() {
     const [kitchen, catalogue] = await Promise.all([api.kitchen(), api.catalogue()]);
-    this.kitchen = kitchen.ok
-      ? { state: 'ready', value: kitchen.value }
-      : { state: 'failed', problem: kitchen.problem };
+    if (kitchen.ok) this.#know(kitchen.value);
+    else this.kitchen = { state: 'failed', problem: kitchen.problem };
     this.catalogue = catalogue.ok
       ? { state: 'ready', value: catalogue.value }
       : { state: 'failed', problem: catalogue.problem };
@@ -51,7 +51,13 @@ class KitchenState {
   async refresh() {
     if (!this.#known) return this.load();
     const answer = await api.kitchen();
-    if (answer.ok) this.kitchen = { state: 'ready', value: answer.value };
+    if (answer.ok) this.#know(answer.value);
+  }
+
+  /** Sentences are written in its units from here on. */
+  #know(kitchen: Kitchen) {
+    units.us = kitchen.units === 'us';
+    this.kitchen = { state: 'ready', value: kitchen };
   }
 
   /** Takes over the answered kitchen, or hands the problem back. */
@@ -60,7 +66,7 @@ class KitchenState {
     // Changed elsewhere: the form keeps what was typed, and knows from now on what stands there.
     if (!answer.ok && answer.problem.status === 409) await this.refresh();
     if (!answer.ok) return answer.problem;
-    this.kitchen = { state: 'ready', value: answer.value };
+    this.#know(answer.value);
     return null;
   }
 }

@@ -36,6 +36,11 @@
       version: 0,
     }));
 
+  /** As the browser's own country has them. */
+  const units = ['US', 'LR', 'MM'].includes(new Intl.Locale(navigator.language).region ?? '')
+    ? 'us'
+    : 'metric';
+
   async function send(skip: boolean) {
     busy = true;
     problem = await household.firstRun(
@@ -47,6 +52,7 @@
             cupMillilitres: null,
             burners: null,
             cookers: null,
+            units,
           }
         : {
             zone,
@@ -55,6 +61,7 @@
             cupMillilitres: null,
             burners: hob(Number(burners)),
             cookers: cookers.map((kind) => ({ kind, name: say(`cooker.${kind}`) })),
+            units,
           },
     );
     busy = false;

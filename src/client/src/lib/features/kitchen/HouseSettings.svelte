@@ -3,6 +3,7 @@
   import type { Kitchen } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { saltName, saltIds } from '../../format/words';
+  import { say } from '../../messages/say';
   import { household } from '../../state/kitchen.svelte';
 
   type Props = { kitchen: Kitchen };
@@ -23,6 +24,7 @@
     keepsSoakWater: k.keepsSoakWater,
     stirsAtJoin: k.stirsAtJoin,
     storageRule: k.storageRule,
+    units: k.units,
   });
   type Settings = ReturnType<typeof settings>;
   // svelte-ignore state_referenced_locally
@@ -82,6 +84,12 @@
           >{fault('hardnessMilligramsPerLitre')}</span
         >{/if}
     </label>
+    <label class="text-sm font-semibold"
+      >{say('house.units')}<select class="select w-full text-base" bind:value={form.units}>
+        <option value="metric">{say('house.units.metric')}</option>
+        <option value="us">{say('house.units.us')}</option>
+      </select></label
+    >
     <label class="text-sm font-semibold"
       >A cup<select class="select w-full text-base" bind:value={form.cupMillilitres}>
         <option value={237}>237 mL</option><option value={240}>240 mL</option><option value={250}

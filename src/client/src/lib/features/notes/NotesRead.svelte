@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { NoteAnswers, Notes } from '../../api/client';
-  import { grams } from '../../format/amounts';
+  import { grams, millilitres } from '../../format/amounts';
   import { noteStep } from '../../format/notes';
   import { capital } from '../../messages/figures';
   import { say } from '../../messages/say';
@@ -23,7 +23,7 @@
               >{/if}</span
           >
           <span class="font-semibold whitespace-nowrap tabular-nums"
-            >{a.grams === null ? '' : a.kind === 'water' ? `${a.grams} mL` : grams(a.grams)}</span
+            >{a.grams === null ? '' : a.kind === 'water' ? millilitres(a.grams) : grams(a.grams)}</span
           >
         </div>
         {#if a.others.length}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import FigureField from '../../ui/FigureField.svelte';
   import type { StoveAfter, StoveState } from '../../api/client';
-  import { grams, millilitres } from '../../format/amounts';
+  import { degrees, grams, millilitres } from '../../format/amounts';
   import { countdown } from '../../format/stove';
   import { clock, dayName, dayOf } from '../../format/time';
   import type { Stove } from '../../state/stove/stove.svelte';
@@ -43,7 +43,7 @@
       {:else if after.putAwayAs === 'freezer'}
         {after.portions} portions. Safe while frozen; best within two months.
       {:else if after.putAwayAs === 'warm'}
-        At {after.hotCelsius} °C or more, by a probe each hour; rice dries, beans go on softening.
+        At {degrees(after.hotCelsius)} or more, by a probe each hour; rice dries, beans go on softening.
       {/if}
     </p>
   {:else}
@@ -56,8 +56,8 @@
   {/if}
   {#if late}
     <p class="bg-error text-error-content mt-3 rounded-xl p-4 text-xl" role="alert">
-      It has stood too long. Unless a probe found it at {after.hotCelsius} °C or more within the time, throw it
-      away: heating it again does not make it safe.
+      It has stood too long. Unless a probe found it at {degrees(after.hotCelsius)} or more within the time, throw
+      it away: heating it again does not make it safe.
     </p>
   {/if}
   {#if !after.putAwayAt}
@@ -81,8 +81,9 @@
     </div>
   {/if}
   <p class="mt-4 text-base">
-    Next day stir in about {millilitres(after.nextDayWaterMillilitres)} of water and heat it to {after.reheatCelsius}
-    °C all through, once. By {rules[after.rule] ?? 'your rule'}; local guidance comes first.
+    Next day stir in about {millilitres(after.nextDayWaterMillilitres)} of water and heat it to {degrees(
+      after.reheatCelsius,
+    )} all through, once. By {rules[after.rule] ?? 'your rule'}; local guidance comes first.
   </p>
 </section>
 
@@ -98,7 +99,7 @@
         {:else}
           <span>frozen</span>
         {/if}
-        <span>{i + 1} of {after.portions} · heat to {after.reheatCelsius} °C</span>
+        <span>{i + 1} of {after.portions} · heat to {degrees(after.reheatCelsius)}</span>
       </div>
     {/each}
   </div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { StoveState } from '../../api/client';
-  import { millilitres, overBed } from '../../format/amounts';
+  import { centimetres, degrees, millilitres, overBed } from '../../format/amounts';
   import { core, feltWord } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
 
@@ -25,7 +25,7 @@
         height={h}
         viewBox="0 0 {w} {h}"
         role="img"
-        aria-label="Liquid {pot.levelCentimetres} cm over the base"
+        aria-label="Liquid {centimetres(pot.levelCentimetres)} over the base"
       >
         <path
           d="M10 4v{h - 16}q0 8 8 8h{w - 36}q8 0 8-8v-{h - 16}"
@@ -60,7 +60,7 @@
       <dl class="text-lg">
         <div>
           <dt class="sr-only">Temperature</dt>
-          <dd class="display text-2xl">{pot.celsius} °C</dd>
+          <dd class="display text-2xl">{degrees(pot.celsius)}</dd>
         </div>
         <div>
           <dt class="sr-only">Liquid</dt>

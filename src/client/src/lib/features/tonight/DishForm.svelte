@@ -9,7 +9,7 @@
     type PulseTarget,
     type RiceTarget,
   } from '../../api/client';
-  import { grams } from '../../format/amounts';
+  import { centimetres, grams } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
   import { bagName } from '../../format/pace';
   import { capital, pulseTargets, riceTargets, styles } from '../../format/words';
@@ -292,7 +292,7 @@
   {/if}
   <div>
     <label class="mb-1 block text-sm font-semibold" for="vessel"
-      >Pot{vessel ? `, ${vessel.diameterCentimetres} cm` : ''}</label
+      >Pot{vessel ? `, ${centimetres(vessel.diameterCentimetres)}` : ''}</label
     >
     <select
       id="vessel"

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Dish, Plan } from '../../api/client';
-  import { cups, grams, millilitres } from '../../format/amounts';
+  import { cups, grams, millilitres, millilitresBetween } from '../../format/amounts';
   import { listed, measureLines } from '../../format/words';
   import { say } from '../../messages/say';
   import HowMuch from './HowMuch.svelte';
@@ -29,7 +29,8 @@
     <p class="bg-base-200 mt-2 rounded-lg px-3 py-2 text-[0.95rem]">
       Before the {plan.join.joiner === 'rice' ? 'rice' : 'pulses'}: pour the liquid into a jug. You should
       find
-      {Math.round(plan.join.foundMillilitres.low / 10) * 10} to {millilitres(
+      {millilitresBetween(
+        Math.round(plan.join.foundMillilitres.low / 10) * 10,
         Math.round(plan.join.foundMillilitres.high / 10) * 10,
       )}; give back or top up to <strong>{millilitres(plan.join.neededMillilitres)}</strong>.
     </p>

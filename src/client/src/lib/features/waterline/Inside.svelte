@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Series } from '../../api/client';
-  import { millilitres, overBed } from '../../format/amounts';
+  import { degrees, millilitres, millilitresBetween, overBed } from '../../format/amounts';
   import { clock } from '../../format/time';
   import { core, feltWord } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
@@ -45,10 +45,10 @@
       oninput={(e) => onpick(e.currentTarget.valueAsNumber)}
     />
   </label>
-  <span class="tabular-nums">{Math.round(series.celsius[here] ?? 0)} °C</span>
+  <span class="tabular-nums">{degrees(series.celsius[here] ?? 0)}</span>
   <span class="tabular-nums">
     <strong>{millilitres(liquid?.mid ?? 0)}</strong> liquid
-    <span class="opacity-80">({Math.round(liquid?.low ?? 0)} to {Math.round(liquid?.high ?? 0)})</span>, {overBed(
+    <span class="opacity-80">({millilitresBetween(liquid?.low ?? 0, liquid?.high ?? 0)})</span>, {overBed(
       series.overBedCentimetres[here] ?? 0,
     )} the bed
   </span>
