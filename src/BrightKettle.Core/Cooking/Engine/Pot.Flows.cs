@@ -249,9 +249,15 @@ internal sealed partial class Pot
     /// <summary>Of a seed that is crushed or falls apart, what binds the liquor (confidence D).</summary>
     private const double NotSkin = 0.6;
 
-    /// <summary>Solids that come into the liquor when this share of a pulse is crushed: most of what is not skin.</summary>
-    public void Mash(int ingredient, double share) =>
-        _g.Vessel(PlaceOf(ingredient), Layout.Thick, _lane) += (float)(NotSkin * share * _script.Ingredients[ingredient].Dry.Grams);
+    /// <summary>Solids that come into the liquor when this share of a pulse is crushed: most of what is not skin. Where another vessel has
+    /// not given it yet there is nothing to crush.</summary>
+    public void Mash(int ingredient, double share)
+    {
+        if (PlaceOf(ingredient) is >= 0 and var vessel)
+        {
+            _g.Vessel(vessel, Layout.Thick, _lane) += (float)(NotSkin * share * _script.Ingredients[ingredient].Dry.Grams);
+        }
+    }
 
     public void Thicken(int vessel, double starch, double water)
     {
