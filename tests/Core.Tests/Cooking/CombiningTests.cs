@@ -72,6 +72,25 @@ public class CombiningTests
         Assert.InRange(run.Final[0].Doneness, 85, 140);
     }
 
+    /// <summary>Each vessel keeps its own order: the second pot is told to crush before the first has given anything.</summary>
+    [Fact]
+    public void What_has_not_come_over_yet_is_not_crushed_and_breaks_nothing()
+    {
+        CookAction[] Crush(double minutes) =>
+            [
+                Add("p"),
+                Water(1700),
+                Heat(Flame.Full),
+                new CookAction.Transfer(After(60), Second.Vessel.Id, TransferWhat.Everything) { StepId = "over" },
+                There(new CookAction.Mash(After(minutes), "p", 0.5)),
+                Serve(After(90) with { AfterStep = "over" }),
+            ];
+        var (early, late) = (TwoPots([Pulse("black", 300)], Crush(5)), TwoPots([Pulse("black", 300)], Crush(80)));
+        Assert.Null(CookRules.Check(early));
+        Assert.Equal(0, early.Run().Vessels[1].SolidsGrams, 20.0);
+        Assert.True(late.Run().Vessels[1].SolidsGrams > early.Run().Vessels[1].SolidsGrams + 50);
+    }
+
     [Fact]
     public void Rice_cooks_in_the_measured_liquor_of_the_pulse_in_a_second_pot()
     {
