@@ -10,13 +10,15 @@ public sealed record BandDto(double Low, double Mid, double High);
 public sealed record MomentForecastDto(string Mark, DateTimeOffset Early, DateTimeOffset At, DateTimeOffset Late);
 
 /// <summary>One ingredient over the picture's points.</summary>
-/// <param name="Kind">pulse or rice.</param>
+/// <param name="Kind">pulse, rice or extra.</param>
+/// <param name="Seed">Its name in the catalogue, for how it looks.</param>
 /// <param name="BedCentimetres">Height of its own layer.</param>
 /// <param name="Doneness">0 to about 200; 100 is tender.</param>
 /// <param name="Felt">What a hand would name it.</param>
 public sealed record LayerDto(
     string Id,
     string Kind,
+    string Seed,
     string Name,
     IReadOnlyList<double> BedCentimetres,
     IReadOnlyList<BandDto> Doneness,

@@ -83,16 +83,17 @@ public static class ForecastMapper
 
     private static LayerDto Layer(Forecast forecast, Ingredient ingredient, int index)
     {
-        var (kind, name, fallsApartAt) = ingredient switch
+        var (kind, seed, name, fallsApartAt) = ingredient switch
         {
-            PulseIngredient p => ("pulse", p.Pulse.Said, p.Pulse.FallsApartAt),
-            RiceIngredient r => ("rice", r.Rice.Said, (double?)null),
-            ExtraIngredient x => ("extra", x.Extra.Name, null),
+            PulseIngredient p => ("pulse", p.Pulse.Id, p.Pulse.Said, p.Pulse.FallsApartAt),
+            RiceIngredient r => ("rice", r.Rice.Id, r.Rice.Said, (double?)null),
+            ExtraIngredient x => ("extra", x.Extra.Id, x.Extra.Name, null),
             _ => throw new InvalidOperationException(ingredient.GetType().Name),
         };
         return new(
             ingredient.Id,
             kind,
+            seed,
             name,
             [.. forecast.Points.Select(p => Math.Round(p.BedCentimetres[index], 2))],
             [.. forecast.Points.Select(p => Band(p.Doneness[index], 1))],

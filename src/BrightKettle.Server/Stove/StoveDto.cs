@@ -240,7 +240,8 @@ public sealed record PotNowDto(
 );
 
 /// <summary>One ingredient now.</summary>
-public sealed record StoveSeedDto(string Id, string Kind, string Name, bool In, BandDto Doneness, string Felt);
+/// <param name="Seed">Its name in the catalogue, for how it looks.</param>
+public sealed record StoveSeedDto(string Id, string Kind, string Seed, string Name, bool In, BandDto Doneness, string Felt);
 
 public sealed record InsideDto(string Ingredient, string Name, int Pieces, int Out);
 

@@ -385,6 +385,7 @@ public static partial class StoveMapper
                     return new StoveSeedDto(
                         p.i.Id,
                         Kind(cook, p.i.Id),
+                        p.i is PulseIngredient seed ? seed.Pulse.Id : ((RiceIngredient)p.i).Rice.Id,
                         Name(cook, p.i.Id),
                         into.Contains(p.i.Id),
                         ForecastMapper.Band(band),

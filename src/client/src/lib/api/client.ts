@@ -43,6 +43,7 @@ export type Notes = Schemas['NotesDto'];
 export type NoteAnswers = Required<Schemas['NoteAnswersDto']>;
 export type WayEvent = Schemas['WayEventDto'];
 export type Series = Schemas['SeriesDto'];
+export type Layer = Schemas['LayerDto'];
 export type Pairing = Schemas['PairingDto'];
 export type Device = Schemas['DeviceDto'];
 export type Paired = Schemas['PairedDto'];

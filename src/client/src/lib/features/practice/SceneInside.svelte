@@ -5,6 +5,7 @@
   import { core, feltWord } from '../../format/words';
   import { say } from '../../messages/say';
   import BeanMark from '../../ui/BeanMark.svelte';
+  import { seedOf } from '../../ui/seeds';
   import SceneLines from './SceneLines.svelte';
 
   type Props = { scene: PracticeScene; inside: PracticeInside; another: string; next: string };
@@ -74,7 +75,9 @@
         </p>
         <p class="mt-1 flex flex-wrap items-center gap-x-4 gap-y-1">
           <span class="flex items-center gap-2"
-            ><BeanMark core={core[e.pulses] ?? 0} size={26} />{table(e)}</span
+            ><BeanMark core={core[e.pulses] ?? 0} size={26} seed={seedOf('pulse', scene.pulseId)} />{table(
+              e,
+            )}</span
           >
           <span>{say('practice.liquid_left', { amount: millilitres(e.liquidMillilitres) })}</span>
           <span>{say('practice.minutes', { minutes: e.minutes })}</span>

@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { PracticePot } from '../../api/client';
   import { say } from '../../messages/say';
+  import { colourOf, outlines, type Seed } from '../../ui/seeds';
 
-  type Props = { pot: PracticePot };
-  let { pot }: Props = $props();
+  type Props = { pot: PracticePot; seed: Seed };
+  let { pot, seed }: Props = $props();
   const [w, h] = [300, 190];
   /** A pot that is mostly empty is cut off above its liquid, so that heights can be told apart. */
   const shown = $derived(Math.min(pot.heightCentimetres, Math.max(5, pot.liquidCentimetres * 1.7)));
@@ -25,8 +26,10 @@
 >
   <defs>
     <pattern id="bed-seeds" width="22" height="16" patternUnits="userSpaceOnUse">
-      <ellipse cx="6" cy="5" rx="5" ry="3.4" fill="none" stroke="var(--seed-edge)" opacity="0.45" />
-      <ellipse cx="17" cy="12" rx="5" ry="3.4" fill="none" stroke="var(--seed-edge)" opacity="0.45" />
+      <g fill="none" stroke="var(--seed-edge)" stroke-width="2.6" opacity="0.5">
+        <path d={outlines[seed.shape]} transform="translate(0.5 0.5) scale(0.34)" />
+        <path d={outlines[seed.shape]} transform="translate(11.5 8) scale(0.34)" />
+      </g>
     </pattern>
   </defs>
   <path
@@ -48,8 +51,7 @@
     width={w - 34}
     y={y(pot.bedCentimetres)}
     height={h - 10 - y(pot.bedCentimetres)}
-    fill="var(--pulse-done)"
-    opacity="0.85"
+    fill={colourOf(seed, 0.7)}
   />
   <rect
     x="17"

@@ -5,6 +5,7 @@
   import { say } from '../../messages/say';
   import type { PracticeTry, Sense } from '../../state/practice.svelte';
   import BeanMark from '../../ui/BeanMark.svelte';
+  import { seedOf } from '../../ui/seeds';
   import Notice from '../../ui/Notice.svelte';
   import SceneInside from './SceneInside.svelte';
   import ScenePot from './ScenePot.svelte';
@@ -34,7 +35,7 @@
           : say('practice.since_boil', { minutes: pot.minutesSinceBoil })}
         <span class="text-sm font-normal">{say('practice.pot_number', { pot: trying.number + 1 })}</span>
       </h2>
-      <div class="mt-2"><ScenePot {pot} /></div>
+      <div class="mt-2"><ScenePot {pot} seed={seedOf('pulse', scene.pulseId)} /></div>
       <p class="mt-2 text-sm">{say('practice.before')}</p>
       <div class="mt-1 flex flex-wrap gap-2">
         {#each senses as sense (sense.id)}
@@ -48,13 +49,13 @@
       <ul class="mt-3 space-y-1 text-lg" aria-live="polite">
         {#if trying.sensed.includes('squeeze')}
           <li class="flex items-center gap-2">
-            <BeanMark core={core[pot.pulses] ?? 0} size={30} />
+            <BeanMark core={core[pot.pulses] ?? 0} size={30} seed={seedOf('pulse', scene.pulseId)} />
             {say('practice.felt', { name: scene.pulseName, felt: feltWord('pulse', pot.pulses) })}
           </li>
         {/if}
         {#if pot.rice && trying.sensed.includes('taste')}
           <li class="flex items-center gap-2">
-            <BeanMark core={core[pot.rice] ?? 0} size={30} grain />
+            <BeanMark core={core[pot.rice] ?? 0} size={30} seed={seedOf('rice', '')} />
             {say('practice.felt', { name: scene.riceName ?? '', felt: feltWord('rice', pot.rice) })}
           </li>
         {/if}

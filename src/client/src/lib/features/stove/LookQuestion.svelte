@@ -6,10 +6,14 @@
   import { core } from '../../format/words';
   import type { Stove } from '../../state/stove/stove.svelte';
   import BeanMark from '../../ui/BeanMark.svelte';
+  import { seedOf } from '../../ui/seeds';
 
   type Props = { stove: Stove; moment: StoveMoment; look: StoveLook; ondone: () => void };
   let { stove, moment, look, ondone }: Props = $props();
 
+  const seed = $derived(
+    seedOf(look.kind, stove.state?.seeds.find((s) => s.id === look.ingredient)?.seed ?? ''),
+  );
   const rice = $derived(look.kind === 'rice');
   const enough = $derived(look.enoughChalky ?? null);
   let feel = $state(false);
@@ -39,7 +43,7 @@
       >
         {count}
         <span class="flex gap-0.5" aria-hidden="true">
-          {#each [1, 2, 3, 4, 5] as n (n)}<BeanMark core={n <= count ? 0.5 : 0} size={15} />{/each}
+          {#each [1, 2, 3, 4, 5] as n (n)}<BeanMark core={n <= count ? 0.5 : 0} size={15} {seed} />{/each}
         </span>
       </button>
     {/each}
@@ -59,7 +63,7 @@
         class:btn-primary={answer === look.state}
         onclick={() => felt(answer)}
       >
-        <BeanMark core={core[answer] ?? 0} size={40} grain={rice} />
+        <BeanMark core={core[answer] ?? 0} size={40} {seed} />
         {feltWord(rice ? 'rice' : 'pulse', answer)}
       </button>
     {/each}

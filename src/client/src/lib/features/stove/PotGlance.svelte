@@ -3,12 +3,18 @@
   import { centimetres, degrees, millilitres, overBed } from '../../format/amounts';
   import { core, feltWord } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
+  import { colourOf, seedOf } from '../../ui/seeds';
 
   type Props = { evening: StoveState };
   let { evening }: Props = $props();
   const pot = $derived(evening.pot);
   const vessel = $derived(evening.vessels.find((v) => v.id === pot?.vesselId));
   const seeds = $derived(evening.seeds.filter((s) => s.in));
+  /** The bed wears the colour of what most of it is. */
+  const lead = $derived(seeds.find((s) => s.kind === 'pulse') ?? seeds[0]);
+  const bed = $derived(
+    lead ? colourOf(seedOf(lead.kind, lead.seed), lead.doneness.mid / 100) : 'var(--pulse-done)',
+  );
   const [w, h] = [190, 110];
   const y = (cm: number) => h - 6 - (Math.max(0, cm) / (vessel?.heightCentimetres || 10)) * (h - 16);
 </script>
@@ -45,8 +51,7 @@
           width={w - 24}
           y={y(pot.levelCentimetres - pot.overBedCentimetres)}
           height={h - 6 - y(pot.levelCentimetres - pot.overBedCentimetres)}
-          fill="var(--pulse-done)"
-          opacity="0.75"
+          fill={bed}
         />
         <line
           x1="12"
@@ -80,7 +85,7 @@
     <ul class="mt-2">
       {#each seeds as seed (seed.id)}
         <li class="flex items-center gap-2 text-lg">
-          <BeanMark core={core[seed.felt] ?? 0} size={30} grain={seed.kind === 'rice'} />
+          <BeanMark core={core[seed.felt] ?? 0} size={30} seed={seedOf(seed.kind, seed.seed)} />
           {seed.name}: {feltWord(seed.kind, seed.felt)}
         </li>
       {/each}

@@ -1,9 +1,12 @@
 <script lang="ts">
-  import type { Series } from '../../api/client';
+  import type { Layer, Series } from '../../api/client';
   import { degrees, millilitres, millilitresBetween, overBed } from '../../format/amounts';
   import { clock } from '../../format/time';
   import { core, feltWord } from '../../format/words';
+  import { say } from '../../messages/say';
   import BeanMark from '../../ui/BeanMark.svelte';
+  import Marked from '../../ui/Marked.svelte';
+  import { seedOf } from '../../ui/seeds';
 
   type Props = {
     series: Series;
@@ -25,16 +28,20 @@
       (l) => l.kind === 'rice' && (l.bedCentimetres[here] ?? 0) === 0 && l.felt[here] !== 'hard',
     ),
   );
+  const level = $derived(overBed(series.overBedCentimetres[here] ?? 0));
+  const felt = (l: Layer) => say('waterline.layer', { name: l.name, felt: feltWord(l.kind, l.felt[here]) });
   const words = $derived(
-    `${time}: ${millilitres(liquid?.mid ?? 0)} of liquid, ${overBed(series.overBedCentimetres[here] ?? 0)} the bed, ` +
-      [...inPot, ...beside].map((l) => `${l.name} ${feltWord(l.kind, l.felt[here])}`).join(', '),
+    [
+      say('waterline.inside', { time, liquid: millilitres(liquid?.mid ?? 0), level }),
+      ...[...inPot, ...beside].map(felt),
+    ].join('; '),
   );
 </script>
 
 <!-- A look into the pot at any minute: by pointer on the picture, by keyboard on the slider. -->
 <div class="flex flex-wrap items-center gap-x-5 gap-y-1 px-2">
   <label class="flex items-center gap-2 text-sm font-semibold">
-    Look in at {time}
+    {say('waterline.look_in', { time })}
     <input
       class="range range-primary range-xs w-40"
       type="range"
@@ -47,21 +54,24 @@
   </label>
   <span class="tabular-nums">{degrees(series.celsius[here] ?? 0)}</span>
   <span class="tabular-nums">
-    <strong>{millilitres(liquid?.mid ?? 0)}</strong> liquid
-    <span class="opacity-80">({millilitresBetween(liquid?.low ?? 0, liquid?.high ?? 0)})</span>, {overBed(
-      series.overBedCentimetres[here] ?? 0,
-    )} the bed
+    <Marked
+      text={say('waterline.liquid', {
+        liquid: millilitres(liquid?.mid ?? 0),
+        range: millilitresBetween(liquid?.low ?? 0, liquid?.high ?? 0),
+        level,
+      })}
+    />
   </span>
   {#each inPot as layer (layer.id)}
     <span class="inline-flex items-center gap-1.5">
-      <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} grain={layer.kind === 'rice'} />
-      {layer.name}: {feltWord(layer.kind, layer.felt[here])}
+      <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} seed={seedOf(layer.kind, layer.seed)} />
+      {felt(layer)}
     </span>
   {/each}
   {#each beside as layer (layer.id)}
     <span class="inline-flex items-center gap-1.5">
-      <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} grain />
-      {layer.name}, by itself: {feltWord('rice', layer.felt[here])}
+      <BeanMark core={core[layer.felt[here] ?? ''] ?? 0} seed={seedOf(layer.kind, layer.seed)} />
+      {say('waterline.by_itself', { name: layer.name, felt: feltWord('rice', layer.felt[here]) })}
     </span>
   {/each}
 </div>

@@ -1,4 +1,5 @@
 import type { Step } from '../../api/client';
+import { say } from '../../messages/say';
 import type { PullKind } from '../../state/pull.svelte';
 
 /** A moment over the picture. */
@@ -13,35 +14,42 @@ export type Flag = {
   pull: PullKind | null;
 };
 
-const said: Record<string, { text: string; pull?: PullKind }> = {
-  light: { text: 'flame', pull: 'light' },
-  boil: { text: 'boils' },
-  lock: { text: 'lid locked' },
-  hold_over: { text: 'heat off' },
-  look: { text: 'look' },
-  join: { text: 'rice in', pull: 'join' },
-  other_in: { text: 'quicker in' },
-  rice_light: { text: 'rice on' },
-  rice_bowl: { text: 'rice above' },
-  seal: { text: 'turn down', pull: 'seal' },
-  heat_off: { text: 'flame off', pull: 'flameOff' },
-  reheat: { text: 'back on', pull: 'join' },
-  table: { text: 'table', pull: 'table' },
-};
+/** The moments that carry a flag, and what pulls them. */
+const pulls = {
+  light: 'light',
+  boil: null,
+  lock: null,
+  hold_over: null,
+  look: null,
+  join: 'join',
+  other_in: null,
+  rice_light: null,
+  rice_bowl: null,
+  seal: 'seal',
+  heat_off: 'flameOff',
+  reheat: 'join',
+  table: 'table',
+} satisfies Record<string, PullKind | null>;
+
+const carries = (kind: string): kind is keyof typeof pulls => kind in pulls;
 
 /** The moments that carry a flag, in the order of the clock. */
 export function flags(steps: Step[]): Flag[] {
-  return steps
-    .filter((s) => s.kind in said)
-    .map((s) => ({
-      kind: s.kind,
-      text: s.kind === 'join' && s.facts.ingredient === 'pulse' ? 'pulses in' : (said[s.kind]?.text ?? ''),
-      at: s.at,
-      early: s.early,
-      late: s.late,
-      strong: s.kind === 'join' || s.kind === 'table',
-      pull: said[s.kind]?.pull ?? null,
-    }));
+  return steps.flatMap(({ kind, at, early, late, facts }) =>
+    carries(kind)
+      ? [
+          {
+            kind,
+            text: say(kind === 'join' && facts.ingredient === 'pulse' ? 'flag.join_pulse' : `flag.${kind}`),
+            at,
+            early,
+            late,
+            strong: kind === 'join' || kind === 'table',
+            pull: pulls[kind],
+          },
+        ]
+      : [],
+  );
 }
 
 /** Rows so that flags do not overlap: each goes into the first row with room. */
@@ -57,4 +65,6 @@ export function rows(xs: { x: number; width: number }[]): number[] {
 
 /** `12 min later`, `5 min earlier`, or nothing. */
 export const shifted = (minutes: number): string =>
-  minutes === 0 ? '' : `${Math.abs(minutes)} min ${minutes > 0 ? 'later' : 'earlier'}`;
+  minutes === 0
+    ? ''
+    : say(minutes > 0 ? 'waterline.later' : 'waterline.earlier', { minutes: Math.abs(minutes) });

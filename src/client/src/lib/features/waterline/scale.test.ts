@@ -15,6 +15,7 @@ const series: Series = {
     {
       id: 'pulse',
       kind: 'pulse',
+      seed: 'chickpea',
       name: 'Beans',
       bedCentimetres: [2, 2, 2.5],
       doneness: [band(0), band(80), band(110)],
@@ -23,6 +24,7 @@ const series: Series = {
     {
       id: 'rice',
       kind: 'rice',
+      seed: 'jasmine',
       name: 'rice',
       bedCentimetres: [0, 0, 2],
       doneness: [band(0), band(0), band(100)],

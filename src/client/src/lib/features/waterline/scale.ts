@@ -33,6 +33,11 @@ export function picture(
       .x((_, i) => at(i))
       .y0((_, i) => y(low(i)))
       .y1((_, i) => y(high(i)))(series.at) ?? '';
+  const curve = (pick: (b: Band) => number) =>
+    line<unknown>()
+      .x((_, i) => at(i))
+      .y((_, i) => y(pick(series.levelCentimetres[i]!)))
+      .curve(curveMonotoneX)(series.at) ?? '';
   const level = (pick: (b: Band) => number) => (i: number) => pick(series.levelCentimetres[i]!);
   return {
     x,
@@ -55,13 +60,13 @@ export function picture(
       level((b) => b.low),
       level((b) => b.high),
     ),
-    surface:
-      line<unknown>()
-        .x((_, i) => at(i))
-        .y((_, i) => y(series.levelCentimetres[i]!.mid))
-        .curve(curveMonotoneX)(series.at) ?? '',
+    /** The two ends of it. */
+    edges: [curve((b) => b.low), curve((b) => b.high)],
+    surface: curve((b) => b.mid),
   };
 }
+
+export type Picture = ReturnType<typeof picture>;
 
 /** Height of all layers below the k-th, cm. */
 export function below(series: Series, k: number, i: number): number {
