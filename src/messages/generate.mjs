@@ -8,6 +8,8 @@
 // A catalogue is a folder of the language with JSON files: {"key": "ICU message"}. A fact is typed by how it is used:
 // {name} text, {n, number} a figure, {n, number, ::unit/gram} grams and so on, {n, plural, …} a count, {what, select, …} a word.
 // A null fact is chosen as "none" by select and is 0 as a figure.
+// A figure that stands in a sentence with its unit (60 °C, 200 mL, 5 cm) is said in the household's own; each end of a range
+// carries its unit. Refusals (problem.*) name the limits of fields, which have units of their own.
 import { createRequire } from 'node:module';
 import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -85,6 +87,7 @@ const ts = {
   text: (s) => JSON.stringify(s),
   fact: (n) => `text(f.${n})`,
   figure: (n, [name, least, most]) => `figures.${name}(f.${n} ?? 0${least || most ? `, ${least}, ${most}` : ''})`,
+  written: (name, value) => `figures.${name}(${value})`,
   count: (n) => `figures.number(f.${n} ?? 0)`,
   join: (parts) => (parts.length === 0 ? '""' : parts.join(' + ')),
   select: (n, cases, other) => `pick(f.${n}, { ${cases.map(([k, v]) => `${JSON.stringify(k)}: ${v}`).join(', ')} }, ${other})`,
@@ -98,6 +101,7 @@ const cs = {
   text: (s) => JSON.stringify(s),
   fact: (n) => `(${keyword(n)} ?? string.Empty)`,
   figure: (n, [name, least, most]) => `Figures.${pascal(name)}(${keyword(n)} ?? 0${least || most ? `, ${least}, ${most}` : ''})`,
+  written: (name, value) => `Figures.${pascal(name)}(${value})`,
   count: (n) => `Figures.Number(${keyword(n)} ?? 0)`,
   join: (parts) => (parts.length === 0 ? 'string.Empty' : parts.join(' + ')),
   select: (n, cases, other) => `((${keyword(n)} ?? "none") switch { ${cases.map(([k, v]) => `${JSON.stringify(k)} => ${v}, `).join('')}_ => ${other} })`,
@@ -106,11 +110,28 @@ const cs = {
   capital: (s) => `Figures.Capital(${s})`,
 };
 
+const written = { '°C': 'celsius', mL: 'millilitres', cm: 'centimetres' };
+
+/** A text whose figures with a unit are said as figures. */
+function literal(value, side) {
+  return side.join(
+    value
+      .split(/(?<![\d.])(\d+(?:\.\d+)? (?:°C|mL|cm)\b)/u)
+      .filter(Boolean)
+      .map((part) => {
+        const [, figure, unit] = /^(\d+(?:\.\d+)?) (°C|mL|cm)$/.exec(part) ?? [];
+        return figure ? side.written(written[unit], figure) : side.text(part);
+      }),
+  );
+}
+
+let own = false;
+
 function say(ast, side, counted = null) {
   const parts = ast.map((e) => {
     switch (e.type) {
       case TYPE.literal:
-        return side.text(e.value);
+        return own ? side.text(e.value) : literal(e.value, side);
       case TYPE.argument:
         return side.fact(e.value);
       case TYPE.number:
@@ -135,14 +156,17 @@ function say(ast, side, counted = null) {
 const startsWithFact = (ast) => ast[0]?.type === TYPE.argument || (ast[0]?.type === TYPE.select && Object.values(ast[0].options).some((o) => startsWithFact(o.value)));
 
 /** A sentence that begins with a name begins with a capital. */
-const whole = (ast, side) => (startsWithFact(ast) ? side.capital(say(ast, side)) : say(ast, side));
+const whole = (key, ast, side) => {
+  own = key.startsWith('problem.') || key === 'notes.example';
+  return startsWithFact(ast) ? side.capital(say(ast, side)) : say(ast, side);
+};
 
 function writeTs(all) {
   const type = { text: 'string | null | undefined', word: 'string | null | undefined', figure: 'number | null | undefined' };
   const lines = [...all].map(([key, ast]) => {
     const facts = [...factsOf(ast)];
     const params = facts.length === 0 ? '()' : `(f: { ${facts.map(([n, k]) => `${n}: ${type[k]}`).join('; ')} })`;
-    return `  ${JSON.stringify(key)}: ${params} => ${whole(ast, ts)},`;
+    return `  ${JSON.stringify(key)}: ${params} => ${whole(key, ast, ts)},`;
   });
   return [
     '// Made from src/messages by generate.mjs: change the catalogue, not this file.',
@@ -163,7 +187,7 @@ function writeCs(all) {
   const argument = { text: (n) => `f.Text("${n}")`, word: (n) => `f.Text("${n}")`, figure: (n) => `f.Figure("${n}")` };
   const methods = [...all].map(([key, ast]) => {
     const facts = [...factsOf(ast)];
-    return `    /// <summary>${key}</summary>\n    public static string ${pascal(key)}(${facts.map(([n, k]) => `${type[k]} ${keyword(n)}`).join(', ')}) => ${whole(ast, cs)};\n`;
+    return `    /// <summary>${key}</summary>\n    public static string ${pascal(key)}(${facts.map(([n, k]) => `${type[k]} ${keyword(n)}`).join(', ')}) => ${whole(key, ast, cs)};\n`;
   });
   const cases = [...all].map(([key, ast]) => `        ["${key}"] = f => ${pascal(key)}(${[...factsOf(ast)].map(([n, k]) => argument[k](n)).join(', ')}),`);
   return [

@@ -146,6 +146,11 @@ public sealed class DinnerTests(ITestOutputHelper output)
             Assert.InRange(Edge(".ways", "bottom"), 200, 500);
             Assert.InRange(Edge("figure svg", "top") + (0.9 * Edge("figure svg", "height")), 500, 800);
             Assert.Empty(k.Driver.FindElements(By.CssSelector(".in-sight")));
+            // The layers are named in the picture, in the colour of these seeds.
+            Assert.Equal(
+                ["Chickpeas", "Brown basmati"],
+                k.Driver.FindElements(By.CssSelector(".waterline [data-layer]")).Select(t => t.Text)
+            );
 
             k.Driver.ExecuteScript("window.scrollTo(0, 1200)");
             k.Until(_ => k.Text(".in-sight").Contains("Chickpeas with brown basmati", StringComparison.Ordinal));

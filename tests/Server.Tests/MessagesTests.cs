@@ -59,6 +59,19 @@ public class MessagesTests
     }
 
     [Fact]
+    public void Every_reason_has_its_question_and_answer_and_every_question_its_reason()
+    {
+        var ids = Reason.All.Select(r => r.Id).ToList();
+        Assert.Equal(ids.Order(StringComparer.Ordinal), SaidByAttribute.CodesOf("why.reason", "title"));
+        Assert.Equal(ids.Order(StringComparer.Ordinal), SaidByAttribute.CodesOf("why.reason", "text"));
+        Assert.Subset(ids.ToHashSet(), SaidByAttribute.CodesOf("why.reason", "others").ToHashSet());
+        Assert.Equal(Reason.All.Select(r => r.Subject).Distinct().Order(StringComparer.Ordinal), SaidByAttribute.CodesOf("why.subject"));
+        // Behind most of them stand figures of the model.
+        Assert.InRange(Reason.All.Count(r => r.Figures.Count > 0), 20, ids.Count);
+        Assert.All(Reason.All, r => Assert.Contains(r.Strength, new[] { "A", "B", "C", "D" }));
+    }
+
+    [Fact]
     public void A_sentence_that_is_not_there_or_lacks_a_fact_is_a_fault_of_ours_and_never_half_said()
     {
         Assert.Throws<KeyNotFoundException>(() => Said.Say("problem.weather"));

@@ -54,3 +54,13 @@ public sealed record FoundDto(string Id, string Name, string? Matched);
 
 /// <summary>A figure of the model with its spread and basis.</summary>
 public sealed record EffectDto(string Id, double Low, double Typical, double High, string Unit, string Confidence, string Basis);
+
+/// <summary>Why a rule holds. Its words stand in the catalogue of sentences.</summary>
+/// <param name="Strength">How well it is supported: A best, D a guess.</param>
+/// <param name="Figures">What the model computes with, of it.</param>
+public sealed record ReasonDto(
+    [property: SaidBy("why.reason", "title")] string Id,
+    [property: SaidBy("why.subject")] string Subject,
+    [property: OneOf("A", "B", "C", "D")] string Strength,
+    IReadOnlyList<EffectDto> Figures
+);

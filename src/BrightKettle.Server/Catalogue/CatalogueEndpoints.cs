@@ -13,6 +13,7 @@ public static class CatalogueEndpoints
         routes.MapGet("/api/catalogue/rices", FindRices);
         routes.MapGet("/api/catalogue/extras", Extras);
         routes.MapGet("/api/effects", Effects);
+        routes.MapGet("/api/reasons", Reasons);
     }
 
     public static Ok<CatalogueDto> All(PulseCatalogue catalogue) =>
@@ -47,10 +48,15 @@ public static class CatalogueEndpoints
 
     public static Ok<IReadOnlyList<EffectDto>> Effects(PulseCatalogue catalogue) =>
         TypedResults.Ok<IReadOnlyList<EffectDto>>([
-            .. catalogue.Effects.Select(e => new EffectDto(e.Id, e.Low, e.Typical, e.High, e.Unit, e.Confidence, e.Basis)),
+            .. catalogue.Effects.Select(Figure),
             .. catalogue.Curves.SelectMany(c =>
                 c.Points.Select(p => new EffectDto($"{c.Id} at {p[0]} {c.Unit}", p[1], p[2], p[3], "factor", c.Confidence, c.Basis))
             ),
+        ]);
+
+    public static Ok<IReadOnlyList<ReasonDto>> Reasons() =>
+        TypedResults.Ok<IReadOnlyList<ReasonDto>>([
+            .. Reason.All.Select(r => new ReasonDto(r.Id, r.Subject, r.Strength, [.. r.Figures.Select(Figure)])),
         ]);
 
     /// <summary>Everything of the kitchen's vocabulary beside pulses and rice.</summary>
@@ -70,6 +76,8 @@ public static class CatalogueEndpoints
                 e.Note
             )),
         ]);
+
+    private static EffectDto Figure(Effect e) => new(e.Id, e.Low, e.Typical, e.High, e.Unit, e.Confidence, e.Basis);
 
     private static IReadOnlyList<string> Names(string said, IReadOnlyList<string> aliases) => [said, .. aliases];
 }

@@ -6,6 +6,7 @@
   import { household } from './lib/state/kitchen.svelte';
   import { theme } from './lib/state/theme.svelte';
   import { p, route } from './router';
+  import { say } from './lib/messages/say';
 
   /** A page that is left open knows the day, and what was changed elsewhere. */
   const refreshEvery = 5 * 60_000;
@@ -31,24 +32,24 @@
     (view === '/practice' && route.pathname.startsWith('/practice/'));
 
   const views = [
-    { href: p('/'), name: 'Tonight', short: 'Tonight' },
-    { href: p('/dinners'), name: 'Dinners', short: 'Dinners' },
-    { href: p('/stove'), name: 'At the stove', short: 'Stove' },
-    { href: p('/practice'), name: 'Practice', short: 'Try' },
-    { href: p('/cupboard'), name: 'Cupboard', short: 'Bags' },
-    { href: p('/pots'), name: 'My pots', short: 'Pots' },
-    { href: p('/why'), name: 'Why', short: 'Why' },
-  ];
+    { href: p('/'), id: 'tonight' },
+    { href: p('/dinners'), id: 'dinners' },
+    { href: p('/stove'), id: 'stove' },
+    { href: p('/practice'), id: 'practice' },
+    { href: p('/cupboard'), id: 'cupboard' },
+    { href: p('/pots'), id: 'pots' },
+    { href: p('/why'), id: 'why' },
+  ] as const;
 </script>
 
-<a class="no-print sr-only focus:not-sr-only" href="#main">To the page</a>
+<a class="no-print sr-only focus:not-sr-only" href="#main">{say('page.to_main')}</a>
 <header class="no-print border-primary bg-base-100 border-b-4">
   <div class="mx-auto flex max-w-[1400px] items-center gap-1.5 px-2 py-2 sm:gap-6 sm:px-6">
     <a href={p('/')} class="display text-primary flex items-center gap-2 text-xl whitespace-nowrap">
       <img src="/bean.svg" alt="" width="30" height="30" class="hidden min-[26rem]:block" />
       <span class="sr-only sm:not-sr-only">Bright Kettle</span>
     </a>
-    <nav aria-label="Views" class="flex min-w-0 overflow-x-auto sm:gap-2 lg:gap-3">
+    <nav aria-label={say('page.views')} class="flex min-w-0 overflow-x-auto sm:gap-2 lg:gap-3">
       {#each views as view (view.href)}
         <a
           href={view.href}
@@ -57,15 +58,18 @@
           )
             ? 'bg-primary text-primary-content'
             : ''}"
+          aria-current={isWithin(view.href) || route.pathname === view.href ? 'page' : undefined}
           {@attach isActiveLink()}
-          ><span class="sm:hidden">{view.short}</span><span class="hidden sm:inline">{view.name}</span></a
+          ><span class="sm:hidden">{say(`view.${view.id}.short`)}</span><span class="hidden sm:inline"
+            >{say(`view.${view.id}`)}</span
+          ></a
         >
       {/each}
     </nav>
     <button
       class="btn btn-ghost btn-circle ml-auto shrink-0"
       onclick={() => theme.toggle()}
-      aria-label={theme.current === 'enamel-day' ? 'Night kitchen' : 'Day kitchen'}
+      aria-label={theme.current === 'enamel-day' ? say('page.night') : say('page.day')}
     >
       {#if theme.current === 'enamel-day'}<Moon />{:else}<Sun />{/if}
     </button>

@@ -66,7 +66,7 @@
   }
 </script>
 
-<svelte:head><title>{say('cupboard.title')} · Bright Kettle</title></svelte:head>
+<svelte:head><title>{say('page.title', { view: say('cupboard.title') })}</title></svelte:head>
 {#if household.kitchen.state === 'failed'}
   <Notice title={household.kitchen.problem.title} text={household.kitchen.problem.detail} />
 {:else if household.kitchen.state === 'ready'}

@@ -46,7 +46,7 @@
   }
 </script>
 
-<svelte:head><title>{say('dinners.title')} · Bright Kettle</title></svelte:head>
+<svelte:head><title>{say('page.title', { view: say('dinners.title') })}</title></svelte:head>
 
 {#snippet group(title: string, lines: DinnerLine[], kitchen: Kitchen)}
   {#if lines.length}
@@ -104,7 +104,7 @@
   {#if kept.problem}<p class="text-error" role="alert">{kept.problem.detail}</p>{/if}
   {#if kept.list.state === 'failed'}
     <Notice title={kept.list.problem.title} text={kept.list.problem.detail}>
-      <button class="btn btn-primary mt-4" onclick={() => kept.load()}>Try again</button>
+      <button class="btn btn-primary mt-4" onclick={() => kept.load()}>{say('page.try_again')}</button>
     </Notice>
   {:else if kept.list.state === 'ready' && household.kitchen.state === 'ready'}
     {@const kitchen = household.kitchen.value}

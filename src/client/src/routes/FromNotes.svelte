@@ -7,9 +7,7 @@
   import Notice from '../lib/ui/Notice.svelte';
   import { navigate } from '../router';
 
-  const example = ['250 g chickpeas', '1.2 L water', 'Soak overnight, then boil and simmer 80 minutes'].join(
-    '\n',
-  );
+  const example = say('notes.example').split('; ').join('\n');
   const notes = new FromNotes();
   $effect(() => {
     if (household.kitchen.state === 'ready') notes.begin(household.kitchen.value);
@@ -28,7 +26,7 @@
   }
 </script>
 
-<svelte:head><title>From notes · Bright Kettle</title></svelte:head>
+<svelte:head><title>{say('page.title', { view: say('tonight.notes') })}</title></svelte:head>
 
 <div class="grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)]">
   <section class="dish flex flex-col p-4 lg:self-start">

@@ -1,9 +1,10 @@
 <script lang="ts">
   import Notice from '../lib/ui/Notice.svelte';
   import { p } from '../router';
+  import { say } from '../lib/messages/say';
 </script>
 
-<svelte:head><title>Not here · Bright Kettle</title></svelte:head>
-<Notice title="Nothing on this burner" text="There is no such page, or it is not built yet.">
-  <a class="btn btn-primary mt-4" href={p('/')}>To tonight's dinner</a>
+<svelte:head><title>{say('page.title', { view: say('page.nowhere') })}</title></svelte:head>
+<Notice title={say('page.nowhere.title')} text={say('page.nowhere.text')}>
+  <a class="btn btn-primary mt-4" href={p('/')}>{say('page.to_tonight')}</a>
 </Notice>

@@ -49,7 +49,7 @@
   );
 </script>
 
-<svelte:head><title>{log ? `${log.title} · ` : ''}Bright Kettle</title></svelte:head>
+<svelte:head><title>{say('page.title', { view: log?.title ?? say('dinners.title') })}</title></svelte:head>
 {#if problem}
   <Notice title={problem.title} text={problem.detail}>
     <a class="btn btn-primary mt-4" href="/dinners">{say('dinners.title')}</a>

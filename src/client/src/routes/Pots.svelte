@@ -28,7 +28,7 @@
   }
 </script>
 
-<svelte:head><title>{say('kitchen.title')} · Bright Kettle</title></svelte:head>
+<svelte:head><title>{say('page.title', { view: say('kitchen.title') })}</title></svelte:head>
 {#if household.kitchen.state === 'failed'}
   <Notice title={household.kitchen.problem.title} text={household.kitchen.problem.detail} />
 {:else if household.kitchen.state === 'ready'}

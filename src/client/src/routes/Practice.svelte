@@ -28,7 +28,7 @@
 </script>
 
 <svelte:head>
-  <title>{trying ? sceneTitle(trying.scene.id) : say('practice.title')} · Bright Kettle</title>
+  <title>{say('page.title', { view: trying ? sceneTitle(trying.scene.id) : say('practice.title') })}</title>
 </svelte:head>
 {#if scenes.state === 'failed'}
   <Notice title={scenes.problem.title} text={scenes.problem.detail} />

@@ -8,6 +8,7 @@
   import { clock, dayName, dayOf } from '../lib/format/time';
   import Notice from '../lib/ui/Notice.svelte';
   import { navigate, p, route } from '../router';
+  import { say } from '../lib/messages/say';
 
   const id = $derived((route.params as { id?: string }).id ?? null);
   let stove = $state.raw<Stove | null>(null);
@@ -42,7 +43,9 @@
   const kitchen = $derived(household.kitchen.state === 'ready' ? household.kitchen.value : null);
 </script>
 
-<svelte:head><title>{stove?.state ? `${stove.state.title} · ` : ''}Bright Kettle</title></svelte:head>
+<svelte:head
+  ><title>{say('page.title', { view: stove?.state?.title ?? say('view.stove') })}</title></svelte:head
+>
 
 {#if id && stove?.state && others}
   <StoveView
@@ -55,17 +58,17 @@
   />
 {:else if id && stove?.problem}
   <Notice title={stove.problem.title} text={stove.problem.detail}>
-    <a class="btn btn-primary mt-4" href={p('/')}>To tonight's dinner</a>
+    <a class="btn btn-primary mt-4" href={p('/')}>{say('page.to_tonight')}</a>
   </Notice>
 {:else if !id && problem}
   <Notice title={problem.title} text={problem.detail}>
-    <button class="btn btn-primary mt-4" onclick={list}>Try again</button>
+    <button class="btn btn-primary mt-4" onclick={list}>{say('page.try_again')}</button>
   </Notice>
 {:else if !id && lines}
-  <h1 class="text-3xl">At the stove</h1>
+  <h1 class="text-3xl">{say('stove.none.title')}</h1>
   {#if lines.length === 0}
-    <p class="mt-3 text-xl">Nothing is on. Open a kept dinner and press “To the stove”.</p>
-    <a class="btn btn-primary mt-4" href={p('/')}>To tonight's dinner</a>
+    <p class="mt-3 text-xl">{say('stove.none.text')}</p>
+    <a class="btn btn-primary mt-4" href={p('/')}>{say('page.to_tonight')}</a>
   {:else}
     <ul class="mt-3 flex flex-col gap-3">
       {#each lines as line (line.id)}
@@ -74,10 +77,11 @@
             {line.title}
             {#if kitchen}
               <span class="block text-lg">
-                {dayName(dayOf(line.serveAt, kitchen.zone), kitchen.nowLocal.slice(0, 10))}, {clock(
-                  line.serveAt,
-                  kitchen.zone,
-                )}{line.served ? ', served' : line.setAside ? ', set aside: what became of it?' : ''}
+                {say('stove.line', {
+                  day: dayName(dayOf(line.serveAt, kitchen.zone), kitchen.nowLocal.slice(0, 10)),
+                  time: clock(line.serveAt, kitchen.zone),
+                  state: line.served ? 'served' : line.setAside ? 'aside' : null,
+                })}
               </span>
             {/if}
           </a>
@@ -86,5 +90,5 @@
     </ul>
   {/if}
 {:else}
-  <p class="p-8 text-lg" aria-busy="true">Looking at the stove…</p>
+  <p class="p-8 text-lg" aria-busy="true">{say('stove.looking')}</p>
 {/if}

@@ -80,11 +80,13 @@
   }
 </script>
 
-<svelte:head><title>{tonight.plan ? `${tonight.plan.title} · ` : ''}Bright Kettle</title></svelte:head>
+<svelte:head
+  ><title>{say('page.title', { view: tonight.plan?.title ?? say('view.tonight') })}</title></svelte:head
+>
 
 {#if household.kitchen.state === 'failed'}
   <Notice title={household.kitchen.problem.title} text={household.kitchen.problem.detail}>
-    <button class="btn btn-primary mt-4" onclick={() => household.load()}>Try again</button>
+    <button class="btn btn-primary mt-4" onclick={() => household.load()}>{say('page.try_again')}</button>
   </Notice>
 {:else if household.kitchen.state === 'ready' && !household.kitchen.value.isSetUp}
   <FirstRun kitchen={household.kitchen.value} />
@@ -99,13 +101,13 @@
             ><SlidersHorizontal size={17} /> {say('tonight.change_dish')}</button
           >
         {/if}
-        <button class="btn btn-ghost px-2" onclick={fresh}><Plus size={17} /> New</button>
+        <button class="btn btn-ghost px-2" onclick={fresh}><Plus size={17} /> {say('tonight.new')}</button>
         {#if tonight.open}
           <button class="btn btn-ghost px-2" onclick={another}
             ><Plus size={17} /> {say('beside.another')}</button
           >
         {/if}
-        <a class="btn btn-ghost px-2" href="/notes"><NotebookPen size={17} /> From notes</a>
+        <a class="btn btn-ghost px-2" href="/notes"><NotebookPen size={17} /> {say('tonight.notes')}</a>
       </div>
       {#if beside.current}<DishForm {tonight} {kitchen} {catalogue} />{/if}
     </div>
@@ -115,8 +117,8 @@
       data-answered-ms={tonight.lastMilliseconds}
     >
       {#if missing}
-        <Notice title="Not here" text="This dinner is not kept here any more. Plan a new one beside.">
-          <button class="btn btn-primary mt-4" onclick={fresh}>A new dinner</button>
+        <Notice title={say('tonight.missing.title')} text={say('tonight.missing.text')}>
+          <button class="btn btn-primary mt-4" onclick={fresh}>{say('tonight.missing.new')}</button>
         </Notice>
       {:else}
         <InSight {tonight} {kitchen}>
@@ -136,7 +138,7 @@
               onstove={(id) => navigate(`/stove/${id}` as '/stove')}
             />
           {:else}
-            <p class="p-8 text-lg">Setting the pot on…</p>
+            <p class="p-8 text-lg">{say('tonight.waiting')}</p>
           {/if}
         </InSight>
         {#if tonight.plan && !tonight.refused}
@@ -169,5 +171,5 @@
     </dialog>
   {/if}
 {:else}
-  <p class="p-8 text-lg">Setting the pot on…</p>
+  <p class="p-8 text-lg">{say('tonight.waiting')}</p>
 {/if}

@@ -1,86 +1,94 @@
 <script lang="ts">
-  import { api, type Effect } from '../lib/api/client';
+  import { tick } from 'svelte';
+  import { X } from '@lucide/svelte';
+  import { api } from '../lib/api/client';
+  import FigureTable from '../lib/features/why/FigureTable.svelte';
+  import ReasonCard from '../lib/features/why/ReasonCard.svelte';
+  import { Reasons } from '../lib/features/why/search';
+  import { say } from '../lib/messages/say';
   import type { Load } from '../lib/state/load';
   import Notice from '../lib/ui/Notice.svelte';
 
-  let effects = $state<Load<Effect[]>>({ state: 'loading' });
+  let reasons = $state.raw<Load<Reasons>>({ state: 'loading' });
+  let question = $state('');
+  let field = $state<HTMLInputElement>();
+  const found = $derived(reasons.state === 'ready' ? reasons.value.found(question) : null);
+  /** The reason that a link elsewhere led to. */
+  let meant = $state('');
+
+  async function load() {
+    reasons = { state: 'loading' };
+    const answer = await api.reasons();
+    reasons = answer.ok
+      ? { state: 'ready', value: new Reasons(answer.value) }
+      : { state: 'failed', problem: answer.problem };
+    await show();
+  }
+  async function show() {
+    meant = decodeURIComponent(location.hash.slice(1));
+    await tick();
+    const card = meant ? document.getElementById(meant) : null;
+    card?.scrollIntoView({ block: 'center' });
+    card?.querySelector('summary')?.focus();
+  }
   $effect(() => {
-    void api.effects().then((answer) => {
-      effects = answer.ok
-        ? { state: 'ready', value: answer.value }
-        : { state: 'failed', problem: answer.problem };
-    });
+    void load();
   });
-  const sure: Record<string, string> = { A: 'sure', B: 'good', C: 'rough', D: 'a guess' };
-  const reasons = [
-    {
-      title: 'Why look, when there is a clock?',
-      text: 'One bag of a bean takes 0.6 to 1.8 times as long as another of the same name. No clock knows your bag; a squeeze does. That is why each plan shows two chances: with the looks, and by the clock alone.',
-    },
-    {
-      title: 'Why light so early?',
-      text: 'Tender beans wait off the heat without harm; cooked rice does not. So the slack is put before the rice: nine bags in ten are ready when it goes in.',
-    },
-    {
-      title: 'Why measure the liquid before the rice?',
-      text: 'It decides the rice, and a third of a litre of it hides between the beans where no ruler sees it. Tip it into a jug once.',
-    },
-    {
-      title: 'Why stir the rice once, or not at all?',
-      text: 'One stir spreads it, so that no grain lies dry; after that each stir breaks grains and thickens the liquid. Laid on top and left, long grains stay whole and the top ones firmer. Cooks do both; My pots keeps your way. The evidence is rough, and the forecast sees no difference.',
-    },
-    {
-      title: 'Why drain and chill in the morning?',
-      text: 'Beans in water at room temperature turn after about twelve hours, sooner in a warm kitchen. Drained and cold they keep until you cook.',
-    },
-    {
-      title: 'Why boil some beans hard?',
-      text: 'Kidney beans and their relatives carry a lectin that soaking and gentle heat leave alone. Ten minutes at a full boil in fresh water, after a soak, destroy it.',
-    },
-  ];
+  function clear() {
+    question = '';
+    field?.focus();
+  }
 </script>
 
-<svelte:head><title>Why · Bright Kettle</title></svelte:head>
-<h1 class="text-3xl">Why</h1>
-<div class="mt-3 grid gap-4 md:grid-cols-2 xl:grid-cols-3">
-  {#each reasons as reason (reason.title)}
-    <section class="dish p-4">
-      <h2 class="text-xl">{reason.title}</h2>
-      <p class="mt-1">{reason.text}</p>
-    </section>
-  {/each}
-</div>
-<section class="dish mt-5 p-4">
-  <h2 class="text-xl">The figures behind the pot</h2>
-  <p class="mt-1 max-w-prose">
-    Each with its range and how sure it is. Where a figure is weak, plans show a wider span.
-  </p>
-  {#if effects.state === 'failed'}
-    <Notice title={effects.problem.title} text={effects.problem.detail} />
-  {:else if effects.state === 'ready'}
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="overflow-x-auto" role="region" aria-label="Figures" tabindex="0">
-      <table class="table-sm mt-2 table">
-        <thead
-          ><tr
-            ><th>What it is</th><th class="text-right">Low</th><th class="text-right">Typical</th><th
-              class="text-right">High</th
-            ><th>Unit</th><th>How sure</th></tr
-          ></thead
-        >
-        <tbody>
-          {#each effects.value as e (e.id)}
-            <tr>
-              <td><span class="font-semibold">{e.id.replaceAll('_', ' ')}</span><br />{e.basis}</td>
-              <td class="text-right tabular-nums">{e.low}</td>
-              <td class="text-right tabular-nums">{e.typical}</td>
-              <td class="text-right tabular-nums">{e.high}</td>
-              <td>{e.unit}</td>
-              <td>{sure[e.confidence]}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </div>
-  {/if}
-</section>
+<svelte:window onhashchange={show} />
+<svelte:head><title>{say('page.title', { view: say('why.title') })}</title></svelte:head>
+<h1 class="text-3xl">{say('why.title')}</h1>
+<form role="search" class="mt-3 max-w-xl" onsubmit={(e) => e.preventDefault()}>
+  <label class="mb-1 block text-sm font-semibold" for="question">{say('why.search')}</label>
+  <div class="join w-full">
+    <input
+      id="question"
+      class="input join-item w-full text-base"
+      placeholder={say('why.example')}
+      autocomplete="off"
+      maxlength="200"
+      bind:this={field}
+      bind:value={question}
+    />
+    {#if question}
+      <button type="button" class="btn join-item" aria-label={say('why.clear')} onclick={clear}
+        ><X size={18} /></button
+      >
+    {/if}
+  </div>
+</form>
+{#if reasons.state === 'failed'}
+  <Notice title={reasons.problem.title} text={reasons.problem.detail}>
+    <button class="btn btn-primary mt-4" onclick={load}>{say('page.try_again')}</button>
+  </Notice>
+{:else if reasons.state === 'loading'}
+  <p class="p-4" aria-busy="true">{say('why.loading')}</p>
+{:else if found}
+  <section class="mt-5" aria-labelledby="found-title" aria-live="polite">
+    {#if found.length}
+      <h2 id="found-title" class="text-xl">{say('why.best')}</h2>
+      <div class="mt-2 grid gap-3">
+        {#each found.slice(0, 6) as reason, i (reason.id)}<ReasonCard {reason} open={i === 0} />{/each}
+      </div>
+    {:else}
+      <h2 id="found-title" class="text-lg">{say('why.nothing')}</h2>
+    {/if}
+  </section>
+{:else}
+  <div class="mt-5 columns-1 gap-6 lg:columns-2">
+    {#each reasons.value.bySubject() as { subject, reasons: list } (subject)}
+      <section class="mb-6 break-inside-avoid" aria-labelledby="subject-{subject}">
+        <h2 id="subject-{subject}" class="text-xl">{say(`why.subject.${subject}`)}</h2>
+        <div class="mt-2 grid gap-2">
+          {#each list as reason (reason.id)}<ReasonCard {reason} open={reason.id === meant} />{/each}
+        </div>
+      </section>
+    {/each}
+  </div>
+{/if}
+<FigureTable />

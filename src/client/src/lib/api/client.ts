@@ -18,6 +18,7 @@ export type SaltSchool = Kitchen['salt'];
 export type CookerKind = NonNullable<Kitchen['vessels'][number]['cooker']>;
 export type Trouble = Schemas['StoveTrouble']['trouble'];
 export type Effect = Schemas['EffectDto'];
+export type Reason = Schemas['ReasonDto'];
 export type Found = Schemas['FoundDto'];
 export type Join = Schemas['JoinDto'];
 export type Kitchen = Schemas['KitchenDto'];
@@ -160,6 +161,7 @@ export const api = {
   findRices: (q: string, signal: AbortSignal) =>
     answer(http.GET('/api/catalogue/rices', { params: { query: { q } }, signal })),
   effects: () => answer(http.GET('/api/effects')),
+  reasons: () => answer(http.GET('/api/reasons')),
   plan: (body: Dish, signal: AbortSignal) => answer(http.POST('/api/plans', { body, signal })),
   ways: (body: Dish, signal: AbortSignal, told: (event: WayEvent) => void) => lines(body, signal, told),
   pulled: (body: Schemas['PullRequest']) => answer(http.POST('/api/plans/pulled', { body })),

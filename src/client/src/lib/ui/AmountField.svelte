@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
+  import { say } from '../messages/say';
 
   /** How long the hand must rest before what is typed counts, ms: the 2 of 250 is no amount. */
   const rest = 400;
@@ -54,12 +55,12 @@
     />
     <select
       class="select join-item w-[5.6rem] text-base"
-      aria-label="{label}, unit"
+      aria-label={say('amount.unit', { label })}
       value={unit}
       onchange={(e) => onchange(value, e.currentTarget.value)}
     >
       <option value="g">g</option>
-      <option value="cup">cups</option>
+      <option value="cup">{say('amount.cups')}</option>
       {#each more as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
     </select>
   </div>

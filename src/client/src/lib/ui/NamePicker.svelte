@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { say } from '../messages/say';
   type Named = { id: string; name: string; matched: string | null };
   type Answer = { ok: true; value: Named[] } | { ok: false; problem: { detail: string } };
   type Props = {
@@ -135,7 +136,7 @@
       </li>
     {/each}
     {#if open && answered && lines.length === 0}<li class="px-3 py-2" role="option" aria-selected="false">
-        {found?.failed ?? 'Nothing by that name.'}
+        {found?.failed ?? say('picker.nothing')}
       </li>{/if}
   </ul>
   {#if error}<p class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}

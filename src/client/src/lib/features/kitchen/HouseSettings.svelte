@@ -55,10 +55,10 @@
 </script>
 
 <form class="dish mt-5 p-4" onsubmit={save}>
-  <h2 class="text-xl">The house</h2>
+  <h2 class="text-xl">{say('house.title')}</h2>
   <div class="mt-2 grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
     <label class="text-sm font-semibold"
-      >Height above the sea, m<input
+      >{say('house.altitude')}<input
         class="input w-full text-base"
         type="number"
         bind:value={form.altitudeMetres}
@@ -67,15 +67,11 @@
         >{/if}
     </label>
     <label class="text-sm font-semibold"
-      >Room in which you soak, °C<input
-        class="input w-full text-base"
-        type="number"
-        bind:value={form.roomCelsius}
-      />
+      >{say('house.room')}<input class="input w-full text-base" type="number" bind:value={form.roomCelsius} />
       {#if fault('roomCelsius')}<span class="text-error block" role="alert">{fault('roomCelsius')}</span>{/if}
     </label>
     <label class="text-sm font-semibold"
-      >Water hardness, mg/L<input
+      >{say('house.hardness')}<input
         class="input w-full text-base"
         type="number"
         bind:value={form.hardnessMilligramsPerLitre}
@@ -91,34 +87,42 @@
       </select></label
     >
     <label class="text-sm font-semibold"
-      >A cup<select class="select w-full text-base" bind:value={form.cupMillilitres}>
-        <option value={237}>237 mL</option><option value={240}>240 mL</option><option value={250}
-          >250 mL</option
-        >
+      >{say('house.cup')}<select class="select w-full text-base" bind:value={form.cupMillilitres}>
+        {#each [237, 240, 250] as size (size)}
+          <option value={size}>{say('house.cup_size', { millilitres: size })}</option>
+        {/each}
       </select></label
     >
     <label class="text-sm font-semibold"
-      >Clock<select class="select w-full text-base" bind:value={form.zone}>
+      >{say('house.clock')}<select class="select w-full text-base" bind:value={form.zone}>
         {#each zones.includes(form.zone) ? zones : [form.zone, ...zones] as zone (zone)}<option>{zone}</option
           >{/each}
       </select></label
     >
     <label class="text-sm font-semibold"
-      >Up from<input class="input w-full text-base" type="time" bind:value={form.wakes} /></label
+      >{say('house.wakes')}<input class="input w-full text-base" type="time" bind:value={form.wakes} /></label
     >
     <label class="text-sm font-semibold"
-      >To bed at<input class="input w-full text-base" type="time" bind:value={form.sleeps} /></label
+      >{say('house.sleeps')}<input
+        class="input w-full text-base"
+        type="time"
+        bind:value={form.sleeps}
+      /></label
     >
     <label class="text-sm font-semibold"
-      >Soaks are set at<input class="input w-full text-base" type="time" bind:value={form.soaksAt} /></label
+      >{say('house.soaks_at')}<input
+        class="input w-full text-base"
+        type="time"
+        bind:value={form.soaksAt}
+      /></label
     >
     <label class="text-sm font-semibold"
-      >Salt goes in<select class="select w-full text-base" bind:value={form.salt}>
+      >{say('house.salt')}<select class="select w-full text-base" bind:value={form.salt}>
         {#each saltIds as id (id)}<option value={id}>{saltName(id)}</option>{/each}
       </select></label
     >
     <label class="text-sm font-semibold"
-      >Salt in the end, %<input
+      >{say('house.salt_percent')}<input
         class="input w-full text-base"
         type="number"
         step="0.1"
@@ -127,35 +131,31 @@
       {#if fault('saltPercent')}<span class="text-error block" role="alert">{fault('saltPercent')}</span>{/if}
     </label>
     <label class="text-sm font-semibold"
-      >Chilling and keeping by<select class="select w-full text-base" bind:value={form.storageRule}>
-        <option value="cautious">the strictest rule</option>
-        <option value="uk">United Kingdom</option>
-        <option value="us">United States</option>
-        <option value="au_nz">Australia, New Zealand</option>
-        <option value="ca">Canada</option>
+      >{say('house.storage')}<select class="select w-full text-base" bind:value={form.storageRule}>
+        {#each ['cautious', 'uk', 'us', 'au_nz', 'ca'] as const as rule (rule)}
+          <option value={rule}>{say(`house.storage.${rule}`)}</option>
+        {/each}
       </select></label
     >
     <label class="text-sm font-semibold"
-      >Rice, when it goes in<select class="select w-full text-base" bind:value={form.stirsAtJoin}>
-        <option value={true}>stirred in once</option>
-        <option value={false}>laid on top, left alone</option>
+      >{say('house.stirs')}<select class="select w-full text-base" bind:value={form.stirsAtJoin}>
+        <option value={true}>{say('house.stirs.yes')}</option>
+        <option value={false}>{say('house.stirs.no')}</option>
       </select>
       <span class="block font-normal"
-        >{form.stirsAtJoin
-          ? 'Even liquid for all grains; long grain may break (rough).'
-          : 'Whole grains; the top ones stay firmer (rough).'}</span
+        >{form.stirsAtJoin ? say('house.stirs.yes_why') : say('house.stirs.no_why')}</span
       ></label
     >
     <label class="flex items-center gap-3 font-semibold">
       <input class="checkbox checkbox-primary" type="checkbox" bind:checked={form.keepsSoakWater} />
-      The soak water goes in too, where it may
+      {say('house.soak_water')}
     </label>
     <label class="flex items-center gap-3 font-semibold">
       <input class="checkbox checkbox-primary" type="checkbox" bind:checked={form.cautious} />
-      Cautious: hard boil 30 min
+      {say('house.cautious')}
     </label>
   </div>
   {#if problem && !problem.errors}<p class="text-error mt-2" role="alert">{problem.detail}</p>{/if}
-  <button class="btn btn-primary mt-4" type="submit">Save</button>
-  <span class="text-success ml-3" role="status">{saved ? 'Saved.' : ''}</span>
+  <button class="btn btn-primary mt-4" type="submit">{say('kitchen.save')}</button>
+  <span class="text-success ml-3" role="status">{saved ? say('house.saved') : ''}</span>
 </form>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api } from '../../api/client';
+  import { say } from '../../messages/say';
 
   type Props = { onpaired: () => void };
   let { onpaired }: Props = $props();
@@ -18,10 +19,10 @@
 </script>
 
 <form class="dish mx-auto max-w-md p-6" onsubmit={pair}>
-  <h1 class="text-3xl">Pair this screen</h1>
-  <p class="mt-2 text-lg">On the kettle’s own screen open My pots and make a code. Type it here.</p>
+  <h1 class="text-3xl">{say('pair.title')}</h1>
+  <p class="mt-2 text-lg">{say('pair.text')}</p>
   <label class="mt-4 block font-semibold">
-    Code
+    {say('pair.code')}
     <input
       class="input mt-1 h-16 w-full text-3xl tracking-[0.15em] uppercase"
       autocomplete="one-time-code"
@@ -35,13 +36,13 @@
   </label>
   {#if said}<p id="pair-error" class="text-error mt-1" role="alert">{said}</p>{/if}
   <label class="mt-3 block font-semibold">
-    What is it called?
+    {say('pair.name')}
     <input
       class="input mt-1 h-14 w-full text-xl"
-      placeholder="Kitchen phone"
+      placeholder={say('pair.name_example')}
       maxlength="60"
       bind:value={name}
     />
   </label>
-  <button class="btn btn-primary stove-btn mt-4 w-full" disabled={letters < 8}>Pair</button>
+  <button class="btn btn-primary stove-btn mt-4 w-full" disabled={letters < 8}>{say('pair.do')}</button>
 </form>

@@ -3,6 +3,8 @@
   import { api, type Paired, type Pairing } from '../../api/client';
   import type { Problem } from '../../api/problem';
   import { clock, dayOf } from '../../format/time';
+  import { say } from '../../messages/say';
+  import Marked from '../../ui/Marked.svelte';
 
   type Props = { zone: string };
   let { zone }: Props = $props();
@@ -31,47 +33,53 @@
 </script>
 
 <section class="dish mt-5 p-4" aria-labelledby="phones">
-  <h2 id="phones" class="text-xl">Phones at the stove</h2>
+  <h2 id="phones" class="text-xl">{say('phones.title')}</h2>
   {#if pairing}
     <div class="mt-2 grid gap-6 md:grid-cols-[auto_1fr]">
       <div>
         <p class="display text-5xl tracking-[0.12em] tabular-nums" data-code>
           {pairing.code.slice(0, 4)}-{pairing.code.slice(4)}
         </p>
-        <p class="mt-1 text-sm">for one phone, until {clock(pairing.until, zone)}</p>
+        <p class="mt-1 text-sm">{say('phones.until', { time: clock(pairing.until, zone) })}</p>
       </div>
       <ol class="list-decimal pl-5">
         <li>
-          On the phone, in the same Wi-Fi, open {pairing.addresses.join(' or ') || 'this machine’s address'}.
+          {say('phones.open', { address: pairing.addresses.join(say('phones.or')) || null })}
         </li>
         <li>
-          Once for each phone: open <em>/kettle-authority.crt</em> there and install it as a trusted
-          certificate, after comparing its fingerprint:
-          <span class="tabular-nums">{pairing.fingerprint}</span>. Without it the phone has no offline pages,
-          no notifications and no screen kept awake.
+          <Marked
+            class="font-normal tabular-nums"
+            text={say('phones.certificate', {
+              file: '/kettle-authority.crt',
+              fingerprint: pairing.fingerprint,
+            })}
+          />
         </li>
-        <li>Type the code.</li>
+        <li>{say('phones.type')}</li>
       </ol>
     </div>
   {:else}
     <p class="mt-1 max-w-prose">
-      A phone may stand at the stove once it is paired. Without pairing nobody on the network reads or writes
-      anything.
+      {say('phones.why')}
     </p>
   {/if}
   {#if problem}<p class="mt-2" role="alert">{problem.detail}</p>{/if}
-  <button class="btn btn-primary mt-3" onclick={make}>{pairing ? 'Another code' : 'Make a code'}</button>
+  <button class="btn btn-primary mt-3" onclick={make}
+    >{pairing ? say('phones.another') : say('phones.make')}</button
+  >
   {#if paired && paired.devices.length > 0}
     <ul class="mt-3">
       {#each paired.devices as device (device.id)}
         <li class="border-base-300 flex items-center justify-between border-t py-1">
-          {device.name}, since {dayOf(device.pairedAt, zone)}, last here {dayOf(device.lastSeenAt, zone)} at {clock(
-            device.lastSeenAt,
-            zone,
-          )}
+          {say('phones.device', {
+            name: device.name,
+            since: dayOf(device.pairedAt, zone),
+            day: dayOf(device.lastSeenAt, zone),
+            time: clock(device.lastSeenAt, zone),
+          })}
           <button
             class="btn btn-ghost btn-sm btn-square"
-            aria-label="Remove {device.name}"
+            aria-label={say('phones.remove', { name: device.name })}
             onclick={() => remove(device.id)}
           >
             <Trash2 size={17} />
@@ -82,19 +90,22 @@
   {/if}
   {#if paired && paired.attempts.length > 0}
     <details class="mt-3" data-attempts>
-      <summary class="cursor-pointer">Tries that failed ({paired.attempts.length})</summary>
+      <summary class="cursor-pointer">{say('phones.failed', { count: paired.attempts.length })}</summary>
       <ul class="mt-1 text-sm">
         {#each paired.attempts as attempt, n (n)}
           <li>
-            {dayOf(attempt.at, zone)}
-            {clock(attempt.at, zone)}, from {attempt.from}: {attempt.text}
+            {say('phones.attempt', {
+              day: dayOf(attempt.at, zone),
+              time: clock(attempt.at, zone),
+              from: attempt.from,
+              text: attempt.text,
+            })}
           </li>
         {/each}
       </ul>
     </details>
   {/if}
   <p class="mt-3 text-sm opacity-85">
-    A phone that nobody uses for 90 days has to be paired again. One that is locked or asleep runs no timer
-    and cannot ring; keep it awake at the stove, or let the laptop ring.
+    {say('phones.note')}
   </p>
 </section>

@@ -85,7 +85,7 @@
                 onchange={(e) =>
                   e.currentTarget.value !== '' && notes.answer(field, e.currentTarget.valueAsNumber)}
               />
-              <span>{q.code === 'water' ? 'mL' : q.unit}</span>
+              <span>{q.code === 'water' ? say('join.unit') : q.unit}</span>
             </label>
             {#if fault(q.code)}<p class="text-error mt-1 text-sm" role="alert">{fault(q.code)}</p>{/if}
           </div>

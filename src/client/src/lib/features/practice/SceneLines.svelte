@@ -87,7 +87,7 @@
         stroke-width="3"
       />
       <text x={w - right} y={h - 3} text-anchor="end" font-size="12" fill="var(--color-base-content)"
-        >{Math.round(last)} min</text
+        >{say('ways.minutes', { minutes: last })}</text
       >
     </svg>
   {/each}

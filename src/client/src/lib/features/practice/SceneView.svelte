@@ -59,7 +59,9 @@
             {say('practice.felt', { name: scene.riceName ?? '', felt: feltWord('rice', pot.rice) })}
           </li>
         {/if}
-        {#if trying.sensed.includes('dip')}<li>{overBed(pot.overBedCentimetres)} the bed</li>{/if}
+        {#if trying.sensed.includes('dip')}<li>
+            {say('glance.over_bed', { level: overBed(pot.overBedCentimetres) })}
+          </li>{/if}
       </ul>
     </section>
     {#if trying.inside}

@@ -62,7 +62,7 @@
           >{say('add.water.amount', { millilitres: ml })}</button
         >
       {/each}
-      <FigureField min="5" label={say('add.water.label')} placeholder="mL" bind:value={water} />
+      <FigureField min="5" label={say('add.water.label')} placeholder={say('join.unit')} bind:value={water} />
       <button class="btn stove-btn" disabled={!water} onclick={() => water && top(water)}
         >{say('add.water.add')}</button
       >

@@ -1,16 +1,12 @@
 <script lang="ts">
   import { Bell, BellOff, MessageSquareText } from '@lucide/svelte';
+  import Menu from '../../ui/Menu.svelte';
   import type { Alarms } from '../../state/stove/alarms.svelte';
+  import { say } from '../../messages/say';
 
   type Props = { alarms: Alarms };
   let { alarms }: Props = $props();
   let allowed = $state(false);
-
-  /** A tap elsewhere closes it: what rings lies under it. */
-  function leave(event: FocusEvent) {
-    const menu = event.currentTarget as HTMLDetailsElement;
-    if (!menu.contains(event.relatedTarget as Node | null)) menu.open = false;
-  }
   async function allow() {
     await alarms.allow();
     allowed = true;
@@ -20,19 +16,20 @@
 <!-- What rings, and how. -->
 <div class="flex flex-wrap items-center gap-2">
   {#if !allowed}
-    <button class="btn btn-primary stove-btn" onclick={allow}><Bell size={22} /> Let it ring</button>
+    <button class="btn btn-primary stove-btn" onclick={allow}><Bell size={22} /> {say('alarm.ring')}</button>
   {:else}
-    <span class="text-sm">{alarms.awake ? 'Screen stays awake' : 'Screen may sleep'}</span>
+    <span class="text-sm">{alarms.awake ? say('alarm.awake') : say('alarm.asleep')}</span>
   {/if}
-  <details class="dropdown dropdown-end" onfocusout={leave}>
-    <summary class="btn stove-btn btn-ghost">How it rings</summary>
-    <div class="dropdown-content dish bg-base-100 z-20 flex w-64 flex-col p-2 shadow-lg">
+  <Menu class="stove-btn btn-ghost">
+    {#snippet name()}{say('alarm.how')}{/snippet}
+    <div class="flex flex-col">
       <button
         class="btn stove-btn btn-ghost"
         aria-pressed={alarms.wishes.quiet}
         onclick={() => alarms.set({ quiet: !alarms.wishes.quiet })}
       >
-        {#if alarms.wishes.quiet}<BellOff size={22} /> Light only{:else}<Bell size={22} /> Sound and light{/if}
+        {#if alarms.wishes.quiet}<BellOff size={22} /> {say('alarm.light')}{:else}<Bell size={22} />
+          {say('alarm.sound')}{/if}
       </button>
       <button
         class="btn stove-btn btn-ghost"
@@ -40,9 +37,9 @@
         onclick={() => alarms.set({ speech: !alarms.wishes.speech })}
       >
         <MessageSquareText size={22} />
-        {alarms.wishes.speech ? 'Spoken' : 'Not spoken'}
+        {alarms.wishes.speech ? say('alarm.spoken') : say('alarm.not_spoken')}
       </button>
-      <p class="px-3 py-1 text-sm">A phone that is locked or asleep cannot ring: keep its screen on.</p>
+      <p class="px-3 py-1 text-sm">{say('alarm.locked')}</p>
     </div>
-  </details>
+  </Menu>
 </div>

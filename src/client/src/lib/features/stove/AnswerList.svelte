@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { StoveAnswer, StoveState } from '../../api/client';
   import { dinnersOf } from '../../format/chance';
-  import { grams, millilitres } from '../../format/amounts';
+  import { grams } from '../../format/amounts';
   import { range } from '../../format/time';
   import { feltWord } from '../../format/words';
   import { within } from '../../messages/figures';
@@ -16,21 +16,48 @@
     [
       a.vesselName ? say('answer.into', { vessel: within(a.vesselName) }) : null,
       a.millilitres
-        ? `${millilitres(a.millilitres)}${a.celsius ? (a.celsius >= 90 ? ' boiling water' : ' cold water') : ''}`
+        ? say('answer.water', {
+            millilitres: a.millilitres,
+            heat: a.celsius ? (a.celsius >= 90 ? 'boiling' : 'cold') : null,
+          })
         : null,
       a.grams ? grams(a.grams) : null,
-      a.minutes ? `${Math.round(a.minutes)} min${held.includes(a.code) ? ' held after it' : ''}` : null,
+      a.minutes
+        ? say('answer.minutes', { minutes: a.minutes, held: held.includes(a.code) ? 'yes' : 'no' })
+        : null,
     ].filter(Boolean);
   /** Nothing is said where there was no table before. */
   const soft = (a: StoveAnswer) =>
     a.softLaterMinutes
-      ? `Soft about ${Math.abs(a.softLaterMinutes)} min ${a.softLaterMinutes > 0 ? 'later' : 'earlier'}. `
+      ? say('answer.soft', {
+          minutes: Math.abs(a.softLaterMinutes),
+          when: a.softLaterMinutes > 0 ? 'later' : 'earlier',
+        })
       : '';
-  const cost = (a: StoveAnswer) => {
-    const later = a.laterMinutes;
-    if (later === null || later === undefined) return '';
-    return later === 0 ? ', the table stays' : `, ${Math.abs(later)} min ${later > 0 ? 'later' : 'earlier'}`;
-  };
+  const table = (a: StoveAnswer) =>
+    a.table
+      ? say('answer.table', {
+          range: range(a.table.early, a.table.late, evening.zone),
+          minutes: Math.abs(a.laterMinutes ?? 0),
+          when:
+            a.laterMinutes == null
+              ? null
+              : a.laterMinutes === 0
+                ? 'same'
+                : a.laterMinutes > 0
+                  ? 'later'
+                  : 'earlier',
+        })
+      : '';
+  const states = (a: StoveAnswer) =>
+    a.pulseState
+      ? say('answer.states', {
+          pulses: feltWord('pulse', a.pulseState),
+          rice: a.riceState ? feltWord('rice', a.riceState) : null,
+        })
+      : '';
+  const share = (a: StoveAnswer) =>
+    a.shareTender == null ? '' : say('answer.share', { dinners: dinnersOf(a.shareTender) });
 </script>
 
 <ul class="mt-3 flex flex-col gap-3">
@@ -44,19 +71,11 @@
         {say(`answer.${answer.code}.text`)}{answer.caution ? ` ${say(`caution.${answer.caution}.text`)}` : ''}
       </p>
       <p class="mt-1 text-lg">
-        {soft(answer)}{#if answer.table}Table {range(
-            answer.table.early,
-            answer.table.late,
-            evening.zone,
-          )}{cost(answer)}.{/if}
-        {#if answer.pulseState}Pulses {feltWord('pulse', answer.pulseState)}{answer.riceState
-            ? `, rice ${feltWord('rice', answer.riceState)}`
-            : ''}.{/if}
-        {#if answer.shareTender !== null && answer.shareTender !== undefined}As wanted in {dinnersOf(
-            answer.shareTender,
-          )}.{/if}
+        {[soft(answer), table(answer), states(answer), share(answer)].filter(Boolean).join(' ')}
       </p>
-      <button class="btn btn-primary stove-btn mt-3" onclick={() => onchoose(answer)}>Do this</button>
+      <button class="btn btn-primary stove-btn mt-3" onclick={() => onchoose(answer)}
+        >{say('answer.do')}</button
+      >
     </li>
   {/each}
 </ul>

@@ -1,10 +1,12 @@
 <script lang="ts">
   import type { StoveMoment, StoveState } from '../../api/client';
-  import { millilitres, overBed } from '../../format/amounts';
+  import { overBed } from '../../format/amounts';
   import { besideLines } from '../../format/stove';
   import type { Line } from '../../format/words';
   import type { Stove } from '../../state/stove/stove.svelte';
   import EarlierPicker from './EarlierPicker.svelte';
+  import { say } from '../../messages/say';
+  import Marked from '../../ui/Marked.svelte';
 
   type Props = { stove: Stove; evening: StoveState; moment: StoveMoment; line: Line };
   let { stove, evening, moment, line }: Props = $props();
@@ -46,10 +48,9 @@
 <!-- The join: liquor measured, set, and in. -->
 <ol class="mt-3 flex flex-col gap-3 text-xl">
   <li>
-    <span class="font-semibold">1. How much liquid is in the pot?</span>
+    <span class="font-semibold">{say('join.how_much')}</span>
     <span class="block text-lg">
-      Pour it into a jug, hold a ruler, or guess. Expected: {millilitres(join.foundMillilitres.low)} to
-      {millilitres(join.foundMillilitres.high)}.
+      {say('join.expected', { low: join.foundMillilitres.low, high: join.foundMillilitres.high })}
     </span>
     <div class="mt-2 flex flex-wrap items-center gap-2">
       <input
@@ -59,24 +60,28 @@
         min={level ? -30 : 0}
         max={level ? 40 : 20000}
         step={level ? 0.1 : 10}
-        aria-label={level ? 'Liquid over what is in, cm' : 'Liquid in the pot, mL'}
+        aria-label={level ? say('join.level_label') : say('join.liquid_label')}
         placeholder={level
           ? (evening.pot?.overBedCentimetres.toFixed(1) ?? '')
           : String(Math.round(join.foundMillilitres.mid))}
         bind:value={typed}
       />
       <span class="text-xl"
-        >{level ? `cm over the bed${measured === null ? '' : `: ${millilitres(measured)}`}` : 'mL'}</span
+        >{level
+          ? measured === null
+            ? say('join.over_bed')
+            : say('join.over_bed_is', { millilitres: measured })
+          : say('join.unit')}</span
       >
-      <span class="join" role="group" aria-label="Measured by">
-        {#each [['jug', 'jug'], ['ruler', 'ruler'], ['eye', 'eye']] as const as [id, name] (id)}
+      <span class="join" role="group" aria-label={say('join.by')}>
+        {#each ['jug', 'ruler', 'eye'] as const as id (id)}
           <button
             class="btn stove-btn join-item"
             class:btn-primary={by === id}
             aria-pressed={by === id}
             onclick={() => ((by = id), (typed = null))}
           >
-            {name}
+            {say(`join.by.${id}`)}
           </button>
         {/each}
       </span>
@@ -84,34 +89,42 @@
   </li>
   <li>
     <span class="font-semibold">
-      2. {#if add > 15}Add <strong class="text-secondary text-3xl">{millilitres(add)}</strong> boiling{:else if add < -40}Boil
-        down
-        <strong class="text-secondary text-3xl">{millilitres(-add)}</strong> first, lid off, full flame{:else}That
-        is just right{/if}
+      <Marked
+        class="text-secondary text-3xl"
+        text={add > 15
+          ? say('join.add', { millilitres: add })
+          : add < -40
+            ? say('join.boil_down', { millilitres: -add })
+            : say('join.right')}
+      />
     </span>
     <span class="block text-lg">
-      {rice ? 'The rice' : 'They'} will have {millilitres(join.neededMillilitres)}, {overBed(
-        join.neededOverBedCentimetres,
-      )} what is in{pot ? ` the ${pot.name}` : ''}. Only boiling water: cold would stall it.
+      {say('join.then', {
+        what: rice ? 'rice' : 'pulses',
+        millilitres: join.neededMillilitres,
+        level: overBed(join.neededOverBedCentimetres),
+        pot: pot?.name,
+      })}
     </span>
   </li>
   <li>
-    <span class="font-semibold">3. {line.title}</span>
+    <span class="font-semibold">{say('join.third', { line: line.title })}</span>
     <span class="block text-lg">
-      {rinse ? 'Rinse now, let it drip. ' : ''}{besideLines(moment, evening).join('. ')}{besideLines(
-        moment,
-        evening,
-      ).length
-        ? '. '
-        : ''}{stirs ? 'Stir once, then not again.' : 'Lay it on top, level, and do not stir.'} Taste the liquid:
-      it should be a little too salty. Lid on, full flame.
+      {[
+        rinse ? say('join.rinse') : '',
+        ...besideLines(moment, evening).map((l) => say('join.beside', { line: l })),
+        stirs ? say('join.stir') : say('join.lay'),
+        say('join.taste'),
+      ]
+        .filter(Boolean)
+        .join(' ')}
     </span>
   </li>
 </ol>
 <div class="mt-5 flex flex-wrap gap-3">
   <button class="btn btn-primary stove-btn grow" onclick={() => done()}
-    >{rice ? 'The rice is in' : 'They are in'}</button
+    >{rice ? say('join.rice_in') : say('join.pulses_in')}</button
   >
-  <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It went in before…</button>
+  <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>{say('join.before')}</button>
 </div>
 {#if earlier}<EarlierPicker onpick={done} />{/if}

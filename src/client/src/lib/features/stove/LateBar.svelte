@@ -4,6 +4,7 @@
   import { Offers } from '../../state/stove/offers.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
   import AnswerList from './AnswerList.svelte';
+  import { say } from '../../messages/say';
 
   type Props = { stove: Stove; evening: StoveState };
   let { stove, evening }: Props = $props();
@@ -23,10 +24,10 @@
 <section class="dish border-secondary! mt-4 p-4" aria-busy={offers.asking}>
   <div class="flex flex-wrap items-center justify-between gap-3">
     <p class="text-2xl">
-      {evening.lateMinutes} minutes late: wanted at {clock(evening.wantedAt, evening.zone)}
+      {say('late.title', { minutes: evening.lateMinutes, time: clock(evening.wantedAt, evening.zone) })}
     </p>
     <button class="btn stove-btn" onclick={answers ? () => offers.drop() : ask}
-      >{answers ? 'Leave it' : 'What can be done?'}</button
+      >{answers ? say('inspect.leave') : say('late.ask')}</button
     >
   </div>
   {#if offers.said}<p class="text-error text-lg" role="alert">{offers.said}</p>{/if}

@@ -3,6 +3,7 @@
   import { Offers } from '../../state/stove/offers.svelte';
   import type { Stove } from '../../state/stove/stove.svelte';
   import AnswerList from './AnswerList.svelte';
+  import { say } from '../../messages/say';
 
   type Props = { stove: Stove; evening: StoveState; locked: boolean };
   let { stove, evening, locked }: Props = $props();
@@ -22,11 +23,11 @@
 <!-- Under a locked lid nobody sees: what a look costs, before it is taken. -->
 <div class="mt-3" aria-busy={offers.asking}>
   <button class="btn stove-btn btn-ghost" onclick={answers ? () => offers.drop() : ask}>
-    {answers ? 'Leave it' : locked ? 'Look inside: what does it cost?' : 'Are they soft already?'}
+    {answers ? say('inspect.leave') : locked ? say('inspect.cost') : say('inspect.soft')}
   </button>
   {#if offers.said}<p class="text-error text-lg" role="alert">{offers.said}</p>{/if}
   {#if answers && answers.length === 0}
-    <p class="text-lg">Nothing to be had: the lid comes off by itself soon, or no pulse is under it.</p>
+    <p class="text-lg">{say('inspect.nothing')}</p>
   {:else if answers}
     <AnswerList {answers} {evening} onchoose={choose} />
   {/if}

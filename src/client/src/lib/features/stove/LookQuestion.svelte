@@ -7,16 +7,23 @@
   import type { Stove } from '../../state/stove/stove.svelte';
   import BeanMark from '../../ui/BeanMark.svelte';
   import { seedOf } from '../../ui/seeds';
+  import { say } from '../../messages/say';
 
-  type Props = { stove: Stove; moment: StoveMoment; look: StoveLook; ondone: () => void };
-  let { stove, moment, look, ondone }: Props = $props();
+  type Props = {
+    stove: Stove;
+    moment: StoveMoment;
+    look: StoveLook;
+    /** Asked for what the hand feels, where chalk could be counted; it decides what is asked above too. */
+    feel: boolean;
+    ondone: () => void;
+  };
+  let { stove, moment, look, feel = $bindable(), ondone }: Props = $props();
 
   const seed = $derived(
     seedOf(look.kind, stove.state?.seeds.find((s) => s.id === look.ingredient)?.seed ?? ''),
   );
   const rice = $derived(look.kind === 'rice');
   const enough = $derived(look.enoughChalky ?? null);
-  let feel = $state(false);
   const counting = $derived(enough !== null && !rice && !feel);
 
   function chalky(count: number) {
@@ -31,8 +38,7 @@
 
 {#if counting}
   <p class="mt-2 text-2xl">
-    Halve five {within(look.name)} and look.
-    {enough === 0 ? 'None' : `At most ${enough}`}: go on. More: again in {look.everyMinutes} min.
+    {say('look.halve', { name: within(look.name), enough, minutes: look.everyMinutes })}
   </p>
   <div class="mt-5 grid grid-cols-3 gap-3 sm:grid-cols-6" data-moment-look={moment.id}>
     {#each [0, 1, 2, 3, 4, 5] as count (count)}
@@ -49,11 +55,11 @@
     {/each}
   </div>
   <div class="mt-3 flex flex-wrap gap-3">
-    <button class="btn stove-btn btn-ghost" onclick={() => (feel = true)}>By feel instead</button>
+    <button class="btn stove-btn btn-ghost" onclick={() => (feel = true)}>{say('look.by_feel')}</button>
   </div>
 {:else}
   <p class="mt-2 text-2xl">
-    {rice ? 'Bite five grains from the middle.' : `Squeeze or halve five ${within(look.name)}.`}
+    {rice ? say('look.bite') : say('look.squeeze', { name: within(look.name) })}
   </p>
   <div class="mt-5 grid grid-cols-2 gap-3 sm:grid-cols-3">
     {#each handStates as answer (answer)}
@@ -69,6 +75,7 @@
     {/each}
   </div>
   {#if feel}
-    <button class="btn stove-btn btn-ghost mt-3" onclick={() => (feel = false)}>Count chalk instead</button>
+    <button class="btn stove-btn btn-ghost mt-3" onclick={() => (feel = false)}>{say('look.by_chalk')}</button
+    >
   {/if}
 {/if}

@@ -19,12 +19,15 @@
   import LookInside from './LookInside.svelte';
   import LookQuestion from './LookQuestion.svelte';
   import SignPicture from './SignPicture.svelte';
+  import Marked from '../../ui/Marked.svelte';
 
   type Props = { stove: Stove; state: StoveState; moment: StoveMoment };
   let { stove, state: evening, moment }: Props = $props();
 
   let early = $state(false);
   let earlier = $state(false);
+  /** A look is answered by what the hand feels, where chalk could be counted. */
+  let byFeel = $state(false);
   /** A clock that is set for later counts down; at its time it is due. */
   const from = $derived(
     moment.waits.notBefore
@@ -73,57 +76,69 @@
 
   {#if !due && !waits}
     <h1 id="now" class="now mt-1">
-      {moment.waits.look ? nowSentence(moment, evening, false) : 'Nothing to do until'}
+      {moment.waits.look ? nowSentence(moment, evening, false) : say('now.nothing')}
       <span class="text-secondary">{clock(new Date(from).toISOString(), zone)}</span>
     </h1>
     <p class="display mt-2 text-5xl tabular-nums" role="timer">{countdown(left)}</p>
-    <p class="mt-3 text-xl">Then: {line.title}</p>
+    <p class="mt-3 text-xl">{say('now.then', { line: line.title })}</p>
     <div class="mt-4 flex flex-wrap gap-3">
-      <button class="btn stove-btn" onclick={() => (early = true)}>Do it now already</button>
-      <button class="btn stove-btn btn-ghost" onclick={() => (earlier = true)}>It is done already…</button>
+      <button class="btn stove-btn" onclick={() => (early = true)}>{say('now.already')}</button>
+      <button class="btn stove-btn btn-ghost" onclick={() => (earlier = true)}>{say('now.is_done')}</button>
     </div>
     {#if earlier}<EarlierPicker onpick={done} />{/if}
     {#if moment.waits.priced}<LookInside {stove} {evening} locked />{/if}
   {:else}
-    <h1 id="now" class="now mt-1">{nowSentence(moment, evening, true)}</h1>
+    <h1 id="now" class="now mt-1">
+      {byFeel && moment.waits.look
+        ? say('look.feel', { kind: moment.waits.look.kind })
+        : nowSentence(moment, evening, true)}
+    </h1>
     {#if waits}
       <p class="mt-2 text-2xl">
         {#if moment.due}
-          about <strong>{clock(moment.due.at, zone)}</strong>, {away(
-            Date.parse(moment.due.at) - stove.clock.now,
-          )}.
+          <Marked
+            text={say('now.about', {
+              time: clock(moment.due.at, zone),
+              away: away(Date.parse(moment.due.at) - stove.clock.now),
+            })}
+          />
         {/if}
         {sign(waits)}
       </p>
       {#if waits === 'boils' || waits === 'surface_dry'}<SignPicture what={waits} />{/if}
-      <p class="mt-1 text-xl">Then: {line.title}</p>
+      <p class="mt-1 text-xl">{say('now.then', { line: line.title })}</p>
       <div class="mt-5 flex flex-wrap gap-3">
         {#if waits === 'whistle' && moment.waits.count > 1}
           <button class="btn btn-primary stove-btn grow" onclick={whistled}>{happened('whistle')}</button>
-          <button class="btn stove-btn" onclick={() => done()}>All {moment.waits.count} were heard</button>
+          <button class="btn stove-btn" onclick={() => done()}
+            >{say('now.all_heard', { count: moment.waits.count })}</button
+          >
         {:else}
           <button class="btn btn-primary stove-btn grow" onclick={() => done()}
             >{happened(waits) || say('told.done')}</button
           >
-          {#if overdue}<button class="btn stove-btn" onclick={notYet}>Not yet</button>{/if}
+          {#if overdue}<button class="btn stove-btn" onclick={notYet}>{say('now.not_yet')}</button>{/if}
         {/if}
-        <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It did before…</button>
+        <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>{say('now.did_before')}</button>
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}
       {#if moment.waits.priced}<LookInside {stove} {evening} locked />{/if}
     {:else if moment.waits.look}
-      <LookQuestion {stove} {moment} look={moment.waits.look} ondone={() => done()} />
+      <LookQuestion {stove} {moment} look={moment.waits.look} bind:feel={byFeel} ondone={() => done()} />
     {:else if moment.join}
       <JoinPanel {stove} {evening} {moment} {line} />
     {:else}
       {#if line.detail}<p class="mt-2 text-2xl">{line.detail}</p>{/if}
       {#each besideLines(moment, evening) as more (more)}<p class="mt-1 text-2xl">{more}</p>{/each}
       {#if blocked}
-        <div class="bg-warning text-warning-content mt-4 rounded-xl p-4 text-lg" role="alert">
-          <strong class="block text-xl">{say(`caution.${blocked.code}.title`)}</strong>
-          {blockLine(blocked)}
+        <div class="bg-warning text-warning-content mt-4 rounded-xl p-4 text-lg">
+          <div role="alert">
+            <strong class="block text-xl">{say(`caution.${blocked.code}.title`)}</strong>
+            {blockLine(blocked)}
+          </div>
           {#if blocked.until}
-            <span class="display block text-3xl tabular-nums">
+            <!-- Outside the alert: a countdown inside would be read out each second. -->
+            <span class="display block text-3xl tabular-nums" role="timer">
               {countdown(Date.parse(blocked.until) - stove.clock.now)}
             </span>
           {/if}
@@ -131,22 +146,22 @@
             <button
               class="btn stove-btn mt-3"
               onclick={() => stove.tell({ kind: 'seen', what: 'boils', vesselId: moment.lane })}
-              >It boils hard again</button
+              >{say('now.boils_again')}</button
             >
           {/if}
           {#if blocked.code === 'cooker.vent_unchecked'}
             <button class="btn stove-btn mt-3" onclick={() => stove.tell({ kind: 'vent_clear' })}
-              >Vent is clear</button
+              >{say('now.vent_clear')}</button
             >
           {/if}
         </div>
       {/if}
       <div class="mt-5 flex flex-wrap gap-3">
         <button class="btn btn-primary stove-btn grow" disabled={!!blocked} onclick={() => done()}>
-          {serve ? 'On the table' : 'Done'}
+          {serve ? say('now.served') : say('told.done')}
         </button>
         {#if blocked?.code !== 'comes_out.still_in'}
-          <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>It was before…</button>
+          <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>{say('now.was_before')}</button>
         {/if}
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}

@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { StoveState } from '../../api/client';
-  import { centimetres, degrees, millilitres, overBed } from '../../format/amounts';
+  import { centimetres, degrees, overBed } from '../../format/amounts';
   import { core, feltWord } from '../../format/words';
   import BeanMark from '../../ui/BeanMark.svelte';
   import { colourOf, seedOf } from '../../ui/seeds';
+  import { say } from '../../messages/say';
 
   type Props = { evening: StoveState };
   let { evening }: Props = $props();
@@ -21,7 +22,7 @@
 
 <!-- How the pot should look now: level and bed against its wall. -->
 {#if pot && vessel}
-  <section class="dish p-4" aria-label="The pot now">
+  <section class="dish p-4" aria-label={say('glance.title')}>
     {#if evening.vessels.length > 1}
       <p class="pot-name mb-2 font-bold" style="--pot: var(--pot-{vessel.colour % 4})">{vessel.name}</p>
     {/if}
@@ -31,7 +32,7 @@
         height={h}
         viewBox="0 0 {w} {h}"
         role="img"
-        aria-label="Liquid {centimetres(pot.levelCentimetres)} over the base"
+        aria-label={say('glance.level_label', { level: centimetres(pot.levelCentimetres) })}
       >
         <path
           d="M10 4v{h - 16}q0 8 8 8h{w - 36}q8 0 8-8v-{h - 16}"
@@ -64,29 +65,32 @@
       </svg>
       <dl class="text-lg">
         <div>
-          <dt class="sr-only">Temperature</dt>
+          <dt class="sr-only">{say('glance.temperature')}</dt>
           <dd class="display text-2xl">{degrees(pot.celsius)}</dd>
         </div>
         <div>
-          <dt class="sr-only">Liquid</dt>
-          <dd>about {millilitres(pot.liquorMillilitres)}</dd>
+          <dt class="sr-only">{say('glance.liquid')}</dt>
+          <dd>{say('glance.about', { millilitres: pot.liquorMillilitres })}</dd>
         </div>
         <div>
-          <dt class="sr-only">Level</dt>
-          <dd>{overBed(pot.overBedCentimetres)} the bed</dd>
+          <dt class="sr-only">{say('glance.level')}</dt>
+          <dd>{say('glance.over_bed', { level: overBed(pot.overBedCentimetres) })}</dd>
         </div>
       </dl>
     </div>
     {#if evening.toppedUp > 0}
       <p class="mt-1 text-base">
-        Topped up {evening.toppedUp}×, {millilitres(evening.toppedUpMillilitres)} in all
+        {say('glance.topped_up', {
+          count: evening.toppedUp,
+          millilitres: evening.toppedUpMillilitres,
+        })}
       </p>
     {/if}
     <ul class="mt-2">
       {#each seeds as seed (seed.id)}
         <li class="flex items-center gap-2 text-lg">
           <BeanMark core={core[seed.felt] ?? 0} size={30} seed={seedOf(seed.kind, seed.seed)} />
-          {seed.name}: {feltWord(seed.kind, seed.felt)}
+          {say('waterline.layer', { name: seed.name, felt: feltWord(seed.kind, seed.felt) })}
         </li>
       {/each}
     </ul>

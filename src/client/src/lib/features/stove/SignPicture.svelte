@@ -1,12 +1,8 @@
 <script lang="ts">
+  import { say } from '../../messages/say';
   type Props = { what: 'boils' | 'foam' | 'surface_dry' };
   let { what }: Props = $props();
 
-  const names = {
-    boils: 'Bubbles over the whole pot',
-    foam: 'Foam rising to the rim',
-    surface_dry: 'Rice with steam holes',
-  };
   const bubbles = [
     [24, 44, 5],
     [40, 50, 4],
@@ -20,7 +16,14 @@
 </script>
 
 <!-- What to compare the pot with. -->
-<svg viewBox="0 0 112 84" width="112" height="84" class="shrink-0" role="img" aria-label={names[what]}>
+<svg
+  viewBox="0 0 112 84"
+  width="112"
+  height="84"
+  class="shrink-0"
+  role="img"
+  aria-label={say(`sign.${what}`)}
+>
   <path
     d="M10 12v54q0 8 8 8h76q8 0 8-8V12"
     fill="var(--pot-inside)"

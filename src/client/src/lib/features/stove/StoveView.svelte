@@ -28,6 +28,7 @@
   import ToldList from './ToldList.svelte';
   import TroublePanel from './TroublePanel.svelte';
   import VisitCard from './VisitCard.svelte';
+  import Marked from '../../ui/Marked.svelte';
 
   type Props = { stove: Stove; others: OtherPots; evening: StoveState; onfinished: () => void };
   let { stove, others, evening, onfinished }: Props = $props();
@@ -87,10 +88,18 @@
   <p class="text-lg">
     <strong>{evening.title}</strong>
     {#if evening.table && !evening.setAsideFrom}
-      · table about <strong class="text-secondary">{clock(evening.table.at, evening.zone)}</strong>
-      <span class="text-base">({range(evening.table.early, evening.table.late, evening.zone)})</span>
+      · <Marked
+        class="text-secondary"
+        text={say('stove.table', {
+          time: clock(evening.table.at, evening.zone),
+          range: range(evening.table.early, evening.table.late, evening.zone),
+        })}
+      />
     {/if}
-    · now <span class="tabular-nums">{clock(new Date(stove.clock.now).toISOString(), evening.zone)}</span>
+    ·
+    <span class="tabular-nums"
+      >{say('stove.now', { time: clock(new Date(stove.clock.now).toISOString(), evening.zone) })}</span
+    >
   </p>
   {#if !evening.setAsideFrom}<AlarmBar {alarms} />{/if}
   <p class="text-base" role="status" data-live={stove.live}>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { within } from '../../messages/figures';
   import type { StoveState, StoveVisit, Trouble } from '../../api/client';
-  import { grams } from '../../format/amounts';
   import { visitWords } from '../../format/stove';
   import { say } from '../../messages/say';
   import SignPicture from './SignPicture.svelte';
@@ -37,11 +36,15 @@
 {#if words}
   <section class="dish border-warning! mt-4 p-4" aria-label={words.ask}>
     <p class="text-2xl font-semibold">
-      {visit.vesselName}: {words.ask}{visit.name
-        ? `: ${within(visit.name)}, ${grams(visit.grams ?? 0)}`
-        : visit.grams
-          ? `: ${say('visit.amount', { grams: visit.grams })}`
-          : ''}
+      {say('visit.title', {
+        vessel: visit.vesselName,
+        ask: words.ask,
+        what: visit.name
+          ? say('visit.rest', { name: within(visit.name), grams: visit.grams })
+          : visit.grams
+            ? say('visit.amount', { grams: visit.grams })
+            : null,
+      })}
     </p>
     <div class="flex items-center gap-3">
       {#if visit.code === 'boil_over'}<SignPicture what="foam" />{/if}
@@ -50,21 +53,23 @@
     <div class="mt-3 flex flex-wrap gap-3">
       <button class="btn btn-primary stove-btn" onclick={fine}>{words.fine}</button>
       {#if visit.code === 'still_lit'}
-        <button class="btn stove-btn" onclick={() => ontrouble('flame_out')}>It is out</button>
+        <button class="btn stove-btn" onclick={() => ontrouble('flame_out')}>{say('visit.is_out')}</button>
       {:else if visit.code === 'silent'}
-        <button class="btn stove-btn" onclick={() => ontrouble('silent')}>Still silent</button>
+        <button class="btn stove-btn" onclick={() => ontrouble('silent')}>{say('visit.still_silent')}</button>
       {:else if visit.code === 'too_little'}
         <button class="btn stove-btn" onclick={pour}>{say('visit.pour')}</button>
       {:else if visit.code === 'dry'}
         <button class="btn stove-btn" onclick={() => ontrouble('hard_dry')}>{say('visit.is_dry')}</button>
       {:else if visit.code === 'boil_over'}
-        <button class="btn stove-btn" onclick={() => ontrouble('boiled_over')}>It boiled over</button>
+        <button class="btn stove-btn" onclick={() => ontrouble('boiled_over')}
+          >{say('visit.boiled_over')}</button
+        >
       {:else if visit.code === 'level'}
-        <button class="btn stove-btn" onclick={() => over(0.3)}>Just covers them</button>
-        <button class="btn stove-btn" onclick={() => over(-0.7)}>They stand out</button>
+        <button class="btn stove-btn" onclick={() => over(0.3)}>{say('visit.just_covers')}</button>
+        <button class="btn stove-btn" onclick={() => over(-0.7)}>{say('visit.stand_out')}</button>
       {:else if visit.code === 'sticking'}
-        <button class="btn stove-btn" onclick={() => stuck(false)}>A little</button>
-        <button class="btn stove-btn" onclick={() => stuck(true)}>It is scorched</button>
+        <button class="btn stove-btn" onclick={() => stuck(false)}>{say('visit.a_little')}</button>
+        <button class="btn stove-btn" onclick={() => stuck(true)}>{say('visit.scorched')}</button>
       {/if}
     </div>
   </section>

@@ -3,6 +3,9 @@
   import type { Caution } from '../../api/client';
   import { say } from '../../messages/say';
 
+  import { reasonOfCaution } from '../why/links';
+  import WhyLink from '../why/WhyLink.svelte';
+
   type Props = { cautions: Caution[] };
   let { cautions }: Props = $props();
   const grave = $derived(cautions.filter((c) => c.grave));
@@ -11,12 +14,16 @@
 
 <section class="dish p-4" aria-labelledby="cautions-title">
   <h2 id="cautions-title" class="flex items-center gap-2 text-xl">
-    <TriangleAlert size={20} aria-hidden="true" /> Take care
+    <TriangleAlert size={20} aria-hidden="true" />
+    {say('cautions.title')}
   </h2>
   {#each grave as c (c.code)}
     <div class="border-secondary mt-2 border-l-4 pl-3">
       <p class="font-semibold">{say(`caution.${c.code}.title`)}</p>
-      <p class="text-[0.95rem]">{say(`caution.${c.code}.text`)}</p>
+      <p class="text-[0.95rem]">
+        {say(`caution.${c.code}.text`)}
+        <WhyLink reason={reasonOfCaution(c.code)} />
+      </p>
       <p class="text-sm opacity-85">{say(`caution.${c.code}.source`)}</p>
     </div>
   {/each}
@@ -25,6 +32,7 @@
       <li class="mt-1.5">
         <strong>{say(`caution.${c.code}.title`)}.</strong>
         {say(`caution.${c.code}.text`)}
+        <WhyLink reason={reasonOfCaution(c.code)} />
       </li>
     {/each}
   </ul>

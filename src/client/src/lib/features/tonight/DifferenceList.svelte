@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Difference } from '../../api/client';
   import { differenceLine } from '../../format/differences';
+  import { say } from '../../messages/say';
 
   type Props = { differences: Difference[]; none: string };
   let { differences, none }: Props = $props();
@@ -13,7 +14,7 @@
   {#each differences as d, i (d.code)}
     <span class:text-error={d.worse} class:font-semibold={d.worse}
       >{#if d.worse}<span aria-hidden="true">▾ </span><span class="sr-only"
-          >Worse:
+          >{say('differences.worse')}
         </span>{/if}{differenceLine(d)}</span
     >{i < differences.length - 1 ? ' · ' : ''}
   {/each}

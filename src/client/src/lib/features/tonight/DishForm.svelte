@@ -9,7 +9,7 @@
     type PulseTarget,
     type RiceTarget,
   } from '../../api/client';
-  import { centimetres, grams } from '../../format/amounts';
+  import { centimetres } from '../../format/amounts';
   import { addDays, dayName, parseTime } from '../../format/time';
   import { bagName } from '../../format/pace';
   import { capital, pulseTargets, riceTargets, styles } from '../../format/words';
@@ -45,9 +45,9 @@
   );
   /** What is left on the shelf is offered where something is. */
   const unitsFor = (id: string | null | undefined) => [
-    { id: 'plate', name: 'plates' },
-    { id: 'packet', name: 'bags' },
-    ...(leftOf(id) > 0 ? [{ id: 'shelf', name: 'all left' }] : []),
+    { id: 'plate', name: say('amount.plates') },
+    { id: 'packet', name: say('amount.bags') },
+    ...(leftOf(id) > 0 ? [{ id: 'shelf', name: say('amount.all_left') }] : []),
   ];
   const dish = $derived(tonight.dish);
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
@@ -59,16 +59,12 @@
     ...kitchen.removedVessels.filter((v) => v.id === dish.vesselId),
   ]);
   /** Cooked already, and only warmed. */
-  const cookedFrom: Record<NonNullable<Dish['cookedFrom']>, string> = {
-    tin: 'From a tin',
-    fridge: 'Cooked, from the fridge',
-    freezer: 'Cooked, from the freezer',
-  };
+  const cookedFrom = ['tin', 'fridge', 'freezer'] as const satisfies Dish['cookedFrom'][];
   const methodOf = (id: string): Partial<Dish> => {
     // A bowl above stands only in a pressure cooker.
     const rice = dish.riceVesselId === 'bowl_above' ? { riceVesselId: null } : {};
     const cooker = cookers.find((c) => c.id === id);
-    const from = (Object.keys(cookedFrom) as (keyof typeof cookedFrom)[]).find((k) => k === id);
+    const from = cookedFrom.find((k) => k === id);
     if (from) return { method: 'cooked', cookedFrom: from, cookerId: null, soak: 'none', ...rice };
     if (!cooker) return { method: 'open_pot', cookerId: null, ...rice };
     if (cooker.cooker === 'slow') return { method: 'slow_cooker', cookerId: id, ...rice };
@@ -109,7 +105,9 @@
   }
 
   let unread = $state(false);
-  const timeFault = $derived(unread ? 'A time such as 19:00, please.' : tonight.fault('serveAtLocal'));
+  const timeFault = $derived(
+    unread ? say('form.time_fault', { time: '19:00' }) : tonight.fault('serveAtLocal'),
+  );
 
   function setTime(text: string) {
     const time = parseTime(text);
@@ -152,10 +150,14 @@
 </script>
 
 <SayLine {tonight} />
-<form class="dish flex flex-col gap-3.5 p-4" onsubmit={(e) => e.preventDefault()} aria-label="The dish">
+<form
+  class="dish flex flex-col gap-3.5 p-4"
+  onsubmit={(e) => e.preventDefault()}
+  aria-label={say('tonight.dish')}
+>
   <NamePicker
     id="pulse"
-    label="Pulses"
+    label={say('form.pulses')}
     chosen={pulse?.name ?? ''}
     find={api.findPulses}
     onchoose={(id) => tonight.change({ pulseId: id })}
@@ -164,16 +166,16 @@
   <OtherPulses {tonight} {catalogue} find={api.findPulses} />
   <NamePicker
     id="rice"
-    label="Rice"
-    chosen={rice?.name ?? 'No rice'}
-    none={{ id: noRice, name: 'No rice' }}
+    label={say('form.rice')}
+    chosen={rice?.name ?? say('form.no_rice')}
+    none={{ id: noRice, name: say('form.no_rice') }}
     find={api.findRices}
     onchoose={(id) => tonight.change(id === noRice ? { riceId: null, rice: null } : { riceId: id })}
     error={tonight.fault('riceId')}
   />
   <div class="grid grid-cols-[5.2rem_1fr] gap-3">
     <div>
-      <label class="mb-1 block text-sm font-semibold" for="people">For</label>
+      <label class="mb-1 block text-sm font-semibold" for="people">{say('form.for')}</label>
       <input
         id="people"
         class="input w-full text-base"
@@ -190,7 +192,10 @@
     </div>
     <AmountField
       id="pulse-amount"
-      label={say('amount.pulse', { pulse: pulse?.said ?? 'Pulses', state: dish.pulseState ?? 'dry' })}
+      label={say('amount.pulse', {
+        pulse: pulse?.said ?? say('form.pulses'),
+        state: dish.pulseState ?? 'dry',
+      })}
       value={pulseAmount.value}
       unit={pulseAmount.unit}
       onchange={(value, unit) => amount('pulse', value, unit)}
@@ -211,7 +216,10 @@
   {#if dish.riceId}
     <AmountField
       id="rice-amount"
-      label={say('amount.rice', { rice: capital(rice?.said ?? 'rice'), state: dish.riceState ?? 'dry' })}
+      label={say('amount.rice', {
+        rice: capital(rice?.said ?? say('form.rice')),
+        state: dish.riceState ?? 'dry',
+      })}
       value={riceAmount.value}
       unit={riceAmount.unit}
       onchange={(value, unit) => amount('rice', value, unit)}
@@ -225,12 +233,14 @@
     <SoakChoice {tonight} {kitchen} />
   {:else if tonight.plan?.measureOut.drainedGrams}
     <p class="text-sm" data-drained>
-      As they are: {grams(tonight.plan.measureOut.drainedGrams)} of {within(pulse?.said ?? '')}, cooked and
-      drained.
+      {say('form.drained', {
+        grams: tonight.plan.measureOut.drainedGrams,
+        pulse: within(pulse?.said ?? ''),
+      })}
     </p>
   {/if}
   <Choice
-    legend="At the table"
+    legend={say('form.style')}
     name="style"
     value={dish.style}
     options={styles}
@@ -271,7 +281,7 @@
   />
   {#if cookers.length}
     <div>
-      <label class="mb-1 block text-sm font-semibold" for="method">Cooked in</label>
+      <label class="mb-1 block text-sm font-semibold" for="method">{say('form.cooked_in')}</label>
       <select
         id="method"
         class="select w-full text-base"
@@ -279,11 +289,11 @@
           (dish.method === 'cooked' ? (dish.cookedFrom ?? 'tin') : (dish.method ?? 'open_pot'))}
         onchange={(e) => tonight.change(methodOf(e.currentTarget.value))}
       >
-        <option value="open_pot">An open pot</option>
+        <option value="open_pot">{say('form.open_pot')}</option>
         {#each cookers as c (c.id)}
-          <option value={c.id}>{c.name}, {c.cooker === 'slow' ? 'slow cooker' : 'under pressure'}</option>
+          <option value={c.id}>{say('form.cooker', { name: c.name, kind: c.cooker })}</option>
         {/each}
-        {#each Object.entries(cookedFrom) as [id, name] (id)}<option value={id}>{name}</option>{/each}
+        {#each cookedFrom as id (id)}<option value={id}>{say(`form.from.${id}`)}</option>{/each}
       </select>
       {#if tonight.fault('cookerId')}<p class="text-error mt-1 text-sm" role="alert">
           {tonight.fault('cookerId')}
@@ -292,7 +302,7 @@
   {/if}
   <div>
     <label class="mb-1 block text-sm font-semibold" for="vessel"
-      >Pot{vessel ? `, ${centimetres(vessel.diameterCentimetres)}` : ''}</label
+      >{say('form.pot', { width: vessel ? centimetres(vessel.diameterCentimetres) : null })}</label
     >
     <select
       id="vessel"
@@ -307,7 +317,7 @@
   </div>
   <div class="grid grid-cols-2 gap-3">
     <div>
-      <label class="mb-1 block text-sm font-semibold" for="day">On the table</label>
+      <label class="mb-1 block text-sm font-semibold" for="day">{say('form.day')}</label>
       <select
         id="day"
         class="select w-full text-base"
@@ -319,7 +329,7 @@
       </select>
     </div>
     <div>
-      <label class="mb-1 block text-sm font-semibold" for="time">at</label>
+      <label class="mb-1 block text-sm font-semibold" for="time">{say('form.time')}</label>
       <input
         id="time"
         class="input w-full text-base tabular-nums"

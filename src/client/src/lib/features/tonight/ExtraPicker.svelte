@@ -35,7 +35,7 @@
     <input
       type="checkbox"
       class="checkbox checkbox-sm"
-      aria-label="{name(wish.extraId)}, {words}"
+      aria-label={say('form.extra_of', { name: name(wish.extraId), what: words })}
       checked={wish[what] ?? false}
       onchange={(e) => change(wish.extraId, { [what]: e.currentTarget.checked })}
     />{words}
@@ -43,7 +43,7 @@
 {/snippet}
 
 <fieldset>
-  <legend class="mb-1 text-sm font-semibold">And in the pot</legend>
+  <legend class="mb-1 text-sm font-semibold">{say('form.extras')}</legend>
   {#each chosen as wish (wish.extraId)}
     <div class="mb-2.5 grid grid-cols-[1fr_1.25fr_2.2rem] items-center gap-1.5">
       <span class="col-span-3 text-[0.95rem]">{name(wish.extraId)}</span>
@@ -53,27 +53,27 @@
           type="number"
           min="0.1"
           step="any"
-          aria-label="{name(wish.extraId)}, grams"
+          aria-label={say('amount.grams_of', { name: name(wish.extraId) })}
           value={grams(wish)}
           onchange={(e) =>
             e.currentTarget.value !== '' &&
             change(wish.extraId, { amount: { value: e.currentTarget.valueAsNumber, unit: 'g' } })}
-        /><span class="text-sm">g</span></label
+        /><span class="text-sm">{say('amount.g')}</span></label
       >
       <select
         class="select px-2 text-sm"
-        aria-label="{name(wish.extraId)}, when"
+        aria-label={say('form.extra_when', { name: name(wish.extraId) })}
         value={time(wish)}
         onchange={(e) => changeTime(wish.extraId, e.currentTarget.value as NonNullable<ExtraWish['time']>)}
       >
-        <option value="start">at the start</option>
-        <option value="join">when soft</option>
-        <option value="late">at the end</option>
+        <option value="start">{say('form.at_the_start')}</option>
+        <option value="join">{say('form.when_soft')}</option>
+        <option value="late">{say('form.at_the_end')}</option>
       </select>
       <button
         type="button"
         class="btn btn-ghost btn-sm btn-square"
-        aria-label="Leave out {name(wish.extraId)}"
+        aria-label={say('form.leave_out', { name: name(wish.extraId) })}
         onclick={() => onchange(chosen.filter((c) => c.extraId !== wish.extraId))}><X size={16} /></button
       >
       {#if freezes(wish.extraId)}
@@ -92,7 +92,7 @@
             type="number"
             min="0"
             max="120"
-            aria-label="{name(wish.extraId)}, {say('extra.before')}"
+            aria-label={say('form.extra_of', { name: name(wish.extraId), what: say('extra.before') })}
             placeholder={say('extra.usual')}
             value={wish.minutesBefore ?? ''}
             onchange={(e) =>
@@ -105,7 +105,7 @@
       {#if infuses(wish.extraId)}
         <select
           class="select select-sm col-span-3 text-[0.95rem]"
-          aria-label="{name(wish.extraId)}, {say('extra.strength')}"
+          aria-label={say('form.extra_of', { name: name(wish.extraId), what: say('extra.strength') })}
           value={wish.strength ?? 'usual'}
           onchange={(e) => change(wish.extraId, { strength: e.currentTarget.value as ExtraWish['strength'] })}
         >
@@ -118,7 +118,7 @@
   {/each}
   <label class="select w-full text-[0.95rem]">
     <select
-      aria-label="Add to the pot"
+      aria-label={say('form.add_extra')}
       value=""
       onchange={(e) => {
         const extraId = e.currentTarget.value;
@@ -140,7 +140,7 @@
           ]);
       }}
     >
-      <option value="">add tomato, onion, leaves …</option>
+      <option value="">{say('form.add_extra_hint')}</option>
       {#each free as e (e.id)}<option value={e.id}>{e.name}</option>{/each}
     </select>
   </label>

@@ -4,6 +4,7 @@
   import { scaleUtc } from 'd3-scale';
   import type { Plan } from '../../api/client';
   import { clock } from '../../format/time';
+  import Marked from '../../ui/Marked.svelte';
 
   type Props = { plan: Plan; zone: string };
   let { plan, zone }: Props = $props();
@@ -30,8 +31,8 @@
   type Span = { from: string; to: string };
   type Lane = { key: string; name: string; burner?: string | null };
   const lanes = $derived<Lane[]>([
-    ...(tasks.length ? [{ key: 'tasks', name: 'Beside' }] : []),
-    { key: 'visits', name: 'At the stove' },
+    ...(tasks.length ? [{ key: 'tasks', name: say('hands.beside') }] : []),
+    { key: 'visits', name: say('hands.at_the_stove') },
     ...hands.flames.map((f, i) => ({ key: `pot${i}`, name: f.vesselName, burner: f.burnerName })),
     ...plan.beside.map((n) => ({ key: n.id, name: n.title })),
   ]);
@@ -50,8 +51,11 @@
   const ticks = $derived(x.ticks(width > 620 ? 8 : 4));
   const all = $derived(
     [
-      ...visits.map((v) => ({ ...v, where: 'at the stove' })),
-      ...tasks.map((t) => ({ ...t, where: t.attended ? 'beside' : 'by itself' })),
+      ...visits.map((v) => ({ ...v, where: say('hands.where.stove') })),
+      ...tasks.map((t) => ({
+        ...t,
+        where: t.attended ? say('hands.where.beside') : say('hands.where.alone'),
+      })),
     ].sort((a, b) => Date.parse(a.from) - Date.parse(b.from)),
   );
 </script>
@@ -79,21 +83,15 @@
 
 <section class="dish mt-4 px-4 py-3" aria-labelledby="hands-title">
   <div class="flex flex-wrap items-baseline gap-x-4">
-    <h2 id="hands-title" class="text-xl">Your hands</h2>
+    <h2 id="hands-title" class="text-xl">{say('hands.title')}</h2>
     <p class="text-[0.95rem]">
-      {hands.handsOnMinutes} min in all{#if hands.inWaits > 0}, <strong>{hands.inWaits} min</strong> of it done
-        in the waits{/if}{#if hands.outside > 0},
-        {hands.outside} min before the flame{/if}.
+      <Marked
+        text={say('hands.sum', { all: hands.handsOnMinutes, waits: hands.inWaits, before: hands.outside })}
+      />
     </p>
   </div>
   <figure bind:clientWidth={width} class="mt-1">
-    <svg
-      {width}
-      {height}
-      class="block"
-      role="img"
-      aria-label="When hands and flames are busy; the list below says it in words"
-    >
+    <svg {width} {height} class="block" role="img" aria-label={say('hands.picture')}>
       {#each ticks as tick (tick.getTime())}
         <line x1={x(tick)} x2={x(tick)} y1="0" y2={height - 20} stroke="var(--color-base-300)" />
         <text x={x(tick)} y={height - 5} text-anchor="middle" class="fill-base-content text-[12px]"
@@ -157,22 +155,21 @@
   {/if}
   {#if hands.dayBefore.length}
     <p class="mt-1 text-[0.95rem]">
-      <strong>The day before:</strong>
-      {hands.dayBefore.map(within).join('; ')}.
+      <Marked text={say('hands.day_before', { what: hands.dayBefore.map(within).join('; ') })} />
     </p>
   {/if}
   {#if hands.unplaced.length}
     <p class="text-error mt-1 text-[0.95rem]">
-      No free minute for: {hands.unplaced.map(within).join('; ')}. Do it ahead, or ask for a hand.
+      {say('hands.unplaced', { what: hands.unplaced.map(within).join('; ') })}
     </p>
   {/if}
   <details class="mt-1">
-    <summary class="cursor-pointer text-sm font-semibold">Your hands, as a list</summary>
+    <summary class="cursor-pointer text-sm font-semibold">{say('hands.list')}</summary>
     <ul class="mt-1 columns-1 gap-6 text-[0.95rem] sm:columns-2">
       {#each all as h, i (h.id + i)}
         <li class="tabular-nums">
           {clock(h.from, zone)}
-          {h.name} <span class="opacity-80">({h.where})</span>
+          {h.name} <span class="opacity-80">{say('hands.where', { where: h.where })}</span>
         </li>
       {/each}
     </ul>

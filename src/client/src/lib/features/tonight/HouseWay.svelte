@@ -7,6 +7,9 @@
   import type { Tonight } from '../../state/tonight.svelte';
   import { flags } from '../waterline/flags';
   import DifferenceList from './DifferenceList.svelte';
+  import { say } from '../../messages/say';
+
+  import WhyLink from '../why/WhyLink.svelte';
 
   type Props = { tonight: Tonight; plan: Plan; zone: string };
   let { tonight, plan, zone }: Props = $props();
@@ -23,18 +26,18 @@
       )
       .map((id) => ({
         id: `salt:${id}`,
-        name: `salt ${saltName(id)}`,
+        name: say('house_way.salt_option', { how: saltName(id) }),
         change: { salt: id } as Partial<Dish>,
       })),
     ...(plan.houseWays.soakWaterMayBeKept
       ? [
           plan.houseWays.keepsSoakWater
-            ? { id: 'water', name: 'fresh water after the soak', change: { keepsSoakWater: false } }
-            : { id: 'water', name: 'the soak water kept', change: { keepsSoakWater: true } },
+            ? { id: 'water', name: say('house_way.fresh'), change: { keepsSoakWater: false } }
+            : { id: 'water', name: say('house_way.kept'), change: { keepsSoakWater: true } },
         ]
       : []),
     ...(plan.pulseName && tonight.dish.soak !== 'none' && tonight.dish.method !== 'cooked'
-      ? [{ id: 'dry', name: 'not soaked at all', change: { soak: 'none' } as Partial<Dish> }]
+      ? [{ id: 'dry', name: say('house_way.dry'), change: { soak: 'none' } as Partial<Dish> }]
       : []),
   ]);
   /** The other plan's hours in one line. */
@@ -68,16 +71,20 @@
 </script>
 
 <section class="dish no-print p-4" aria-labelledby="house-title">
-  <h2 id="house-title" class="text-xl">House ways</h2>
+  <h2 id="house-title" class="text-xl">{say('house_way.title')}</h2>
   <p class="mt-1 text-[0.95rem]">
-    Salt {saltName(plan.houseWays.salt)}: {saltReason(
-      plan.houseWays.salt,
-    )}.{#if plan.houseWays.keepsSoakWater}
-      The soak water stays in.{/if}
+    {say('house_way.salt', {
+      how: saltName(plan.houseWays.salt),
+      why: saltReason(plan.houseWays.salt),
+    })}
+    <WhyLink reason="salt_when" />
+    {#if plan.houseWays.keepsSoakWater}
+      {say('house_way.soak_water')} <WhyLink reason="soak_water" />
+    {/if}
   </p>
-  <label class="mt-2 block text-sm font-semibold" for="other-way">Compare with how others do it</label>
+  <label class="mt-2 block text-sm font-semibold" for="other-way">{say('house_way.compare')}</label>
   <select id="other-way" class="select mt-1 w-full" bind:value={other}>
-    <option value="">choose one</option>
+    <option value="">{say('house_way.choose')}</option>
     {#each ways as w (w.id)}<option value={w.id}>{w.name}</option>{/each}
   </select>
   {#if problem}<p class="text-error mt-2" role="alert">{problem.title}. {problem.detail}</p>{/if}
@@ -85,10 +92,10 @@
     <div class="bg-base-200 mt-2 rounded-lg px-3 py-2" role="status">
       <p class="font-semibold tabular-nums">{beside(compared.plan)}</p>
       <p>
-        <DifferenceList differences={compared.differences} none="Nothing that the plan can tell apart." />
+        <DifferenceList differences={compared.differences} none={say('house_way.same')} />
       </p>
       <button class="btn btn-sm btn-primary mt-2" onclick={() => tonight.change(chosen.change)}
-        >Do it so tonight</button
+        >{say('house_way.do')}</button
       >
     </div>
   {/if}

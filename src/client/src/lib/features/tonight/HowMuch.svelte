@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, type Dish, type WordAnswer } from '../../api/client';
+  import { say } from '../../messages/say';
 
   type Props = { dish: Dish };
   let { dish }: Props = $props();
@@ -28,11 +29,11 @@
 </script>
 
 <div class="no-print mt-3">
-  <label class="mb-1 block text-sm font-semibold" for="how-much">How much is …</label>
+  <label class="mb-1 block text-sm font-semibold" for="how-much">{say('much.label')}</label>
   <input
     id="how-much"
     class="input w-full text-base"
-    placeholder="an inch over, a glass, mark 4"
+    placeholder={say('much.example')}
     autocomplete="off"
     maxlength="120"
     bind:value={phrase}
@@ -41,12 +42,12 @@
   />
   <div id="how-much-answer" role="status" class="text-[0.95rem]">
     {#if fault}<p class="text-error mt-1">{fault}</p>
-    {:else if answers && answers.length === 0}<p class="mt-1 opacity-85">That word has no figure here.</p>
+    {:else if answers && answers.length === 0}<p class="mt-1 opacity-85">{say('much.nothing')}</p>
     {:else if answers}
       <ul class="mt-1 list-disc pl-5">
         {#each answers as a (a.code)}
           <li>
-            {a.text}{#if a.confidence === 'D'}<span class="opacity-85"> (a guess)</span>{/if}
+            {a.confidence === 'D' ? say('much.guess', { text: a.text }) : a.text}
           </li>
         {/each}
       </ul>

@@ -1,9 +1,12 @@
 <script lang="ts">
   import type { Dish, Plan } from '../../api/client';
-  import { cups, grams, millilitres, millilitresBetween } from '../../format/amounts';
+  import { cups, millilitresBetween } from '../../format/amounts';
   import { listed, measureLines } from '../../format/words';
   import { say } from '../../messages/say';
   import HowMuch from './HowMuch.svelte';
+  import Marked from '../../ui/Marked.svelte';
+
+  import WhyLink from '../why/WhyLink.svelte';
 
   type Props = { plan: Plan; dish: Dish };
   let { plan, dish }: Props = $props();
@@ -12,7 +15,7 @@
 </script>
 
 <section class="dish p-4" aria-labelledby="measure-title">
-  <h2 id="measure-title" class="text-xl">Measure out</h2>
+  <h2 id="measure-title" class="text-xl">{say('measure.title')}</h2>
   <ul class="mt-1">
     {#each lines as line (line.what)}
       <li class="border-base-300 flex items-baseline justify-between gap-3 border-t py-1.5 first:border-t-0">
@@ -27,32 +30,38 @@
   </ul>
   {#if plan.join}
     <p class="bg-base-200 mt-2 rounded-lg px-3 py-2 text-[0.95rem]">
-      Before the {plan.join.joiner === 'rice' ? 'rice' : 'pulses'}: pour the liquid into a jug. You should
-      find
-      {millilitresBetween(
-        Math.round(plan.join.foundMillilitres.low / 10) * 10,
-        Math.round(plan.join.foundMillilitres.high / 10) * 10,
-      )}; give back or top up to <strong>{millilitres(plan.join.neededMillilitres)}</strong>.
+      <Marked
+        text={say('measure.jug', {
+          joiner: plan.join.joiner,
+          range: millilitresBetween(
+            Math.round(plan.join.foundMillilitres.low / 10) * 10,
+            Math.round(plan.join.foundMillilitres.high / 10) * 10,
+          ),
+          millilitres: plan.join.neededMillilitres,
+        })}
+      />
+      <WhyLink reason="jug" />
     </p>
   {/if}
   {#if out.salt.sources.length > 1 || out.salt.finding}
     <details class="mt-2">
       <summary class="cursor-pointer text-sm font-semibold"
-        >Salt, all of it: {out.salt.percent} % at the table</summary
+        >{say('measure.salt_all', { percent: out.salt.percent })}</summary
       >
       <ul class="mt-1 text-[0.95rem] tabular-nums">
         {#each out.salt.sources as s (s.what)}
           <li class="flex justify-between gap-3">
             <span>{s.what}</span><span
-              >{s.grams.toFixed(1)} g{#if s.low !== s.high}
-                <span class="opacity-80">({s.low} to {s.high})</span>{/if}{#if s.sodiumGrams}
-                , {s.sodiumGrams} g sodium beside{/if}</span
+              >{say('measure.salt_source', { grams: s.grams })}{#if s.low !== s.high}
+                <span class="opacity-80">{say('measure.salt_range', { low: s.low, high: s.high })}</span
+                >{/if}{#if s.sodiumGrams}{say('measure.sodium', { grams: s.sodiumGrams })}{/if}</span
             >
           </li>
         {/each}
       </ul>
-      {#if out.salt.finding === 'salt.too_much'}<p class="text-error">Saltier than most people like.</p>{/if}
-      {#if out.salt.finding === 'salt.none'}<p class="text-error">No salt anywhere.</p>{/if}
+      <p><WhyLink reason="salt_much" /></p>
+      {#if out.salt.finding === 'salt.too_much'}<p class="text-error">{say('measure.too_salty')}</p>{/if}
+      {#if out.salt.finding === 'salt.none'}<p class="text-error">{say('measure.no_salt')}</p>{/if}
     </details>
   {/if}
   {#if out.littleOnes}
@@ -66,6 +75,6 @@
   {/if}
   <HowMuch {dish} />
   <p class="mt-2 text-sm opacity-85">
-    {grams(out.cookedGrams)} on the table, about {grams(out.cookedGramsEach)} for each of {dish.people}.
+    {say('measure.each', { grams: out.cookedGrams, each: out.cookedGramsEach, people: dish.people })}
   </p>
 </section>

@@ -40,7 +40,7 @@
   let leave = $derived(away?.fromLocal.slice(11) ?? '');
   let back = $derived(away?.toLocal.slice(11) ?? '');
   let unread = $state(false);
-  const fault = $derived(unread ? 'Times such as 17:30, please.' : tonight.fault('away'));
+  const fault = $derived(unread ? say('form.times_fault', { time: '17:30' }) : tonight.fault('away'));
 
   function setAway() {
     if (!leave && !back) {
@@ -55,25 +55,27 @@
 </script>
 
 <details>
-  <summary class="cursor-pointer text-sm font-semibold">More</summary>
+  <summary class="cursor-pointer text-sm font-semibold">{say('form.more')}</summary>
   <div class="mt-3 flex flex-col gap-3.5">
     <AtHand {tonight} {catalogue} />
     {#if dish.riceId && (dish.riceState ?? 'dry') === 'dry'}
       <div>
-        <label class="mb-1 block text-sm font-semibold" for="rice-pot">The rice</label>
+        <label class="mb-1 block text-sm font-semibold" for="rice-pot">{say('form.rice_pot')}</label>
         <select
           id="rice-pot"
           class="select w-full text-[0.95rem]"
           value={dish.riceVesselId ?? dish.riceJoin ?? 'in_the_pot'}
           onchange={(e) => tonight.change(riceIn(e.currentTarget.value))}
         >
-          <option value="in_the_pot">in with the pulses</option>
+          <option value="in_the_pot">{say('form.rice.in_the_pot')}</option>
           {#if leaves}
-            <option value="after_draining">in with them once they are drained</option>
-            <option value="in_the_liquor">in their liquid; they come back after</option>
+            <option value="after_draining">{say('form.rice.after_draining')}</option>
+            <option value="in_the_liquor">{say('form.rice.in_the_liquor')}</option>
           {/if}
-          {#if dish.method === 'pressure'}<option value="bowl_above">in its own bowl, above them</option>{/if}
-          {#each rested as v (v.id)}<option value={v.id}>beside, in the {v.name}</option>{/each}
+          {#if dish.method === 'pressure'}<option value="bowl_above">{say('form.rice.bowl_above')}</option
+            >{/if}
+          {#each rested as v (v.id)}<option value={v.id}>{say('form.rice.beside', { pot: v.name })}</option
+            >{/each}
         </select>
         {#if tonight.fault('riceVesselId') ?? tonight.fault('riceJoin')}<p
             class="text-error mt-1 text-sm"
@@ -99,21 +101,21 @@
       {/each}
     </fieldset>
     <fieldset>
-      <legend class="mb-1 text-sm font-semibold">Nobody at home</legend>
+      <legend class="mb-1 text-sm font-semibold">{say('form.away')}</legend>
       <div class="grid grid-cols-[1fr_auto_1fr] items-center gap-2">
         <input
           class="input text-base tabular-nums"
           placeholder="17:30"
-          aria-label="Out from"
+          aria-label={say('form.out_from')}
           aria-invalid={fault ? true : undefined}
           bind:value={leave}
           onchange={setAway}
         />
-        <span>to</span>
+        <span>{say('form.to')}</span>
         <input
           class="input text-base tabular-nums"
           placeholder="18:30"
-          aria-label="Back at"
+          aria-label={say('form.back_at')}
           aria-invalid={fault ? true : undefined}
           bind:value={back}
           onchange={setAway}
@@ -123,21 +125,21 @@
     </fieldset>
     <div class="grid grid-cols-[1fr_5.5rem] gap-3">
       <div>
-        <label class="mb-1 block text-sm font-semibold" for="salt">Salt</label>
+        <label class="mb-1 block text-sm font-semibold" for="salt">{say('form.salt')}</label>
         <select
           id="salt"
           class="select w-full text-[0.95rem]"
           value={dish.salt ?? ''}
           onchange={(e) => tonight.change({ salt: (e.currentTarget.value || null) as SaltSchool | null })}
         >
-          <option value="">your way: {saltName(kitchen.salt)}</option>
+          <option value="">{say('form.your_salt', { way: saltName(kitchen.salt) })}</option>
           {#each saltIds.filter((id) => id !== kitchen.salt) as id (id)}
             <option value={id}>{saltName(id)}</option>
           {/each}
         </select>
       </div>
       <div>
-        <label class="mb-1 block text-sm font-semibold" for="little">Little ones</label>
+        <label class="mb-1 block text-sm font-semibold" for="little">{say('form.little')}</label>
         <input
           id="little"
           class="input w-full text-base"
@@ -155,7 +157,7 @@
       </p>{/if}
     <SelectField
       id="burner"
-      label="Flame"
+      label={say('form.flame')}
       options={kitchen.burners}
       value={dish.burnerId ?? ''}
       onchange={(burnerId) => tonight.change({ burnerId })}

@@ -26,10 +26,12 @@
 
 {#each others as other (other.pulseId)}
   <div class="grid grid-cols-[1fr_6.2rem_2.2rem] items-center gap-1.5">
-    <span class="col-span-3 text-[0.95rem]">and {within(name(other.pulseId))}</span>
+    <span class="col-span-3 text-[0.95rem]"
+      >{say('form.and_pulse', { name: within(name(other.pulseId)) })}</span
+    >
     <select
       class="select px-2 text-sm"
-      aria-label="{name(other.pulseId)}, {say('target.pulse.legend')}"
+      aria-label={say('form.target_of', { name: name(other.pulseId), legend: say('target.pulse.legend') })}
       value={other.target ?? 'usual'}
       onchange={(e) => {
         const target = e.currentTarget.value === 'usual' ? null : (e.currentTarget.value as PulseTarget);
@@ -43,7 +45,7 @@
         class="w-full"
         type="number"
         min="20"
-        aria-label="{name(other.pulseId)}, grams"
+        aria-label={say('amount.grams_of', { name: name(other.pulseId) })}
         value={grams(other.pulseId, other.amount?.value)}
         onchange={(e) =>
           e.currentTarget.value !== '' &&
@@ -52,12 +54,12 @@
               o === other ? { ...o, amount: { value: e.currentTarget.valueAsNumber, unit: 'g' } } : o,
             ),
           })}
-      /><span class="text-sm">g</span>
+      /><span class="text-sm">{say('amount.g')}</span>
     </label>
     <button
       type="button"
       class="btn btn-ghost btn-sm btn-square"
-      aria-label="Leave out {name(other.pulseId)}"
+      aria-label={say('form.leave_out', { name: name(other.pulseId) })}
       onclick={() => tonight.change({ others: others.filter((o) => o !== other) })}><X size={16} /></button
     >
   </div>
@@ -65,7 +67,7 @@
 {#if adding}
   <NamePicker
     id="other"
-    label="And another pulse"
+    label={say('form.and_another')}
     chosen=""
     {find}
     onchoose={(pulseId) => {
@@ -75,7 +77,8 @@
   />
 {:else if others.length < 5}
   <button type="button" class="btn btn-ghost btn-sm -mt-2 self-start px-1" onclick={() => (adding = true)}>
-    <Plus size={16} /> another pulse
+    <Plus size={16} />
+    {say('form.another')}
   </button>
 {/if}
 {#if fault}<p class="text-error text-sm" role="alert">{fault}</p>{/if}

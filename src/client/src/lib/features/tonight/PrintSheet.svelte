@@ -6,6 +6,7 @@
   import { dinnersOf } from '../../format/chance';
   import { clock, dayName, dayOf, minutesBetween, range } from '../../format/time';
   import { capital, joinSentence, measureLines, stepLine } from '../../format/words';
+  import Marked from '../../ui/Marked.svelte';
 
   type Props = { plan: Plan; dish: Dish; kitchen: Kitchen };
   let { plan, dish, kitchen }: Props = $props();
@@ -23,15 +24,23 @@
 <!-- One page of A4 or Letter: it hangs beside the stove. -->
 <div class="sheet" aria-hidden="true">
   <p class="title">
-    {plan.title}, {dayName(dayOf(plan.serveAt, zone), today)} at {clock(plan.serveAt, zone)}
+    {say('verdict.title', {
+      title: plan.title,
+      day: dayName(dayOf(plan.serveAt, zone), today),
+      time: clock(plan.serveAt, zone),
+    })}
   </p>
   <p>
-    For {dish.people}, in the {vessel?.name ?? 'pot'}. {plan.join ? `${joinSentence(plan.join)}. ` : ''}On the
-    table {table ? range(table.early, table.late, zone) : ''}: tender together in {dinnersOf(plan.withLooks)}.
+    {say('print.for', { people: dish.people, pot: vessel?.name })}
+    {plan.join ? say('print.join', { join: joinSentence(plan.join) }) : ''}
+    {say('print.table', {
+      range: table ? range(table.early, table.late, zone) : '',
+      dinners: dinnersOf(plan.withLooks),
+    })}
   </p>
   <div class="columns">
     <div>
-      <p class="head">Step by step</p>
+      <p class="head">{say('steps.title')}</p>
       <table>
         <tbody>
           {#each plan.steps as step, i (i)}
@@ -56,7 +65,7 @@
       </table>
     </div>
     <div>
-      <p class="head">Measure out</p>
+      <p class="head">{say('measure.title')}</p>
       <table>
         <tbody>
           {#each measureLines(out, plan) as line, i (i)}
@@ -69,20 +78,30 @@
       </table>
       {#if comesOut.length}
         <p>
-          <strong>To come out again:</strong>
-          {comesOut.map((x) => `${within(x.name)} ${'☐ '.repeat(Math.min(x.pieces, 12)).trim()}`).join('; ')}
+          <Marked
+            text={say('print.come_out', {
+              what: comesOut
+                .map((x) => `${within(x.name)} ${'☐ '.repeat(Math.min(x.pieces, 12)).trim()}`)
+                .join('; '),
+            })}
+          />
         </p>
       {/if}
       {#if plan.hands.dayBefore.length}
-        <p><strong>The day before:</strong> {plan.hands.dayBefore.map(within).join('; ')}.</p>
+        <p>
+          <Marked text={say('hands.day_before', { what: plan.hands.dayBefore.map(within).join('; ') })} />
+        </p>
       {/if}
       {#if plan.hands.tasks.length}
         <p>
-          <strong>Beside:</strong>
-          {plan.hands.tasks.map((t) => `${clock(t.from, zone)} ${within(t.name)}`).join('; ')}.
+          <Marked
+            text={say('print.beside', {
+              what: plan.hands.tasks.map((t) => `${clock(t.from, zone)} ${within(t.name)}`).join('; '),
+            })}
+          />
         </p>
       {/if}
-      <p class="head">Mind</p>
+      <p class="head">{say('print.mind')}</p>
       <ul>
         {#each plan.forecast.cautions as c (c.code)}<li>
             <strong>{say(`caution.${c.code}.title`)}.</strong>

@@ -4,6 +4,7 @@
   import type { Pulling } from '../../state/pull.svelte';
   import type { Tonight } from '../../state/tonight.svelte';
   import DifferenceList from './DifferenceList.svelte';
+  import { say } from '../../messages/say';
 
   type Props = { tonight: Tonight; pulling: Pulling; zone: string; onback: () => void };
   let { tonight, pulling, zone, onback }: Props = $props();
@@ -32,15 +33,16 @@
             >{pulling.answer.obstacle}</span
           >
         {:else if pulling.answer}
-          <DifferenceList differences={pulling.answer.differences} none="Nothing gets worse." />
+          <DifferenceList differences={pulling.answer.differences} none={say('pull.nothing_worse')} />
         {:else}…{/if}
       </p>
       <button class="btn btn-sm btn-outline btn-primary" onclick={onback}>
-        <RotateCcw size={16} /> Back to the best
+        <RotateCcw size={16} />
+        {say('pull.back')}
       </button>
       {#if kept !== mine && !pulling.answer?.obstacle}
         <button class="btn btn-sm btn-primary" disabled={!pulling.answer} onclick={keep}
-          >Keep this change</button
+          >{say('pull.keep')}</button
         >
       {/if}
     </div>

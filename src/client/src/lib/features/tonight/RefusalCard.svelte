@@ -3,6 +3,7 @@
   import type { Alternative, Problem } from '../../api/problem';
   import { offerWords } from '../../format/ways';
   import Notice from '../../ui/Notice.svelte';
+  import { say } from '../../messages/say';
 
   type Props = { problem: Problem; kitchen: Kitchen; ontake: (offer: Alternative) => void };
   let { problem, kitchen, ontake }: Props = $props();
@@ -10,7 +11,7 @@
 
 <Notice title={problem.title} text={problem.detail}>
   {#if problem.alternatives?.length}
-    <p class="mt-4 font-semibold">What works:</p>
+    <p class="mt-4 font-semibold">{say('refused.works')}</p>
     <div class="mt-2 flex flex-wrap gap-3">
       {#each problem.alternatives as offer, i (i)}
         <button

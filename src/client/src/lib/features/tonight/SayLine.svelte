@@ -29,12 +29,12 @@
 </script>
 
 <form class="dish p-4" onsubmit={send}>
-  <label class="mb-1 block text-sm font-semibold" for="line">Say it in one line</label>
+  <label class="mb-1 block text-sm font-semibold" for="line">{say('line.label')}</label>
   <div class="join w-full">
     <input
       id="line"
       class="input join-item w-full min-w-0 text-base"
-      placeholder="for six at 7 pm: lentils, rice"
+      placeholder={say('line.example')}
       autocomplete="off"
       maxlength="400"
       bind:this={input}
@@ -43,12 +43,12 @@
       aria-describedby="line-answer"
       aria-invalid={line.problem ? true : undefined}
     />
-    <button class="btn btn-primary join-item" type="submit">Plan</button>
+    <button class="btn btn-primary join-item" type="submit">{say('line.plan')}</button>
   </div>
   {#if line.answer?.parts.length}
     <ul
       class="mt-2 flex flex-wrap gap-1.5"
-      aria-label={line.planned ? 'Planned from the line' : 'Read so far'}
+      aria-label={line.planned ? say('line.planned') : say('line.so_far')}
     >
       {#each line.answer.parts as part (part.start)}
         <li class="said" class:unread={!part.means}>
@@ -59,7 +59,8 @@
             aria-label="{part.means ?? say('line.unread', { text: part.text })}. {say('line.change', {
               text: part.text,
             })}"
-            onclick={() => change(part.start, part.length)}>{part.means ?? `${part.text}?`}</button
+            onclick={() => change(part.start, part.length)}
+            >{part.means ?? say('line.doubt', { text: part.text })}</button
           >
           <button
             type="button"

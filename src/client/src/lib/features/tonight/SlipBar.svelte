@@ -5,6 +5,7 @@
   import type { Problem } from '../../api/problem';
   import type { Tonight } from '../../state/tonight.svelte';
   import DifferenceList from './DifferenceList.svelte';
+  import { say } from '../../messages/say';
 
   type Props = { tonight: Tonight; plan: Plan; kitchen: Kitchen };
   let { tonight, plan, kitchen }: Props = $props();
@@ -12,21 +13,21 @@
 
   type Offer = { text: string; slip: Slip };
   const offers = $derived<Offer[]>([
-    { text: 'Half an hour late', slip: { kind: 'start_late', minutes: 30 } },
-    { text: 'Dinner 30 min later', slip: { kind: 'dinner_moves', minutes: 30 } },
-    { text: 'Dinner 30 min sooner', slip: { kind: 'dinner_moves', minutes: -30 } },
+    { text: say('slip.late'), slip: { kind: 'start_late', minutes: 30 } },
+    { text: say('slip.later'), slip: { kind: 'dinner_moves', minutes: 30 } },
+    { text: say('slip.sooner'), slip: { kind: 'dinner_moves', minutes: -30 } },
     ...(tonight.dish.soak === 'overnight'
-      ? [{ text: 'Forgot to soak', slip: { kind: 'soak_forgotten' } } satisfies Offer]
+      ? [{ text: say('slip.forgot'), slip: { kind: 'soak_forgotten' } } satisfies Offer]
       : []),
-    { text: 'Two more guests', slip: { kind: 'more_guests', people: 2 } },
+    { text: say('slip.guests'), slip: { kind: 'more_guests', people: 2 } },
     ...plan.measureOut.extras.map<Offer>((x) => ({
-      text: `No ${within(x.name)}`,
+      text: say('slip.without', { name: within(x.name) }),
       slip: { kind: 'without', what: x.extraId },
     })),
     ...kitchen.vessels
       .filter((v) => !v.cooker && v.id !== tonight.dish.vesselId && v.id !== tonight.dish.riceVesselId)
       .map<Offer>((v) => ({
-        text: `Only the ${v.name}`,
+        text: say('slip.only', { pot: v.name }),
         slip: { kind: 'smaller_pot', what: v.id },
       })),
   ]);
@@ -37,7 +38,7 @@
 </script>
 
 <section class="dish no-print mt-4 px-4 py-3" aria-labelledby="slips-title">
-  <h2 id="slips-title" class="text-lg">Something changed?</h2>
+  <h2 id="slips-title" class="text-lg">{say('slip.title')}</h2>
   <div class="mt-2 flex flex-wrap gap-2">
     {#each offers as offer (offer.text)}
       <button class="btn btn-sm btn-outline btn-primary h-10" onclick={() => mend(offer.slip)}
@@ -54,10 +55,11 @@
       role="status"
     >
       <p class="min-w-0 flex-1 basis-60">
-        <strong>{tonight.mended.note}.</strong>
-        <DifferenceList differences={tonight.mended.differences} none="Nothing else changes." />
+        <strong>{say('slip.note', { note: tonight.mended.note })}</strong>
+        <DifferenceList differences={tonight.mended.differences} none={say('slip.nothing')} />
       </p>
-      <button class="btn btn-sm btn-primary" onclick={() => tonight.unslip()}><Undo2 size={16} /> Undo</button
+      <button class="btn btn-sm btn-primary" onclick={() => tonight.unslip()}
+        ><Undo2 size={16} /> {say('slip.undo')}</button
       >
     </div>
   {/if}

@@ -23,7 +23,7 @@
   let unread = $state(false);
   const fault = $derived(
     unread
-      ? 'A time such as 08:00, please.'
+      ? say('form.time_fault', { time: '08:00' })
       : (tonight.fault('soakedSinceLocal') ?? tonight.fault('soakHours')),
   );
 
@@ -44,7 +44,7 @@
   }
 </script>
 
-<Choice legend="Soak" name="soak" value={dish.soak} options={soaks} onchange={choose} />
+<Choice legend={say('form.soak')} name="soak" value={dish.soak} options={soaks} onchange={choose} />
 {#if dish.soak === 'hours'}
   <label class="flex items-center gap-3 text-sm font-semibold">
     {say('soak.for')}
@@ -65,7 +65,7 @@
     <div class="grid grid-cols-[1fr_5.5rem] gap-3" role="group" aria-labelledby="soaked-since">
       <select
         class="select w-full text-base"
-        aria-label="{say('soak.since')}, day"
+        aria-label={say('form.soak_day', { label: say('soak.since') })}
         value={since.slice(0, 10)}
         onchange={(e) =>
           tonight.change({ soakedSinceLocal: `${e.currentTarget.value}T${since.slice(11, 16)}` })}
@@ -77,7 +77,7 @@
         class="input w-full text-base tabular-nums"
         inputmode="numeric"
         autocomplete="off"
-        aria-label="{say('soak.since')}, hour"
+        aria-label={say('form.soak_hour', { label: say('soak.since') })}
         value={since.slice(11, 16)}
         aria-invalid={fault ? true : undefined}
         onchange={(e) => setTime(e.currentTarget.value)}

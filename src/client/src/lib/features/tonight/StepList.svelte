@@ -2,6 +2,10 @@
   import type { Plan } from '../../api/client';
   import { clock, dayName, dayOf, minutesBetween, range } from '../../format/time';
   import { capital, stepLine } from '../../format/words';
+  import { say } from '../../messages/say';
+
+  import { reasonOfStep } from '../why/links';
+  import WhyLink from '../why/WhyLink.svelte';
 
   type Props = { plan: Plan; zone: string; today: string };
   let { plan, zone, today }: Props = $props();
@@ -22,7 +26,7 @@
 </script>
 
 <section class="dish p-4" aria-labelledby="steps-title">
-  <h2 id="steps-title" class="text-xl">Step by step</h2>
+  <h2 id="steps-title" class="text-xl">{say('steps.title')}</h2>
   <ol class="mt-2">
     {#each steps as { step, line, day, spread }, i (i)}
       {#if day}
@@ -38,13 +42,16 @@
       >
         <time class="display text-xl leading-7 tabular-nums" datetime={step.at}>{clock(step.at, zone)}</time>
         <div>
-          <p class="leading-7 font-semibold">{line.title}</p>
+          <p class="leading-7 font-semibold">
+            {line.title}
+            <WhyLink reason={reasonOfStep(step.kind)} />
+          </p>
           <p class="text-base-content/90 text-[0.95rem]">
-            {spread ? `${line.detail} · ${spread}` : line.detail}
+            {spread ? say('steps.spread', { detail: line.detail, spread }) : line.detail}
           </p>
         </div>
       </li>
     {/each}
   </ol>
-  <p class="mt-1 text-sm opacity-85">Times after the dot: usually between these two.</p>
+  <p class="mt-1 text-sm opacity-85">{say('steps.note')}</p>
 </section>

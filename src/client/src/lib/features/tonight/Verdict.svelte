@@ -10,7 +10,9 @@
   import { say } from '../../messages/say';
   import { kept } from '../../state/kept.svelte';
   import type { Tonight } from '../../state/tonight.svelte';
+  import WhyLink from '../why/WhyLink.svelte';
   import TakeAway from './TakeAway.svelte';
+  import Marked from '../../ui/Marked.svelte';
 
   type Props = {
     tonight: Tonight;
@@ -44,7 +46,7 @@
     }
     problem = null;
     tonight.open = answer;
-    saved = `Kept as “${answer.title}”.`;
+    saved = say('verdict.kept', { title: answer.title });
     onkept(answer.id);
   }
 
@@ -66,13 +68,20 @@
 
 <header>
   <h1 class="text-[1.9rem] leading-tight">
-    {plan.title}, {dayName(dayOf(plan.serveAt, kitchen.zone), today)} at
-    <span class="text-secondary">{clock(plan.serveAt, kitchen.zone)}</span>
+    <Marked
+      class="text-secondary font-normal"
+      text={say('verdict.title_marked', {
+        title: plan.title,
+        day: dayName(dayOf(plan.serveAt, kitchen.zone), today),
+        time: clock(plan.serveAt, kitchen.zone),
+      })}
+    />
   </h1>
   <p class="mt-1" aria-live="polite">
     {say('verdict.table', { when: late })}
     {say('verdict.right')} <strong>{dinnersOf(plan.withLooks)}</strong>
     {looks ? say('verdict.looks', { clock: dinnersOf(plan.byClock) }) : say('verdict.clock')}
+    <WhyLink reason="two_chances" />
     {#if plan.sauce}{say('plan.sauce', {
         ...plan.sauce,
         changes: plan.sauce.hot === plan.sauce.onThePlate ? 'no' : 'yes',
@@ -87,8 +96,8 @@
         })}</a
       >
     {/if}
-    {#if plan.base === 'crust'}A crust forms on the base.{/if}
-    {#if plan.base === 'scorched'}<strong class="text-error">It would scorch on the base.</strong>{/if}
+    {#if plan.base === 'crust'}{say('verdict.crust')}{/if}
+    {#if plan.base === 'scorched'}<strong class="text-error">{say('verdict.scorched')}</strong>{/if}
   </p>
   <div class="flex flex-wrap items-center gap-x-6 gap-y-1">
     <p class="min-w-0 flex-1 basis-64 font-semibold">
@@ -103,20 +112,21 @@
       {#if !tonight.open?.started}
         <button class="btn" onclick={keep}>
           <BookmarkPlus size={18} />
-          {tonight.open ? 'Keep changes' : 'Keep this dinner'}
+          {tonight.open ? say('verdict.keep_changes') : say('verdict.keep')}
         </button>
       {/if}
-      <button class="btn btn-primary" onclick={cook}><CookingPot size={18} /> To the stove</button>
+      <button class="btn btn-primary" onclick={cook}
+        ><CookingPot size={18} />
+        {say('verdict.to_stove')}</button
+      >
     </div>
   </div>
 </header>
 {#if tonight.open?.modelMoved}
   <p class="mt-2 text-sm" role="status">
-    Kept with older figures: the table was {range(
-      tonight.open.summary.tableEarly,
-      tonight.open.summary.tableLate,
-      kitchen.zone,
-    )} then.
+    {say('verdict.older', {
+      range: range(tonight.open.summary.tableEarly, tonight.open.summary.tableLate, kitchen.zone),
+    })}
   </p>
 {/if}
 {#if problem}<p class="text-error mt-2" role="alert">{problem.detail}</p>{/if}

@@ -71,7 +71,7 @@
         <span class="sr-only sm:not-sr-only"
           >{ways.of ? say('ways.tried', { tried: ways.tried, all: ways.of }) : say('ways.trying')}</span
         >
-        <button class="btn btn-ghost btn-xs" onclick={() => ways.stop()}>Stop</button>
+        <button class="btn btn-ghost btn-xs" onclick={() => ways.stop()}>{say('ways.stop')}</button>
       </span>
     {:else if ways.stopped}
       <button class="btn btn-ghost btn-xs" onclick={() => ways.ask(tonight.asked)}>{say('ways.again')}</button

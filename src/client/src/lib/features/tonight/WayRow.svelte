@@ -89,5 +89,7 @@
     <circle cx={at(way.tableAt)} cy="13" r="5.5" fill="var(--color-secondary)" />
   </svg>
   <span class="way-chance" aria-hidden="true">{dinnersOf(way.withLooks ?? 0, true)}</span>
-  <span class="way-hands tabular-nums" aria-hidden="true">{way.facts?.handsOnMinutes} min</span>
+  <span class="way-hands tabular-nums" aria-hidden="true"
+    >{say('ways.minutes', { minutes: way.facts?.handsOnMinutes })}</span
+  >
 </label>

@@ -1,3 +1,4 @@
+import { say } from '../../messages/say';
 import type { StoveState } from '../../api/client';
 import { keep, kept } from '../storage';
 
@@ -77,7 +78,7 @@ export class Alarms {
       this.#next = now + 20_000;
       this.#ring(due, fresh);
     }
-    document.title = due[0] ? `● ${due[0].text} · Bright Kettle` : `${state.title} · Bright Kettle`;
+    document.title = say('page.title', { view: due[0] ? `● ${due[0].text}` : state.title });
   }
 
   /** Heard: rings no more for this time. */
