@@ -11,8 +11,9 @@ export default defineConfig({
     svelteTesting(),
     // The page and what it needs to open stay on the phone; a cook is never answered from there.
     VitePWA({
-      registerType: 'autoUpdate',
-      injectRegister: 'script',
+      // A newer page waits until it is taken (lib/state/version.svelte.ts).
+      registerType: 'prompt',
+      injectRegister: false,
       includeAssets: ['bean.svg'],
       manifest: {
         name: 'Bright Kettle',
@@ -26,6 +27,7 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        clientsClaim: true,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         runtimeCaching: [

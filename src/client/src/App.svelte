@@ -5,6 +5,7 @@
   import PairForm from './lib/features/kitchen/PairForm.svelte';
   import { household } from './lib/state/kitchen.svelte';
   import { theme } from './lib/state/theme.svelte';
+  import { version } from './lib/state/version.svelte';
   import { p, route } from './router';
   import { say } from './lib/messages/say';
 
@@ -12,7 +13,12 @@
   const refreshEvery = 5 * 60_000;
   onMount(() => {
     void household.load();
-    const refresh = () => document.visibilityState === 'visible' && void household.refresh();
+    version.begin();
+    const refresh = () => {
+      if (document.visibilityState !== 'visible') return;
+      void household.refresh();
+      version.look();
+    };
     const timer = setInterval(refresh, refreshEvery);
     document.addEventListener('visibilitychange', refresh);
     return () => {
@@ -75,6 +81,12 @@
     </button>
   </div>
 </header>
+{#if version.newer}
+  <div class="no-print bg-info text-info-content flex items-center gap-4 px-4 py-2" role="status">
+    <p class="min-w-0 flex-1">{say('page.newer')}</p>
+    <button class="btn" onclick={() => version.take()}>{say('page.take_newer')}</button>
+  </div>
+{/if}
 <main id="main" class="mx-auto max-w-[1400px] px-4 py-4 sm:px-6">
   {#if household.kitchen.state === 'failed' && household.kitchen.problem.code === 'pair.needed'}
     <PairForm onpaired={() => household.load()} />

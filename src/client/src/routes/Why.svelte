@@ -72,7 +72,7 @@
   <section class="mt-5" aria-labelledby="found-title" aria-live="polite">
     {#if found.length}
       <h2 id="found-title" class="text-xl">{say('why.best')}</h2>
-      <div class="mt-2 grid gap-3">
+      <div class="dish mt-2">
         {#each found.slice(0, 6) as reason, i (reason.id)}<ReasonCard {reason} open={i === 0} />{/each}
       </div>
     {:else}
@@ -84,7 +84,7 @@
     {#each reasons.value.bySubject() as { subject, reasons: list } (subject)}
       <section class="mb-6 break-inside-avoid" aria-labelledby="subject-{subject}">
         <h2 id="subject-{subject}" class="text-xl">{say(`why.subject.${subject}`)}</h2>
-        <div class="mt-2 grid gap-2">
+        <div class="dish mt-2">
           {#each list as reason (reason.id)}<ReasonCard {reason} open={reason.id === meant} />{/each}
         </div>
       </section>

@@ -89,14 +89,14 @@ async function answer<T>(call: Promise<Reply<T>>): Promise<Answer<T>> {
       : { ok: false, problem: asProblem(error, response.status) };
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    return { ok: false, problem: unreachable };
+    return { ok: false, problem: unreachable() };
   }
 }
 
 /** An answer without a body. */
 async function bare(call: Promise<Reply<unknown>>): Promise<Answer<true>> {
   const { response, error } = await call.catch(() => ({ response: null, error: undefined }));
-  if (!response) return { ok: false, problem: unreachable };
+  if (!response) return { ok: false, problem: unreachable() };
   return response.ok ? { ok: true, value: true } : { ok: false, problem: asProblem(error, response.status) };
 }
 
@@ -128,7 +128,7 @@ async function lines(
     }
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    return { ok: false, problem: unreachable };
+    return { ok: false, problem: unreachable() };
   }
 }
 

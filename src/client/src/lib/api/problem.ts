@@ -11,13 +11,16 @@ export type Problem = Omit<components['schemas']['Problem'], 'type'> & {
   current?: unknown;
 };
 
-/** What is told when no answer comes at all. */
-export const unreachable: Problem = {
-  status: 0,
-  code: 'client.unreachable',
-  title: say('client.unreachable.title'),
-  detail: say('client.unreachable.detail'),
-};
+/** What is told when no answer comes at all. On the kettle's own machine the program has stopped; elsewhere the way to it may be missing. */
+export function unreachable(host = location.hostname, online = navigator.onLine): Problem {
+  const here = /^(localhost|127(\.\d+){3}|\[::1\])$/.test(host);
+  return {
+    status: 0,
+    code: 'client.unreachable',
+    title: here && online ? say('client.unreachable.title') : say('client.no_network.title'),
+    detail: here && online ? say('client.unreachable.detail') : say('client.no_network.detail'),
+  };
+}
 
 /** Reads whatever came instead of an answer as a problem. */
 export function asProblem(error: unknown, status: number): Problem {

@@ -8,6 +8,7 @@
     error?: string | null;
   };
   let { legend, name, options, value, onchange, error = null }: Props = $props();
+  const hint = $derived(options.find((o) => o.id === value)?.hint);
 </script>
 
 <fieldset>
@@ -15,8 +16,7 @@
   <div class="border-primary flex flex-wrap overflow-hidden rounded-[0.6rem] border-[1.5px]">
     {#each options as option (option.id)}
       <label
-        class="has-checked:bg-primary has-checked:text-primary-content has-focus-visible:ring-info flex-1 cursor-pointer px-1.5 py-2 text-center text-[0.95rem] leading-tight has-focus-visible:ring-3"
-        title={option.hint}
+        class="has-checked:bg-primary has-checked:text-primary-content choice flex-1 cursor-pointer px-1.5 py-2 text-center text-[0.95rem] leading-tight"
       >
         <input
           class="sr-only"
@@ -24,11 +24,20 @@
           {name}
           value={option.id}
           checked={option.id === value}
+          aria-describedby={option.id === value && hint ? `${name}-hint` : undefined}
           onchange={() => onchange(option.id)}
         />
         {option.name}
       </label>
     {/each}
   </div>
+  {#if hint}<p id="{name}-hint" class="mt-1 text-sm opacity-85">{hint}</p>{/if}
   {#if error}<p class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}
 </fieldset>
+
+<style>
+  .choice:has(:focus-visible) {
+    outline: 3px solid var(--color-info);
+    outline-offset: -3px;
+  }
+</style>

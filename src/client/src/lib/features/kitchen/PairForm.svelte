@@ -4,7 +4,8 @@
 
   type Props = { onpaired: () => void };
   let { onpaired }: Props = $props();
-  let code = $state('');
+  /** The picture code brings it along, behind the address's #: it is sent to nobody but by this form. */
+  let code = $state(new URLSearchParams(location.hash.slice(1)).get('code') ?? '');
   let name = $state('');
   let said = $state('');
   /** Dashes and blanks between the letters do not count. */

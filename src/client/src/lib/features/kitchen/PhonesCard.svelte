@@ -6,11 +6,16 @@
   import { say } from '../../messages/say';
   import Marked from '../../ui/Marked.svelte';
 
+  import CodePicture from './CodePicture.svelte';
+
   type Props = { zone: string };
   let { zone }: Props = $props();
   let pairing = $state.raw<Pairing | null>(null);
   let paired = $state.raw<Paired | null>(null);
   let problem = $state.raw<Problem | null>(null);
+
+  /** Address and code in one, for a camera. */
+  const link = $derived(pairing?.addresses[0] ? `${pairing.addresses[0]}/#code=${pairing.code}` : '');
 
   async function load() {
     const answer = await api.devices();
@@ -40,6 +45,12 @@
         <p class="display text-5xl tracking-[0.12em] tabular-nums" data-code>
           {pairing.code.slice(0, 4)}-{pairing.code.slice(4)}
         </p>
+        {#if link}
+          <div class="mt-3">
+            <CodePicture text={link} label={say('phones.picture')} />
+          </div>
+          <p class="mt-1 max-w-44 text-sm">{say('phones.picture_text')}</p>
+        {/if}
         <p class="mt-1 text-sm">{say('phones.until', { time: clock(pairing.until, zone) })}</p>
       </div>
       <ol class="list-decimal pl-5">

@@ -6,7 +6,7 @@
   import { onMount } from 'svelte';
   import { v7 as uuid } from 'uuid';
   import { api, type StoveState, type Trouble } from '../../api/client';
-  import { learnedFacts } from '../../format/stove';
+  import { learnedFacts, nowSentence } from '../../format/stove';
   import { clock, range } from '../../format/time';
   import { Alarms } from '../../state/stove/alarms.svelte';
   import { dueWords, type OtherPots } from '../../state/stove/others.svelte';
@@ -120,6 +120,10 @@
     <div class="mt-3"><PairForm onpaired={() => stove.pairedAnew()} /></div>
   </section>
 {/if}
+<!-- What is next is said when it changes; its countdown is not. -->
+<p class="sr-only" role="status">
+  {moment && !evening.setAsideFrom && !evening.after ? nowSentence(moment, evening, true) : ''}
+</p>
 <OtherPotsStrip {others} />
 <div class="mt-2 grid gap-4 lg:grid-cols-[minmax(0,1.9fr)_minmax(0,1fr)]">
   <div class="min-w-0">

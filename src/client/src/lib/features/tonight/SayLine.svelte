@@ -55,7 +55,6 @@
           <button
             type="button"
             class="px-2 py-1"
-            title={part.text}
             aria-label="{part.means ?? say('line.unread', { text: part.text })}. {say('line.change', {
               text: part.text,
             })}"

@@ -6,7 +6,7 @@
   let { reason, open = false }: Props = $props();
 </script>
 
-<details class="reason dish px-4" id={reason.id} {open}>
+<details class="reason border-base-300 border-t px-4 first:border-t-0" id={reason.id} {open}>
   <summary class="cursor-pointer py-3 text-lg font-semibold">{reason.title}</summary>
   <p class="max-w-prose">{reason.text}</p>
   {#if reason.others}
