@@ -101,7 +101,7 @@ app.UseStatusCodePages(StatusProblems.Answer);
 app.UseResponseCompression();
 app.Use(Utf8Only.Check);
 app.UseMiddleware<PairedOnly>();
-app.Use(SpokenUnits.Choose);
+app.Use(SpokenWords.Choose);
 app.Use(PageAddresses.Answer);
 app.UseRouting();
 app.MapOpenApi();

@@ -13,7 +13,7 @@ const layer = (files, ...forbidden) => ({
 });
 
 export default ts.config(
-  { ignores: ['node_modules', 'src/lib/api/schema.d.ts', 'src/lib/messages/messages.g.ts'] },
+  { ignores: ['node_modules', 'src/lib/api/schema.d.ts', 'src/lib/messages/**/*.g.ts'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...svelte.configs.recommended,

@@ -27,6 +27,8 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        // The pseudo-language is for trying, not for a phone's store.
+        globIgnores: ['**/xx.g-*.js'],
         clientsClaim: true,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
@@ -40,7 +42,12 @@ export default defineConfig({
       },
     }),
   ],
-  build: { outDir: '../BrightKettle.Server/wwwroot', emptyOutDir: true, assetsInlineLimit: 0 },
+  build: {
+    outDir: '../BrightKettle.Server/wwwroot',
+    emptyOutDir: true,
+    assetsInlineLimit: 0,
+    target: 'es2022',
+  },
   server: { port: 5271, proxy: { '/api': 'http://127.0.0.1:5270' } },
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
 });

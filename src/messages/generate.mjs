@@ -1,7 +1,7 @@
 // Makes typed message functions of the catalogues, for the page (messages.g.ts) and for the server (Messages.g.cs), so that a
 // missing key or fact does not compile. Run by the builds of both; a key that nobody uses fails it.
 //
-//   node src/messages/generate.mjs ts  FILE     writes the page's module
+//   node src/messages/generate.mjs ts  FILE     writes the page's module, and beside it one for each other language
 //   node src/messages/generate.mjs cs  FILE     writes the server's class
 //   node src/messages/generate.mjs use FOLDER…  fails when a key is used in none of the folders
 //
@@ -17,7 +17,13 @@ import { fileURLToPath } from 'node:url';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const { parse, TYPE } = createRequire(join(here, '../client/package.json'))('@formatjs/icu-messageformat-parser');
-const language = 'en';
+const english = 'en';
+/** English lengthened and accented: what is not in it comes from no catalogue, and what is cut off would be in German too. */
+const pseudo = 'xx';
+const others = [
+  ...readdirSync(here).filter((f) => f !== english && statSync(join(here, f)).isDirectory()),
+  pseudo,
+];
 
 /** Catalogues whose sentences the server alone says. */
 const serverAlone = ['problems.json', 'refusals.json', 'start.json'];
@@ -81,32 +87,44 @@ function figure(e) {
   return [name, o.minimumFractionDigits ?? 0, o.maximumFractionDigits ?? 0];
 }
 
+const accents = { a: 'áá', e: 'éé', i: 'í', o: 'óó', u: 'úú', y: 'ý', c: 'ç', n: 'ñ', s: 'š', t: 'ţ', l: 'ļ', r: 'ŕ', g: 'ğ', d: 'đ', h: 'ĥ', k: 'ķ', z: 'ž', w: 'ŵ', b: 'ƀ', f: 'ƒ', m: 'ɱ', p: 'þ', j: 'ĵ', v: 'ṽ', x: 'ẋ', q: 'ɋ' };
+const accented = (text) =>
+  text.replace(/[a-z]/gi, (c) => {
+    const to = accents[c.toLowerCase()];
+    return c === c.toLowerCase() ? to : to[0].toUpperCase() + to.slice(1);
+  });
+/** How a text of the catalogue is written: as it stands, or in the pseudo-language. */
+let voice = (text) => text;
+
 const pascal = (key) => key.split(/[._]/).map((w) => w[0].toUpperCase() + w.slice(1)).join('');
 
 const ts = {
-  text: (s) => JSON.stringify(s),
+  text: (s) => JSON.stringify(voice(s)),
   fact: (n) => `text(f.${n})`,
   figure: (n, [name, least, most]) => `figures.${name}(f.${n} ?? 0${least || most ? `, ${least}, ${most}` : ''})`,
   written: (name, value) => `figures.${name}(${value})`,
   count: (n) => `figures.number(f.${n} ?? 0)`,
   join: (parts) => (parts.length === 0 ? '""' : parts.join(' + ')),
   select: (n, cases, other) => `pick(f.${n}, { ${cases.map(([k, v]) => `${JSON.stringify(k)}: ${v}`).join(', ')} }, ${other})`,
-  plural: (n, exact, one, other) =>
-    `(${[...exact.map(([k, v]) => `(f.${n} ?? 0) === ${k} ? ${v} : `), one === null ? '' : `(f.${n} ?? 0) === 1 ? ${one} : `].join('')}${other})`,
+  plural: (n, cases, other) => `count(f.${n} ?? 0, { ${cases.map(([k, v]) => `${JSON.stringify(k)}: ${v}`).join(', ')} }, ${other})`,
   capital: (s) => `capital(${s})`,
 };
 
 const keyword = (n) => (['in', 'is', 'to', 'for', 'out', 'base'].includes(n) ? `@${n}` : n);
 const cs = {
-  text: (s) => JSON.stringify(s),
+  text: (s) => JSON.stringify(voice(s)),
   fact: (n) => `(${keyword(n)} ?? string.Empty)`,
   figure: (n, [name, least, most]) => `Figures.${pascal(name)}(${keyword(n)} ?? 0${least || most ? `, ${least}, ${most}` : ''})`,
   written: (name, value) => `Figures.${pascal(name)}(${value})`,
   count: (n) => `Figures.Number(${keyword(n)} ?? 0)`,
   join: (parts) => (parts.length === 0 ? 'string.Empty' : parts.join(' + ')),
   select: (n, cases, other) => `((${keyword(n)} ?? "none") switch { ${cases.map(([k, v]) => `${JSON.stringify(k)} => ${v}, `).join('')}_ => ${other} })`,
-  plural: (n, exact, one, other) =>
-    `((${keyword(n)} ?? 0) switch { ${[...exact, ...(one === null ? [] : [['1', one]])].map(([k, v]) => `${k}d => ${v}, `).join('')}_ => ${other} })`,
+  plural: (n, cases, other) => {
+    const exact = cases.filter(([k]) => k.startsWith('=')).map(([k, v]) => `${k.slice(1)}d => ${v}, `);
+    const named = cases.filter(([k]) => !k.startsWith('=')).map(([k, v]) => `${JSON.stringify(k)} => ${v}, `);
+    const rest = named.length ? `Plurals.Of(${keyword(n)} ?? 0) switch { ${named.join('')}_ => ${other} }` : other;
+    return `((${keyword(n)} ?? 0) switch { ${exact.join('')}_ => ${rest} })`;
+  },
   capital: (s) => `Figures.Capital(${s})`,
 };
 
@@ -143,9 +161,8 @@ function say(ast, side, counted = null) {
         return side.select(e.value, Object.entries(rest).map(([k, o]) => [k, say(o.value, side, counted)]), say(other.value, side, counted));
       }
       case TYPE.plural: {
-        const exact = Object.entries(e.options).filter(([k]) => k.startsWith('=')).map(([k, o]) => [k.slice(1), say(o.value, side, e.value)]);
-        const one = e.options.one && !e.options['=1'] ? say(e.options.one.value, side, e.value) : null;
-        return side.plural(e.value, exact, one, say(e.options.other.value, side, e.value));
+        const { other, ...rest } = e.options;
+        return side.plural(e.value, Object.entries(rest).map(([k, o]) => [k, say(o.value, side, e.value)]), say(other.value, side, e.value));
       }
     }
   });
@@ -161,20 +178,64 @@ const whole = (key, ast, side) => {
   return startsWithFact(ast) ? side.capital(say(ast, side)) : say(ast, side);
 };
 
-function writeTs(all) {
+/** Another language's messages: every sentence of the English ones, with the same facts. */
+function translated(language, all) {
+  if (language === pseudo) return all;
+  const own = read(join(here, language));
+  for (const key of own.keys()) if (!known.has(key)) fail(`${language} says ${key}, which English does not`);
+  return new Map(
+    [...all].map(([key, ast]) => {
+      const said = own.get(key) ?? fail(`${language} does not say ${key}`);
+      const facts = (a) => JSON.stringify([...factsOf(a)].sort());
+      // A sentence may leave a fact out, but takes no other.
+      for (const [name, kind] of factsOf(said)) if (factsOf(ast).get(name) !== kind) fail(`${language}: ${key} has no fact ${name} (${facts(ast)})`);
+      return [key, said];
+    }),
+  );
+}
+
+/** Written in another language's voice. */
+function inLanguage(language, write) {
+  voice = language === pseudo ? accented : (text) => text;
+  const written = write();
+  voice = (text) => text;
+  return written;
+}
+
+function functionsTs(all, facts) {
   const type = { text: 'string | null | undefined', word: 'string | null | undefined', figure: 'number | null | undefined' };
-  const lines = [...all].map(([key, ast]) => {
-    const facts = [...factsOf(ast)];
-    const params = facts.length === 0 ? '()' : `(f: { ${facts.map(([n, k]) => `${n}: ${type[k]}`).join('; ')} })`;
+  return [...all].map(([key, ast]) => {
+    const list = [...factsOf(facts.get(key))];
+    const params = list.length === 0 ? '()' : `(f: { ${list.map(([n, k]) => `${n}: ${type[k]}`).join('; ')} })`;
     return `  ${JSON.stringify(key)}: ${params} => ${whole(key, ast, ts)},`;
   });
+}
+
+function writeOtherTs(language, all) {
   return [
     '// Made from src/messages by generate.mjs: change the catalogue, not this file.',
-    "import { capital, figures, pick, text } from './figures';",
+    "import type * as Figures from '../figures';",
+    "import type { Messages } from '../messages.g';",
+    '',
+    '// How figures are written is handed in: a chunk of its own that waits for nothing of the page.',
+    'export const messages = ({ capital, count, figures, pick, text }: typeof Figures): Messages => ({',
+    ...inLanguage(language, () => functionsTs(translated(language, all), all)),
+    '});',
+    '',
+  ].join('\n');
+}
+
+function writeTs(all) {
+  const lines = functionsTs(all, all);
+  return [
+    '// Made from src/messages by generate.mjs: change the catalogue, not this file.',
+    "import { capital, count, figures, pick, text } from './figures';",
     '',
     'export const messages = {',
     ...lines,
     '};',
+    'export type Messages = typeof messages;',
+    '',
     '',
     '/** Facts that every message can be tried with. */',
     `export const samples: Record<keyof typeof messages, Record<string, string | number>[]> = ${JSON.stringify(Object.fromEntries([...all].map(([k, ast]) => [k, samplesOf(ast)])), null, 2)};`,
@@ -183,11 +244,14 @@ function writeTs(all) {
 }
 
 function writeCs(all) {
+  const spoken = new Map(others.map((l) => [l, translated(l, all)]));
   const type = { text: 'string?', word: 'string?', figure: 'double?' };
   const argument = { text: (n) => `f.Text("${n}")`, word: (n) => `f.Text("${n}")`, figure: (n) => `f.Figure("${n}")` };
   const methods = [...all].map(([key, ast]) => {
     const facts = [...factsOf(ast)];
-    return `    /// <summary>${key}</summary>\n    public static string ${pascal(key)}(${facts.map(([n, k]) => `${type[k]} ${keyword(n)}`).join(', ')}) => ${whole(key, ast, cs)};\n`;
+    const body = whole(key, ast, cs);
+    const rest = others.map((l) => `"${l}" => ${inLanguage(l, () => whole(key, spoken.get(l).get(key), cs))}, `).join('');
+    return `    /// <summary>${key}</summary>\n    public static string ${pascal(key)}(${facts.map(([n, k]) => `${type[k]} ${keyword(n)}`).join(', ')}) => SpokenLanguage.Current switch { ${rest}_ => ${body} };\n`;
   });
   const cases = [...all].map(([key, ast]) => `        ["${key}"] = f => ${pascal(key)}(${[...factsOf(ast)].map(([n, k]) => argument[k](n)).join(', ')}),`);
   return [
@@ -199,6 +263,9 @@ function writeCs(all) {
     'public static partial class Messages',
     '{',
     methods.join('\n'),
+    '    /// <summary>Languages that this server can say everything in.</summary>',
+    `    public static readonly string[] Languages = [${[english, ...others].map((l) => JSON.stringify(l)).join(', ')}];`,
+    '',
     '    private static readonly System.Collections.Generic.Dictionary<string, System.Func<MessageFacts, string>> ByKey = new()',
     '    {',
     ...cases,
@@ -248,11 +315,28 @@ function unused(all, folders) {
 }
 
 const [what, ...rest] = process.argv.slice(2);
-const all = read(join(here, language), what === 'ts' ? serverAlone : []);
+const known = read(join(here, english));
+const all = what === 'ts' ? read(join(here, english), serverAlone) : known;
 if (what === 'use') {
   const idle = unused(all, rest);
   if (idle.length > 0) fail(`nobody says ${idle.join(', ')}`);
 } else {
-  mkdirSync(dirname(rest[0]), { recursive: true });
+  const folder = dirname(rest[0]);
+  mkdirSync(folder, { recursive: true });
   writeFileSync(rest[0], what === 'ts' ? writeTs(all) : writeCs(all));
+  if (what === 'ts') {
+    mkdirSync(join(folder, 'languages'), { recursive: true });
+    writeFileSync(
+      join(folder, 'languages', 'others.g.ts'),
+      [
+        '// Made by src/messages/generate.mjs.',
+        '/** Languages beside English; each comes when it is asked for. */',
+        'export const others = {',
+        ...others.map((l) => `  ${l}: () => import('./${l}.g'),`),
+        '};',
+        '',
+      ].join('\n'),
+    );
+    for (const l of others) writeFileSync(join(folder, 'languages', `${l}.g.ts`), writeOtherTs(l, all));
+  }
 }

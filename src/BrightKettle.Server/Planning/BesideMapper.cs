@@ -40,7 +40,7 @@ public static class BesideMapper
                     ClosedSet.Word(c.Kind),
                     c.With.Id,
                     NameOf(c, plan),
-                    c.TheirStep is { } theirs ? HandsPlanner.NameOf(theirs) : null,
+                    c.TheirStep is { } theirs ? HandWords.Of(theirs) : null,
                     c.From.ToDateTimeOffset(),
                     c.To.ToDateTimeOffset()
                 )),
@@ -55,7 +55,7 @@ public static class BesideMapper
         {
             ClashKind.Pot => VesselNames.Of(vessels.First(v => v.Vessel.Id == clash.Id).Vessel),
             ClashKind.Burner => vessels.First(v => v.Burner.Id == clash.Id).Burner.Name,
-            _ => HandsPlanner.NameOf(clash.Id),
+            _ => HandWords.Of(clash.Id),
         };
     }
 }

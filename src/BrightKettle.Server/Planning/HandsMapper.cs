@@ -14,19 +14,28 @@ public static class HandsMapper
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(hands);
         return new(
-            [.. hands.Visits.Select(v => new HandDto(v.Mark, v.Name, v.From.ToDateTimeOffset(), v.To.ToDateTimeOffset(), true, false))],
+            [
+                .. hands.Visits.Select(v => new HandDto(
+                    v.Mark,
+                    HandWords.Of(v.Mark),
+                    v.From.ToDateTimeOffset(),
+                    v.To.ToDateTimeOffset(),
+                    true,
+                    false
+                )),
+            ],
             [
                 .. hands.Tasks.Select(t => new HandDto(
                     t.Task.Id,
-                    t.Task.Name,
+                    HandWords.Of(t.Task),
                     t.From.ToDateTimeOffset(),
                     t.To.ToDateTimeOffset(),
                     t.Task.Attended,
                     t.Task.Burner
                 )),
             ],
-            [.. hands.Unplaced.Select(t => t.Name)],
-            [.. hands.DayBefore.Select(t => t.Name)],
+            [.. hands.Unplaced.Select(HandWords.Of)],
+            [.. hands.DayBefore.Select(HandWords.Of)],
             Flames(plan),
             Math.Round(hands.InWaits),
             Math.Round(hands.Outside),

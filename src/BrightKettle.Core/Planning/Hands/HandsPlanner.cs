@@ -49,9 +49,6 @@ public static class HandsPlanner
         );
     }
 
-    /// <summary>What a moment at the stove is called.</summary>
-    public static string NameOf(string stepId) => HandsTable.Visits[stepId].Name;
-
     /// <summary>Moments at the stove from the reference pot; looks are repeated until eight pots in ten are ready. Those that follow each
     /// other at once are one.</summary>
     private static List<Visit> Visits(Plan plan)
@@ -70,14 +67,14 @@ public static class HandsPlanner
                 var first = when.NotBefore ?? Instant.Max(m.Early, plan.Forecast.Find(StepIds.Opened)?.Reference ?? m.Early);
                 for (var at = first; at <= m.Late; at += look.Again)
                 {
-                    list.Add(new(m.StepId, row.Name, at, at + Duration.FromMinutes(row.Minutes)));
+                    list.Add(new(m.StepId, at, at + Duration.FromMinutes(row.Minutes)));
                 }
 
                 continue;
             }
 
             var (from, to) = row.Span(m.Reference, plan.Cook.Actions[m.Action].Trigger);
-            list.Add(new(m.StepId, row.Name, from, to));
+            list.Add(new(m.StepId, from, to));
         }
 
         return Apart([.. list.OrderBy(v => v.From)]);
@@ -104,7 +101,6 @@ public static class HandsPlanner
         {
             foreach (var (grams, due, what) in Wanted(plan, row))
             {
-                var told = what is null ? row.Name : $"{what}, {char.ToLowerInvariant(row.Name[0])}{row.Name[1..]}";
                 var batches = row.BatchGrams > 0 ? Math.Max(1, (int)Math.Ceiling(grams / row.BatchGrams)) : 1;
                 var latest = due - Duration.FromMinutes(row.Gap);
                 var earliest = Instant.Max(
@@ -114,17 +110,19 @@ public static class HandsPlanner
                 for (var k = 0; k < batches; k++)
                 {
                     var minutes = Math.Ceiling(row.Minutes + (row.MinutesPer100 * grams / 100));
-                    var name = batches > 1 ? $"{told}, batch {k + 1} of {batches}" : told;
                     yield return (
                         new(
                             batches > 1 ? $"{row.Id}_{k + 1}" : row.Id,
-                            name,
+                            row.Id,
                             Duration.FromMinutes(minutes),
                             row.Attended,
                             row.Burner,
                             earliest,
                             latest,
-                            row.After
+                            row.After,
+                            what,
+                            k + 1,
+                            batches
                         ),
                         row.DayBefore
                     );

@@ -5,7 +5,7 @@ using NodaTime;
 namespace BrightKettle.Core.Planning.Hands;
 
 /// <summary>A moment at the stove and how long it takes a practised hand (minutes, confidence C: watched, not measured).</summary>
-internal sealed record VisitRow(string Mark, double Minutes, string Name)
+internal sealed record VisitRow(string Mark, double Minutes)
 {
     /// <summary>When hands are busy with it. What is done at a set minute is begun so that it is done then; what waits for an event, and
     /// the table, is begun when it comes.</summary>
@@ -26,7 +26,6 @@ internal sealed record VisitRow(string Mark, double Minutes, string Name)
 /// <param name="Within">And starts at most this many minutes before; 0 for any time.</param>
 internal sealed record TaskRow(
     string Id,
-    string Name,
     string For,
     double Minutes,
     bool Attended,

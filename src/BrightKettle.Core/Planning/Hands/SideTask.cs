@@ -3,6 +3,10 @@ using NodaTime;
 namespace BrightKettle.Core.Planning.Hands;
 
 /// <summary>Something to be done beside the pot.</summary>
+/// <param name="Kind">What is done: its id in the table of tasks.</param>
+/// <param name="What">What it is done to, where the task does not say it.</param>
+/// <param name="Batch">Which of its batches this is, from 1.</param>
+/// <param name="Batches">In how many it is done.</param>
 /// <param name="Length">Whole minutes, at least one.</param>
 /// <param name="Attended">It needs the cook's hands all the time.</param>
 /// <param name="Burner">It needs a burner of its own.</param>
@@ -11,13 +15,16 @@ namespace BrightKettle.Core.Planning.Hands;
 /// <param name="After">Id of the task that must be over first; null for none.</param>
 public sealed record SideTask(
     string Id,
-    string Name,
+    string Kind,
     Duration Length,
     bool Attended,
     bool Burner,
     Instant Earliest,
     Instant Latest,
-    string? After
+    string? After,
+    string? What = null,
+    int Batch = 1,
+    int Batches = 1
 );
 
 /// <summary>A side task with its minute.</summary>
@@ -27,7 +34,7 @@ public sealed record PlacedTask(SideTask Task, Instant From)
 }
 
 /// <summary>A moment at the stove that is not moved.</summary>
-public sealed record Visit(string Mark, string Name, Instant From, Instant To);
+public sealed record Visit(string Mark, Instant From, Instant To);
 
 /// <summary>What the cook's two hands do.</summary>
 /// <param name="Unplaced">Tasks for which there is no minute: they are done ahead or by somebody else.</param>

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
+import { language } from '../messages/language';
 import { asProblem, unreachable, type Problem } from './problem';
 
 type Schemas = components['schemas'];
@@ -74,7 +75,9 @@ export type PracticeInside = Schemas['PracticeInsideDto'];
 export type PracticeEnding = Schemas['PracticeEndingDto'];
 export type BagDinner = Schemas['BagDinnerDto'];
 
-const http = createClient<paths>();
+/** The kettle says its own sentences in the language of the page. */
+const spoken = { 'accept-language': language };
+const http = createClient<paths>({ headers: spoken });
 
 /** An answer or the reason why there is none; never throws, but for an abort. */
 export type Answer<T> = { ok: true; value: T } | { ok: false; problem: Problem };
@@ -109,7 +112,7 @@ async function lines(
   try {
     const response = await fetch('/api/ways/stream', {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', ...spoken },
       body: JSON.stringify(body),
       signal,
     });

@@ -1,6 +1,6 @@
 import { figures, grams, millilitres } from '../messages/figures';
+import { say } from '../messages/say';
 import { units } from '../messages/units.svelte';
-import { usCentimetres } from '../messages/usFigures';
 
 export { grams, millilitres };
 
@@ -9,15 +9,14 @@ const quarters = ['', '¼', '½', '¾'];
 /** Cups to the nearest quarter: `1½ cups`; `under ¼ cup` when there is less. */
 export function cups(value: number): string {
   const whole = Math.round(value * 4);
-  if (whole === 0) return 'under ¼ cup';
+  if (whole === 0) return say('amount.under_quarter');
   const text = `${Math.floor(whole / 4) || ''}${quarters[whole % 4]}`;
-  return `${text} ${whole > 4 ? 'cups' : 'cup'}`;
+  return say(whole > 4 ? 'amount.of_cups' : 'amount.of_cup', { cups: text });
 }
 
 /** `0.9 cm over` or `1.2 cm under`: liquid against the top of the bed. */
 export function overBed(cm: number): string {
-  const far = units.us ? usCentimetres(Math.abs(cm)) : `${Math.abs(cm).toFixed(1)} cm`;
-  return `${far} ${cm >= 0 ? 'over' : 'under'}`;
+  return say(cm >= 0 ? 'amount.over' : 'amount.under', { far: figures.centimetres(Math.abs(cm), 1, 1) });
 }
 
 /** `98 °C`, or `208 °F`. */
@@ -28,4 +27,7 @@ export const centimetres = (cm: number): string => figures.centimetres(cm, 0, 1)
 
 /** `340 to 480 mL`, or `1½ cups to 2 cups`. */
 export const millilitresBetween = (low: number, high: number): string =>
-  `${units.us || high >= 1000 ? millilitres(low) : Math.round(low)} to ${millilitres(high)}`;
+  say('time.range', {
+    from: units.us || high >= 1000 ? millilitres(low) : String(Math.round(low)),
+    to: millilitres(high),
+  });

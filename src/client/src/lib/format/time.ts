@@ -1,6 +1,9 @@
+import { locale } from '../messages/language';
+import { say } from '../messages/say';
+
 /** `18:07` on the kitchen's clock. */
 export const clock = (iso: string, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', {
+  new Intl.DateTimeFormat(locale, {
     hour: '2-digit',
     minute: '2-digit',
     hourCycle: 'h23',
@@ -27,13 +30,11 @@ export const addDays = (day: string, count: number): string =>
 /** `today`, `tomorrow`, `Friday`, or `12 December` from a week on. */
 export function dayName(day: string, today: string): string {
   const days = daysBetween(today, day);
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
+  if (Math.abs(days) <= 1) return say(days === 0 ? 'day.today' : days > 0 ? 'day.tomorrow' : 'day.yesterday');
   const date = new Date(`${day}T12:00Z`);
   return days > 1 && days < 7
-    ? new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' }).format(date)
-    : new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date);
+    ? new Intl.DateTimeFormat(locale, { weekday: 'long', timeZone: 'UTC' }).format(date)
+    : new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(date);
 }
 
 /** Minutes from one instant to another, rounded. */
@@ -43,7 +44,7 @@ export const minutesBetween = (from: string, to: string): number =>
 /** `18:07`, or `17:12 to 18:07` when early and late are over a minute apart. */
 export function range(early: string, late: string, zone: string): string {
   const [a, b] = [clock(early, zone), clock(late, zone)];
-  return a === b || minutesBetween(early, late) <= 1 ? b : `${a} to ${b}`;
+  return a === b || minutesBetween(early, late) <= 1 ? b : say('time.range', { from: a, to: b });
 }
 
 /** A time as people type it: `19:00`, `1900`, `19`, `7 pm`, `7.30pm` → `19:00`, …; null when it is none. */

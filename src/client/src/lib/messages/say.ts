@@ -1,8 +1,8 @@
-import { messages } from './messages.g';
+import type { Messages } from './messages.g';
+import { messages } from './tongue';
 
-export type MessageKey = keyof typeof messages;
+export type MessageKey = keyof Messages;
 
-type Messages = typeof messages;
 type Each<K extends MessageKey> = K extends unknown
   ? Parameters<Messages[K]> extends [infer F]
     ? F

@@ -4,13 +4,14 @@ using BrightKettle.Server.Messages;
 
 namespace BrightKettle.Server.Hosting;
 
-/// <summary>Every sentence of a request is said in the household's units.</summary>
-internal static class SpokenUnits
+/// <summary>Every sentence of a request is said in the language that was asked for and in the household's units.</summary>
+internal static class SpokenWords
 {
     public static async Task Choose(HttpContext http, RequestDelegate next)
     {
         if (http.Request.Path.StartsWithSegments("/api"))
         {
+            SpokenLanguage.Current = SpokenLanguage.Of(http.Request.Headers.AcceptLanguage);
             var services = http.RequestServices;
             Figures.Us = await services
                 .GetRequiredService<HouseUnits>()
