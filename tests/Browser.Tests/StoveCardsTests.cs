@@ -120,7 +120,7 @@ public sealed class StoveCardsTests
             Tap(k, "Done", "Wait until the pin is down");
             k.Clock.SetUtcNow(k.Clock.GetUtcNow().AddMinutes(9));
             Tap(k, "The pin is down", "Taste the pulses");
-            Tap(k, "nearly: a speck", "lock");
+            Tap(k, "a speck of chalk left", "lock");
             Assert.Contains(
                 "chose look and lock",
                 k.Find(By.XPath("//details[contains(.,'What was told')]"))

@@ -115,7 +115,7 @@ public sealed class StoveTests
                 var table = hand.Table();
                 hand.GoTo(join);
                 k.Press("By feel instead");
-                hand.Tap(due == "nearly_a_speck" ? "chalky in the middle" : "nearly: a speck");
+                hand.Tap(due == "nearly_a_speck" ? "chalky in the middle" : "a speck of chalk left");
                 Assert.True(hand.Due("join") > join.AddMinutes(2), $"{hand.Due("join")} {join}");
                 Assert.True(hand.Table() > table.AddMinutes(2));
                 Assert.Contains("more: table about", k.Text("[data-changes]"), StringComparison.Ordinal);

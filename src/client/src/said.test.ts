@@ -34,6 +34,7 @@ const plain = new Set([
   'Notification',
   'Problem',
   'cm',
+  'fl oz',
   '(pointer: coarse)',
   '(prefers-color-scheme: dark)',
   'color-mix(in oklab,',

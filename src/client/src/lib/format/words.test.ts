@@ -288,7 +288,7 @@ describe('felt states', () => {
   });
   it('says whether a look or the clock decides', () => {
     expect(joinSentence({ joiner: 'rice', waitFor: 'nearly_a_speck' } as Join)).toBe(
-      'Rice in when they are “nearly: a speck”',
+      'Rice in at “a speck of chalk left”',
     );
     expect(joinSentence({ joiner: 'pulse', waitFor: null } as Join)).toBe('Pulses in by the clock');
   });

@@ -5,6 +5,9 @@
   import { say } from '../../messages/say';
   import { household } from '../../state/kitchen.svelte';
   import Choice from '../../ui/Choice.svelte';
+  import MeasureField from '../../ui/MeasureField.svelte';
+  import { unitOf } from '../../ui/measure';
+  import { units } from '../../messages/units.svelte';
 
   type Props = { kitchen: Kitchen };
   let { kitchen }: Props = $props();
@@ -37,9 +40,10 @@
     }));
 
   /** As the browser's own country has them. */
-  const units = ['US', 'LR', 'MM'].includes(new Intl.Locale(navigator.language).region ?? '')
+  const guess = ['US', 'LR', 'MM'].includes(new Intl.Locale(navigator.language).region ?? '')
     ? 'us'
     : 'metric';
+  units.us = guess === 'us';
 
   async function send(skip: boolean) {
     busy = true;
@@ -52,7 +56,7 @@
             cupMillilitres: null,
             burners: null,
             cookers: null,
-            units,
+            units: guess,
           }
         : {
             zone,
@@ -61,7 +65,7 @@
             cupMillilitres: null,
             burners: hob(Number(burners)),
             cookers: cookers.map((kind) => ({ kind, name: say(`cooker.${kind}`) })),
-            units,
+            units: guess,
           },
     );
     busy = false;
@@ -118,9 +122,9 @@
         </select></label
       >
       <label class="mt-2 block text-sm font-semibold"
-        >{say('first.altitude')}<input
+        >{say('first.altitude', { unit: unitOf('metres', units.us) })}<MeasureField
+          of="metres"
           class="input w-full text-base font-normal"
-          type="number"
           bind:value={altitude}
           aria-invalid={fault('altitudeMetres') ? true : undefined}
         />

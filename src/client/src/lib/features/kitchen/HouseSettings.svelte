@@ -5,6 +5,9 @@
   import { saltName, saltIds } from '../../format/words';
   import { say } from '../../messages/say';
   import { household } from '../../state/kitchen.svelte';
+  import MeasureField from '../../ui/MeasureField.svelte';
+  import { unitOf } from '../../ui/measure';
+  import { units } from '../../messages/units.svelte';
 
   type Props = { kitchen: Kitchen };
   let { kitchen }: Props = $props();
@@ -58,16 +61,20 @@
   <h2 class="text-xl">{say('house.title')}</h2>
   <div class="mt-2 grid gap-4 sm:grid-cols-2 lg:grid-cols-4">
     <label class="text-sm font-semibold"
-      >{say('house.altitude')}<input
+      >{say('house.altitude', { unit: unitOf('metres', units.us) })}<MeasureField
+        of="metres"
         class="input w-full text-base"
-        type="number"
         bind:value={form.altitudeMetres}
       />
       {#if fault('altitudeMetres')}<span class="text-error block" role="alert">{fault('altitudeMetres')}</span
         >{/if}
     </label>
     <label class="text-sm font-semibold"
-      >{say('house.room')}<input class="input w-full text-base" type="number" bind:value={form.roomCelsius} />
+      >{say('house.room', { unit: unitOf('celsius', units.us) })}<MeasureField
+        of="celsius"
+        class="input w-full text-base"
+        bind:value={form.roomCelsius}
+      />
       {#if fault('roomCelsius')}<span class="text-error block" role="alert">{fault('roomCelsius')}</span>{/if}
     </label>
     <label class="text-sm font-semibold"

@@ -4,6 +4,9 @@
   import { say } from '../../messages/say';
   import InUse from './InUse.svelte';
   import { household } from '../../state/kitchen.svelte';
+  import MeasureField from '../../ui/MeasureField.svelte';
+  import { unitOf } from '../../ui/measure';
+  import { units } from '../../messages/units.svelte';
 
   type Props = {
     /** The pot, or null for a new one. */
@@ -89,10 +92,9 @@
       >
       {#if fault('name')}<p class="text-error text-sm" role="alert">{fault('name')}</p>{/if}
       <label class="text-sm font-semibold"
-        >{say('kitchen.width')}<input
+        >{say('kitchen.width', { unit: unitOf('centimetres', units.us) })}<MeasureField
+          of="centimetres"
           class="input w-full text-base font-normal"
-          type="number"
-          step="0.5"
           bind:value={diameter}
         /></label
       >
@@ -100,10 +102,9 @@
           {fault('diameterCentimetres')}
         </p>{/if}
       <label class="text-sm font-semibold"
-        >{say('kitchen.brim')}<input
+        >{say('kitchen.brim', { unit: unitOf('litres', units.us) })}<MeasureField
+          of="litres"
           class="input w-full text-base font-normal"
-          type="number"
-          step="0.1"
           bind:value={litres}
         /></label
       >

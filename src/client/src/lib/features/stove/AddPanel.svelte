@@ -3,6 +3,9 @@
   import { api, type Extra, type StoveState } from '../../api/client';
   import { say } from '../../messages/say';
   import type { Stove } from '../../state/stove/stove.svelte';
+  import MeasureField from '../../ui/MeasureField.svelte';
+  import { unitOf } from '../../ui/measure';
+  import { units } from '../../messages/units.svelte';
 
   type Props = { stove: Stove; evening: StoveState; onclose: () => void; onmove: () => void };
   let { stove, evening, onclose, onmove }: Props = $props();
@@ -62,7 +65,13 @@
           >{say('add.water.amount', { millilitres: ml })}</button
         >
       {/each}
-      <FigureField min="5" label={say('add.water.label')} placeholder={say('join.unit')} bind:value={water} />
+      <MeasureField
+        of="millilitres"
+        class="input h-14 w-28 text-xl"
+        label={say('add.water.label', { unit: unitOf('millilitres', units.us) })}
+        placeholder={unitOf('millilitres', units.us)}
+        bind:value={water}
+      />
       <button class="btn stove-btn" disabled={!water} onclick={() => water && top(water)}
         >{say('add.water.add')}</button
       >
@@ -79,8 +88,13 @@
         <FigureField width="w-20" min="1" max="50" label={say('add.extra.pieces')} bind:value={pieces} />
         <span class="text-lg">{say('add.extra.out')}</span>
       {:else}
-        <FigureField min="0" step="0.5" label={say('add.extra.grams')} placeholder="g" bind:value={weight} />
-        <span class="text-lg">g</span>
+        <MeasureField
+          of="grams"
+          class="input h-14 w-28 text-xl"
+          label={say('add.extra.grams', { unit: unitOf('grams', units.us) })}
+          placeholder={unitOf('grams', units.us)}
+          bind:value={weight}
+        />
         <label class="flex items-center gap-2 text-lg">
           {say('add.extra.half')}
           <FigureField width="w-20" min="1" max="600" label={say('add.extra.rest')} bind:value={rest} />
@@ -110,10 +124,11 @@
   <fieldset class="mt-4">
     <legend class="text-lg font-semibold">{say('add.measured')}</legend>
     <div class="mt-1 flex flex-wrap items-center gap-2">
-      <FigureField
-        step="0.1"
-        label={say('add.level.label')}
-        placeholder={say('add.level.hint')}
+      <MeasureField
+        of="centimetres"
+        class="input h-14 w-28 text-xl"
+        label={say('add.level.label', { unit: unitOf('centimetres', units.us) })}
+        placeholder={say('add.level.hint', { unit: unitOf('centimetres', units.us) })}
         bind:value={level}
       />
       <button
@@ -124,7 +139,13 @@
           onclose();
         }}>{say('add.level')}</button
       >
-      <FigureField step="0.5" label={say('add.probe.label')} placeholder="°C" bind:value={probe} />
+      <MeasureField
+        of="celsius"
+        class="input h-14 w-28 text-xl"
+        label={say('add.probe.label', { unit: unitOf('celsius', units.us) })}
+        placeholder={unitOf('celsius', units.us)}
+        bind:value={probe}
+      />
       <button
         class="btn stove-btn"
         disabled={probe === null}

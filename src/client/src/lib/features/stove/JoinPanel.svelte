@@ -7,6 +7,9 @@
   import EarlierPicker from './EarlierPicker.svelte';
   import { say } from '../../messages/say';
   import Marked from '../../ui/Marked.svelte';
+  import MeasureField from '../../ui/MeasureField.svelte';
+  import { shownMeasure, unitOf } from '../../ui/measure';
+  import { units } from '../../messages/units.svelte';
 
   type Props = { stove: Stove; evening: StoveState; moment: StoveMoment; line: Line };
   let { stove, evening, moment, line }: Props = $props();
@@ -17,6 +20,8 @@
   let earlier = $state(false);
   const pot = $derived(evening.vessels.find((v) => v.id === moment.lane));
   const level = $derived(by === 'ruler');
+  const measure = $derived(level ? 'centimetres' : 'millilitres');
+  const unit = $derived(unitOf(measure, units.us));
   /** A ruler tells cm over the bed: so much fills the gaps up to there, and so much stands on each cm. */
   const measured = $derived(
     typed === null
@@ -53,25 +58,23 @@
       {say('join.expected', { low: join.foundMillilitres.low, high: join.foundMillilitres.high })}
     </span>
     <div class="mt-2 flex flex-wrap items-center gap-2">
-      <input
+      <MeasureField
+        of={measure}
         class="input h-14 w-32 text-2xl"
-        type="number"
-        inputmode="numeric"
-        min={level ? -30 : 0}
-        max={level ? 40 : 20000}
-        step={level ? 0.1 : 10}
-        aria-label={level ? say('join.level_label') : say('join.liquid_label')}
-        placeholder={level
-          ? (evening.pot?.overBedCentimetres.toFixed(1) ?? '')
-          : String(Math.round(join.foundMillilitres.mid))}
+        label={say(level ? 'join.level_label' : 'join.liquid_label', { unit })}
+        placeholder={shownMeasure(
+          measure,
+          level ? evening.pot?.overBedCentimetres : join.foundMillilitres.mid,
+          units.us,
+        )}
         bind:value={typed}
       />
       <span class="text-xl"
         >{level
           ? measured === null
-            ? say('join.over_bed')
-            : say('join.over_bed_is', { millilitres: measured })
-          : say('join.unit')}</span
+            ? say('join.over_bed', { unit })
+            : say('join.over_bed_is', { unit, millilitres: measured })
+          : unit}</span
       >
       <span class="join" role="group" aria-label={say('join.by')}>
         {#each ['jug', 'ruler', 'eye'] as const as id (id)}

@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { readMeasure, shownMeasure, unitOf, type Measure } from './measure';
+
+const all: Measure[] = ['millilitres', 'litres', 'centimetres', 'celsius', 'metres', 'grams'];
+
+describe('what is typed into a field with a unit', () => {
+  it.each([
+    ['millilitres', '250', false, 250],
+    ['millilitres', '1.5', true, 354.9],
+    ['millilitres', '1 1/2 cups', false, 354.9],
+    ['millilitres', '½ cup', true, 118.3],
+    ['millilitres', '250 ml', true, 250],
+    ['millilitres', '0,5 l', false, 500],
+    ['litres', '5', true, 4.73],
+    ['litres', '5 L', true, 5],
+    ['centimetres', '2 in', false, 5.08],
+    ['centimetres', '1½"', true, 3.81],
+    ['centimetres', '-1.5', false, -1.5],
+    ['centimetres', '15 mm', true, 1.5],
+    ['celsius', '68', true, 20],
+    ['celsius', '20 °C', true, 20],
+    ['celsius', '212F', false, 100],
+    ['metres', '5000 ft', false, 1524],
+    ['grams', '1 lb', false, 453.6],
+  ] as const)('%s: %s (us: %s) is %d', (of, text, us, value) =>
+    expect(readMeasure(of, text, us)).toBeCloseTo(value, 1),
+  );
+  it.each(['', 'a lot', '3 parsecs', '1/0', '--2', '5 g 3'])('“%s” is none', (text) =>
+    expect(readMeasure('centimetres', text, false)).toBe(null),
+  );
+  it('stands as it was typed, whichever unit the house has', () => {
+    for (const of of all)
+      for (const us of [false, true])
+        for (const typed of ['1', '2.5', '12', '60', '300']) {
+          const shown = shownMeasure(of, readMeasure(of, typed, us), us);
+          // What is shown in whole figures is.
+          expect([typed, String(Math.round(Number(typed)))]).toContain(shown);
+        }
+    expect(shownMeasure('celsius', null, true)).toBe('');
+    expect([unitOf('litres', false), unitOf('litres', true)]).toEqual(['L', 'qt']);
+  });
+});

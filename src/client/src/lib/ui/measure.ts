@@ -1,0 +1,75 @@
+/** What a field measures; its value is kept in the first of its two units. */
+export type Measure = 'millilitres' | 'litres' | 'centimetres' | 'celsius' | 'metres' | 'grams';
+
+type Unit = {
+  name: string;
+  /** To the metric unit: `times` it, after `from` was taken away. */
+  times: number;
+  from?: number;
+  /** Decimals that it is shown with. */
+  decimals: number;
+  also: RegExp;
+};
+
+const millilitre: Unit = { name: 'mL', times: 1, decimals: 0, also: /^(ml|millilit(er|re)s?)$/ };
+const litre: Unit = { name: 'L', times: 1000, decimals: 2, also: /^(l|lit(er|re)s?)$/ };
+const cup: Unit = { name: 'cups', times: 236.588, decimals: 2, also: /^(c|cups?)$/ };
+const quart: Unit = { name: 'qt', times: 946.353, decimals: 1, also: /^(qt|quarts?)$/ };
+const ounceOfFluid: Unit = { name: 'fl oz', times: 29.5735, decimals: 1, also: /^(fl ?oz|floz)$/ };
+const spoon: Unit = { name: 'tbsp', times: 14.787, decimals: 1, also: /^(tbsp|tablespoons?)$/ };
+const centimetre: Unit = { name: 'cm', times: 1, decimals: 1, also: /^(cm|centimet(er|re)s?)$/ };
+const millimetre: Unit = { name: 'mm', times: 0.1, decimals: 0, also: /^mm$/ };
+const inch: Unit = { name: 'in', times: 2.54, decimals: 1, also: /^(in|inch|inches|")$/ };
+const celsius: Unit = { name: '°C', times: 1, decimals: 1, also: /^°?c$/ };
+const fahrenheit: Unit = { name: '°F', times: 5 / 9, from: 32, decimals: 0, also: /^°?f$/ };
+const metre: Unit = { name: 'm', times: 1, decimals: 0, also: /^(m|met(er|re)s?)$/ };
+const foot: Unit = { name: 'ft', times: 0.3048, decimals: 0, also: /^(ft|foot|feet|')$/ };
+const gram: Unit = { name: 'g', times: 1, decimals: 0, also: /^(g|grams?)$/ };
+const kilogram: Unit = { name: 'kg', times: 1000, decimals: 2, also: /^kg$/ };
+const ounce: Unit = { name: 'oz', times: 28.3495, decimals: 1, also: /^(oz|ounces?)$/ };
+const pound: Unit = { name: 'lb', times: 453.592, decimals: 2, also: /^(lbs?|pounds?)$/ };
+
+const volumes = [millilitre, litre, cup, quart, ounceOfFluid, spoon];
+/** Metric and US unit of a household, and whatever else is understood there. */
+const known: Record<Measure, { metric: Unit; us: Unit; all: Unit[]; kept: number }> = {
+  millilitres: { metric: millilitre, us: cup, all: volumes, kept: 1 },
+  litres: { metric: litre, us: quart, all: volumes, kept: 1000 },
+  centimetres: { metric: centimetre, us: inch, all: [centimetre, millimetre, inch], kept: 1 },
+  celsius: { metric: celsius, us: fahrenheit, all: [celsius, fahrenheit], kept: 1 },
+  metres: { metric: metre, us: foot, all: [metre, foot], kept: 1 },
+  grams: { metric: gram, us: ounce, all: [gram, kilogram, ounce, pound], kept: 1 },
+};
+
+export const unitOf = (of: Measure, us: boolean): string => known[of][us ? 'us' : 'metric'].name;
+
+const halves: Record<string, number> = { '¼': 0.25, '½': 0.5, '¾': 0.75, '⅓': 1 / 3, '⅔': 2 / 3, '⅛': 0.125 };
+
+/** `1.5`, `1,5`, `1 1/2`, `1½` and `½` → a figure; null for anything else. */
+function figure(text: string): number | null {
+  const fraction = /^(-?\d+)??\s*(?:(\d+)\/([1-9]\d*)|([¼½¾⅓⅔⅛]))$/.exec(text);
+  if (fraction) {
+    const [, whole = '0', over, under, sign] = fraction;
+    return Number(whole) + (sign ? (halves[sign] ?? 0) : Number(over) / Number(under));
+  }
+  return /^-?\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : null;
+}
+
+/** What was typed, in the unit of the field: `readMeasure('centimetres', '2 in', false)` → `5.08`. A figure alone is in the household's
+ * unit; null where it cannot be read. */
+export function readMeasure(of: Measure, text: string, us: boolean): number | null {
+  const { metric, us: american, all, kept } = known[of];
+  const [, number = '', said = ''] =
+    /^\s*(-?[\d.,/\s¼½¾⅓⅔⅛]*?)\s*([^\d.,/\s¼½¾⅓⅔⅛-].*)?$/.exec(text.trim()) ?? [];
+  const value = figure(number.trim());
+  const unit = said ? all.find((u) => u.also.test(said.trim().toLowerCase())) : us ? american : metric;
+  if (value === null || !unit) return null;
+  return ((value - (unit.from ?? 0)) * unit.times) / kept;
+}
+
+/** As it stands in the field: `shownMeasure('celsius', 20, true)` → `"68"`. */
+export function shownMeasure(of: Measure, value: number | null | undefined, us: boolean): string {
+  if (value === null || value === undefined) return '';
+  const { metric, us: american, kept } = known[of];
+  const unit = us ? american : metric;
+  return String(Number(((value * kept) / unit.times + (unit.from ?? 0)).toFixed(unit.decimals)));
+}
