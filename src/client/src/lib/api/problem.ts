@@ -11,14 +11,15 @@ export type Problem = Omit<components['schemas']['Problem'], 'type'> & {
   current?: unknown;
 };
 
-/** What is told when no answer comes at all. On the kettle's own machine the program has stopped; elsewhere the way to it may be missing. */
-export function unreachable(host = location.hostname, online = navigator.onLine): Problem {
+/** What is told when no answer comes at all. On the kettle's own machine, which needs no network for it, the program has stopped; elsewhere
+ * the way to it may be missing. */
+export function unreachable(host = location.hostname): Problem {
   const here = /^(localhost|127(\.\d+){3}|\[::1\])$/.test(host);
   return {
     status: 0,
     code: 'client.unreachable',
-    title: here && online ? say('client.unreachable.title') : say('client.no_network.title'),
-    detail: here && online ? say('client.unreachable.detail') : say('client.no_network.detail'),
+    title: here ? say('client.unreachable.title') : say('client.no_network.title'),
+    detail: here ? say('client.unreachable.detail') : say('client.no_network.detail'),
   };
 }
 

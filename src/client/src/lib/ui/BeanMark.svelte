@@ -20,6 +20,7 @@
   viewBox="0 0 32 24"
   width={size}
   height={(size * 24) / 32}
+  class="shrink-0"
   role={label ? 'img' : undefined}
   aria-label={label}
   aria-hidden={label ? undefined : true}

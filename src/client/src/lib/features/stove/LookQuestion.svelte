@@ -31,6 +31,8 @@
     if (enough !== null && count <= enough) ondone();
   }
   function felt(state: string) {
+    // The next look counts again.
+    feel = false;
     stove.tell({ kind: 'felt', ingredient: look.ingredient, state });
     if (isThere(state, look.state)) ondone();
   }
