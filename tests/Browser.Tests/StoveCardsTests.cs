@@ -149,7 +149,7 @@ public sealed class StoveCardsTests
             k.Do(By.XPath("//label[contains(@class,'way')][span[contains(.,'not soaked, rice in its bowl above')]]"), l => l.Click());
             k.Until(d => d.FindElements(By.XPath("//*[contains(text(),'Rice into its bowl: ')]")).Count > 0);
             Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(text(),'Salt into the rice bowl: ')]")));
-            Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(.,'white rice, by itself: ')]")));
+            Assert.NotEmpty(k.Driver.FindElements(By.XPath("//*[contains(.,'White rice, by itself: ')]")));
             Assert.Contains(
                 "rice in its bowl above",
                 k.Find(By.CssSelector("input[name=way]:checked")).GetAttribute("aria-label")!,
