@@ -22,11 +22,25 @@ describe('what is typed into a field with a unit', () => {
     ['celsius', '212F', false, 100],
     ['metres', '5000 ft', false, 1524],
     ['grams', '1 lb', false, 453.6],
+    // As strangers type, each read wrongly or not at all at first.
+    ['millilitres', 'half a cup', false, 118.3],
+    ['millilitres', 'a cup', true, 236.6],
+    ['millilitres', '3 dl', false, 300],
+    ['millilitres', 'about 400', false, 400],
+    ['millilitres', '8 fl. oz.', true, 236.6],
+    ['millilitres', '1 pint', true, 473.2],
+    ['millilitres', '1,000 ml', false, 1000],
+    ['celsius', '20°', false, 20],
+    ['celsius', '20 degrees C', true, 20],
+    ['metres', '1,200 ft', true, 365.8],
+    ['litres', '1 gallon', true, 3.8],
+    ['litres', '1.250', false, 1.25],
   ] as const)('%s: %s (us: %s) is %d', (of, text, us, value) =>
     expect(readMeasure(of, text, us)).toBeCloseTo(value, 1),
   );
-  it.each(['', 'a lot', '3 parsecs', '1/0', '--2', '5 g 3'])('“%s” is none', (text) =>
-    expect(readMeasure('centimetres', text, false)).toBe(null),
+  it.each(['', 'a lot', '3 parsecs', '1/0', '--2', '5 g 3', '1.000', 'a finger', 'sea level'])(
+    '“%s” is none',
+    (text) => expect(readMeasure('centimetres', text, false)).toBe(null),
   );
   it('stands as it was typed, whichever unit the house has', () => {
     for (const of of all)

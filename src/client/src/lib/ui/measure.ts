@@ -13,15 +13,24 @@ type Unit = {
 
 const millilitre: Unit = { name: 'mL', times: 1, decimals: 0, also: /^(ml|millilit(er|re)s?)$/ };
 const litre: Unit = { name: 'L', times: 1000, decimals: 2, also: /^(l|lit(er|re)s?)$/ };
+const decilitre: Unit = { name: 'dL', times: 100, decimals: 1, also: /^(dl|decilit(er|re)s?)$/ };
 const cup: Unit = { name: 'cups', times: 236.588, decimals: 2, also: /^(c|cups?)$/ };
 const quart: Unit = { name: 'qt', times: 946.353, decimals: 1, also: /^(qt|quarts?)$/ };
-const ounceOfFluid: Unit = { name: 'fl oz', times: 29.5735, decimals: 1, also: /^(fl ?oz|floz)$/ };
+const pint: Unit = { name: 'pt', times: 473.176, decimals: 1, also: /^(pt|pints?)$/ };
+const gallon: Unit = { name: 'gal', times: 3785.41, decimals: 2, also: /^(gal|gallons?)$/ };
+const ounceOfFluid: Unit = { name: 'fl oz', times: 29.5735, decimals: 1, also: /^fl\.? ?oz\.?$/ };
 const spoon: Unit = { name: 'tbsp', times: 14.787, decimals: 1, also: /^(tbsp|tablespoons?)$/ };
 const centimetre: Unit = { name: 'cm', times: 1, decimals: 1, also: /^(cm|centimet(er|re)s?)$/ };
 const millimetre: Unit = { name: 'mm', times: 0.1, decimals: 0, also: /^mm$/ };
 const inch: Unit = { name: 'in', times: 2.54, decimals: 1, also: /^(in|inch|inches|")$/ };
-const celsius: Unit = { name: '°C', times: 1, decimals: 1, also: /^°?c$/ };
-const fahrenheit: Unit = { name: '°F', times: 5 / 9, from: 32, decimals: 0, also: /^°?f$/ };
+const celsius: Unit = { name: '°C', times: 1, decimals: 1, also: /^(°|degrees?)? ?c(elsius)?$/ };
+const fahrenheit: Unit = {
+  name: '°F',
+  times: 5 / 9,
+  from: 32,
+  decimals: 0,
+  also: /^(°|degrees?)? ?f(ahrenheit)?$/,
+};
 const metre: Unit = { name: 'm', times: 1, decimals: 0, also: /^(m|met(er|re)s?)$/ };
 const foot: Unit = { name: 'ft', times: 0.3048, decimals: 0, also: /^(ft|foot|feet|')$/ };
 const gram: Unit = { name: 'g', times: 1, decimals: 0, also: /^(g|grams?)$/ };
@@ -29,7 +38,7 @@ const kilogram: Unit = { name: 'kg', times: 1000, decimals: 2, also: /^kg$/ };
 const ounce: Unit = { name: 'oz', times: 28.3495, decimals: 1, also: /^(oz|ounces?)$/ };
 const pound: Unit = { name: 'lb', times: 453.592, decimals: 2, also: /^(lbs?|pounds?)$/ };
 
-const volumes = [millilitre, litre, cup, quart, ounceOfFluid, spoon];
+const volumes = [millilitre, decilitre, litre, cup, pint, quart, gallon, ounceOfFluid, spoon];
 /** Metric and US unit of a household, and whatever else is understood there. */
 const known: Record<Measure, { metric: Unit; us: Unit; all: Unit[]; kept: number }> = {
   millilitres: { metric: millilitre, us: cup, all: volumes, kept: 1 },
@@ -51,18 +60,30 @@ function figure(text: string): number | null {
     const [, whole = '0', over, under, sign] = fraction;
     return Number(whole) + (sign ? (halves[sign] ?? 0) : Number(over) / Number(under));
   }
+  // A thousand as it is written with a comma; with a point it may be one or the other, and is asked again.
+  if (/^-?[1-9]\d{0,2}(,\d{3})+$/.test(text)) return Number(text.replaceAll(',', ''));
   return /^-?\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : null;
 }
+
+/** Without the small words: `about half a cup` → `½ cup`. */
+const plainly = (text: string): string =>
+  text
+    .trim()
+    .replace(/^(about|some|~|ca\.?)\s*/i, '')
+    .replace(/^half an?\s/i, '½ ')
+    .replace(/^an?\s/i, '1 ');
 
 /** What was typed, in the unit of the field: `readMeasure('centimetres', '2 in', false)` → `5.08`. A figure alone is in the household's
  * unit; null where it cannot be read. */
 export function readMeasure(of: Measure, text: string, us: boolean): number | null {
   const { metric, us: american, all, kept } = known[of];
   const [, number = '', said = ''] =
-    /^\s*(-?[\d.,/\s¼½¾⅓⅔⅛]*?)\s*([^\d.,/\s¼½¾⅓⅔⅛-].*)?$/.exec(text.trim()) ?? [];
+    /^\s*(-?[\d.,/\s¼½¾⅓⅔⅛]*?)\s*([^\d.,/\s¼½¾⅓⅔⅛-].*)?$/.exec(plainly(text)) ?? [];
   const value = figure(number.trim());
-  const unit = said ? all.find((u) => u.also.test(said.trim().toLowerCase())) : us ? american : metric;
-  if (value === null || !unit) return null;
+  // A bare ° is the household's own.
+  const name = said.trim().toLowerCase().replace(/^°$/, '');
+  const unit = name ? all.find((u) => u.also.test(name)) : us ? american : metric;
+  if (value === null || !unit || (/\.\d{3}$/.test(number.trim()) && unit.times < 1000)) return null;
   return ((value - (unit.from ?? 0)) * unit.times) / kept;
 }
 
