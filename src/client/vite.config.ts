@@ -3,11 +3,13 @@ import tailwindcss from '@tailwindcss/vite';
 import { svelteTesting } from '@testing-library/svelte/vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
+import { sentences } from './vite/sentences.ts';
 
 export default defineConfig({
   plugins: [
     tailwindcss(),
     svelte(),
+    sentences(),
     svelteTesting(),
     // The page and what it needs to open stay on the phone; a cook is never answered from there.
     VitePWA({

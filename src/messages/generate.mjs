@@ -1,7 +1,8 @@
 // Makes typed message functions of the catalogues, for the page (messages.g.ts) and for the server (Messages.g.cs), so that a
 // missing key or fact does not compile. Run by the builds of both; a key that nobody uses fails it.
 //
-//   node src/messages/generate.mjs ts  FILE     writes the page's module, and beside it one for each other language
+//   node src/messages/generate.mjs ts  FILE     writes the page's types, and beside them the sentences by the first word of
+//                                               their keys, facts to try them with, and each other language
 //   node src/messages/generate.mjs cs  FILE     writes the server's class
 //   node src/messages/generate.mjs use FOLDER…  fails when a key is used in none of the folders
 //
@@ -11,7 +12,7 @@
 // A figure that stands in a sentence with its unit (60 °C, 200 mL, 5 cm) is said in the household's own; each end of a range
 // carries its unit. Refusals (problem.*) name the limits of fields, which have units of their own.
 import { createRequire } from 'node:module';
-import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -225,20 +226,40 @@ function writeOtherTs(language, all) {
   ].join('\n');
 }
 
-function writeTs(all) {
-  const lines = functionsTs(all, all);
+/** The sentences whose keys begin with one word. */
+const partOf = (key) => key.split('.')[0];
+
+function writePartTs(part) {
   return [
     '// Made from src/messages by generate.mjs: change the catalogue, not this file.',
-    "import { capital, count, figures, pick, text } from './figures';",
+    "import { capital, count, figures, pick, text } from '../figures';",
+    "import { learn } from '../tongue';",
     '',
     'export const messages = {',
-    ...lines,
+    ...functionsTs(part, part),
     '};',
-    'export type Messages = typeof messages;',
+    'learn(messages);',
     '',
+  ].join('\n');
+}
+
+/** The types of all sentences. The sentences themselves come by parts, to the modules that say them. */
+function writeTs(parts) {
+  return [
+    '// Made from src/messages by generate.mjs: change the catalogue, not this file.',
+    ...[...parts.keys()].map((name) => `import type { messages as ${name} } from './parts/${name}.g';`),
     '',
+    `export type Messages = ${[...parts.keys()].map((name) => `typeof ${name}`).join(' &\n  ')};`,
+    '',
+  ].join('\n');
+}
+
+function writeSamplesTs(all) {
+  const samples = Object.fromEntries([...all].map(([k, ast]) => [k, samplesOf(ast)]));
+  return [
+    '// Made from src/messages by generate.mjs: change the catalogue, not this file.',
     '/** Facts that every message can be tried with. */',
-    `export const samples: Record<keyof typeof messages, Record<string, string | number>[]> = ${JSON.stringify(Object.fromEntries([...all].map(([k, ast]) => [k, samplesOf(ast)])), null, 2)};`,
+    `export const samples: Record<string, Record<string, string | number>[]> = ${JSON.stringify(samples, null, 2)};`,
     '',
   ].join('\n');
 }
@@ -323,20 +344,31 @@ if (what === 'use') {
 } else {
   const folder = dirname(rest[0]);
   mkdirSync(folder, { recursive: true });
-  writeFileSync(rest[0], what === 'ts' ? writeTs(all) : writeCs(all));
-  if (what === 'ts') {
-    mkdirSync(join(folder, 'languages'), { recursive: true });
-    writeFileSync(
-      join(folder, 'languages', 'others.g.ts'),
-      [
-        '// Made by src/messages/generate.mjs.',
-        '/** Languages beside English; each comes when it is asked for. */',
-        'export const others = {',
-        ...others.map((l) => `  ${l}: () => import('./${l}.g'),`),
-        '};',
-        '',
-      ].join('\n'),
-    );
-    for (const l of others) writeFileSync(join(folder, 'languages', `${l}.g.ts`), writeOtherTs(l, all));
+  if (what === 'cs') writeFileSync(rest[0], writeCs(all));
+  else writePage(rest[0], all);
+}
+
+function writePage(file, all) {
+  const folder = dirname(file);
+  const parts = new Map();
+  for (const [key, ast] of all) parts.set(partOf(key), (parts.get(partOf(key)) ?? new Map()).set(key, ast));
+  for (const made of ['parts', 'languages']) {
+    rmSync(join(folder, made), { recursive: true, force: true });
+    mkdirSync(join(folder, made));
   }
+  writeFileSync(file, writeTs(parts));
+  writeFileSync(join(folder, 'samples.g.ts'), writeSamplesTs(all));
+  for (const [name, part] of parts) writeFileSync(join(folder, 'parts', `${name}.g.ts`), writePartTs(part));
+  writeFileSync(
+    join(folder, 'languages', 'others.g.ts'),
+    [
+      '// Made by src/messages/generate.mjs.',
+      '/** Languages beside English; each comes when it is asked for. */',
+      'export const others = {',
+      ...others.map((l) => `  ${l}: () => import('./${l}.g'),`),
+      '};',
+      '',
+    ].join('\n'),
+  );
+  for (const l of others) writeFileSync(join(folder, 'languages', `${l}.g.ts`), writeOtherTs(l, all));
 }

@@ -130,7 +130,7 @@ public sealed class AccessTests
             k.Open($"/stove/{scene.Id}");
             k.Until(d => d.FindElements(By.XPath("//button[normalize-space()='It has settled']")).Count == 1);
             Look();
-            k.Press("Water, in, seen");
+            k.Press("Tell what you see or add");
             Look();
             k.Clock.SetUtcNow(scene.Due("look").AddSeconds(2));
             k.Until(d => d.FindElements(By.CssSelector("[data-moment-look]")).Count == 1);

@@ -85,7 +85,7 @@ public sealed class FinishingTests
             );
             scene.Walk(k, m => m.GetProperty("step").GetProperty("kind").GetString() == "look");
             k.Open($"/stove/{scene.Id}");
-            k.Press("Water, in, seen");
+            k.Press("Tell what you see or add");
             k.Press("Into another pot");
             k.Until(_ => k.Text("main").Contains("Into the wide white pot", StringComparison.Ordinal));
             k.Press("Do this");

@@ -13,6 +13,9 @@ public sealed class ReachTests
         kitchen.Run(k =>
         {
             k.Open("/why");
+            // Who only looks in need not fetch all views.
+            Assert.Equal(0L, Registered(k));
+            k.Open("/why");
             k.Until(d => Js(d, "return !!navigator.serviceWorker.controller") is true);
             k.Find(By.Id("question")).SendKeys("lid");
             // Another script for the same page is what a newer version is to a browser.
@@ -118,6 +121,33 @@ public sealed class ReachTests
         // Heard, not seen: its text is not rendered.
         static string Said(Kitchen k) => k.Find(By.CssSelector("p.sr-only[role=status]")).GetAttribute("textContent")!.Trim();
     }
+
+    private static object? Registered(Kitchen k) =>
+        k.Driver.ExecuteAsyncScript("navigator.serviceWorker.getRegistrations().then((all) => arguments[0](all.length))");
+
+    [Fact]
+    public void The_first_visit_fetches_170_kilobytes_at_most()
+    {
+        using var server = new OwnProcess(new DateTimeOffset(2026, 11, 24, 18, 0, 0, TimeSpan.Zero));
+        using var kitchen = new Kitchen(address: server.Address);
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Settle();
+            var fetched = (IReadOnlyCollection<object>)Js(k.Driver, Fetched)!;
+            var bytes = fetched.Cast<IReadOnlyCollection<object>>().Sum(f => (long)f.Last());
+            // Page, script, style and both faces are among it, so that nothing was left uncounted.
+            Assert.True(fetched.Count >= 6, $"{fetched.Count} fetched");
+            Assert.InRange(bytes, 100_000, 170_000);
+        });
+    }
+
+    /// <summary>What came over the wire for the page itself, name and bytes; the household's own data are not of it.</summary>
+    private const string Fetched = """
+        return [...performance.getEntriesByType('navigation'), ...performance.getEntriesByType('resource')]
+          .filter((e) => !e.name.includes('/api/'))
+          .map((e) => [e.name, e.transferSize]);
+        """;
 
     private static object? Js(IWebDriver driver, string script) => ((IJavaScriptExecutor)driver).ExecuteScript(script);
 

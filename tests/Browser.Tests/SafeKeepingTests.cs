@@ -109,8 +109,8 @@ public sealed class SafeKeepingTests
                 i.SendKeys("640");
             });
             k.Do(By.XPath("//button[@aria-label='Change Front burner']"), i => i.Click());
-            k.Do(By.XPath("//label[contains(.,'A flame of gas')]/input"), i => i.Click());
-            k.Do(By.XPath("//form[.//label[contains(.,'A flame of gas')]]//button[@type='submit']"), i => i.Click());
+            k.Do(By.XPath("//label[contains(.,'Gas')]/input"), i => i.Click());
+            k.Do(By.XPath("//form[.//label[contains(.,'Gas')]]//button[@type='submit']"), i => i.Click());
             k.Until(_ => !Json(k, "/api/kitchen").GetProperty("burners")[0].GetProperty("gas").GetBoolean());
             string Height() => k.Find(By.XPath("//label[contains(.,'Height above the sea')]/input")).GetAttribute("value")!;
             Assert.Equal("640", Height());

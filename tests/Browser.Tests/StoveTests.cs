@@ -91,7 +91,7 @@ public sealed class StoveTests
                 hand.Tap("Done");
 
                 // Three leaves went in.
-                k.Press("Water, in, seen");
+                k.Press("Tell what you see or add");
                 k.Until(d => d.FindElements(By.CssSelector("option[value=leaf]")).Count > 0);
                 k.Find(By.CssSelector("select[aria-label=What] option[value=leaf]")).Click();
                 var pieces = k.Find(By.CssSelector("input[aria-label=Pieces]"));
@@ -101,7 +101,7 @@ public sealed class StoveTests
 
                 // It boiled six minutes ago and nobody said so.
                 hand.GoTo(hand.Due("boil").AddMinutes(6));
-                k.Press("It did before…");
+                k.Press("It did, earlier…");
                 hand.Tap("6");
                 Assert.Equal(
                     server.Now.AddMinutes(-6),
@@ -144,7 +144,7 @@ public sealed class StoveTests
                 k.Until(d => d.FindElements(By.XPath("//strong[contains(.,'mL')]")).Count > 0);
                 hand.Tap("The rice is in");
 
-                k.Press("Water, in, seen");
+                k.Press("Tell what you see or add");
                 hand.Tap("50 mL");
                 hand.GoTo(hand.Due("seal"));
                 hand.Tap("It boils");

@@ -1,5 +1,6 @@
 using System.Net.Http.Json;
 using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Messages;
 using BrightKettle.Server.Record;
 using Xunit;
 
@@ -59,6 +60,43 @@ public sealed class KitchenApiTests : IDisposable
             System.Net.HttpStatusCode.BadRequest,
             (await _http.PutAsJsonAsync("/api/kitchen", Change(await Kitchen()) with { Units = "stone" }, Cancel)).StatusCode
         );
+    }
+
+    [Fact]
+    public async Task Hours_are_written_as_the_household_writes_them_and_stay_as_they_are_where_they_are_stored()
+    {
+        async Task<string> Answer(string url, object body) =>
+            await (await _http.PostAsJsonAsync(url, body, Cancel)).Content.ReadAsStringAsync(Cancel);
+        async Task<string> Line() => await Answer("/api/line", new { line = "chickpeas tomorrow at 7 pm", dish = KettleServer.Dish() });
+        var dish = KettleServer.Dish() with { VesselId = (await Kitchen()).Vessels[1].Id };
+        Assert.Equal("24", (await Kitchen()).Hours);
+        Assert.Contains("19:00\"", await Line(), StringComparison.Ordinal);
+        await _http.PutAsJsonAsync("/api/kitchen", Change(await Kitchen()) with { Hours = "am_pm" }, Cancel);
+        Assert.Contains("7:00 pm\"", await Line(), StringComparison.Ordinal);
+        Assert.Matches(@" \d{1,2}:\d\d [ap]m", await Answer("/api/plans/calendar", dish));
+        Assert.DoesNotMatch(@"between 1\d:\d\d", await Answer("/api/plans/calendar", dish));
+        var after = await Kitchen();
+        Assert.Equal("21:30", after.Sleeps);
+        // A change that does not speak of hours leaves them.
+        await _http.PutAsJsonAsync("/api/kitchen", Change(after) with { RoomCelsius = 22, Hours = null }, Cancel);
+        Assert.Equal("am_pm", (await Kitchen()).Hours);
+        Assert.Equal(
+            System.Net.HttpStatusCode.BadRequest,
+            (await _http.PutAsJsonAsync("/api/kitchen", Change(await Kitchen()) with { Hours = "sundial" }, Cancel)).StatusCode
+        );
+    }
+
+    [Theory]
+    [InlineData(0, 5, "12:05 am")]
+    [InlineData(9, 30, "9:30 am")]
+    [InlineData(12, 0, "12:00 pm")]
+    [InlineData(18, 7, "6:07 pm")]
+    public void An_hour_is_written_as_the_page_writes_it(int hour, int minute, string said)
+    {
+        var at = new NodaTime.LocalTime(hour, minute);
+        Assert.Equal($"{hour:00}:{minute:00}", Hours.Of(at));
+        Hours.AmPm = true;
+        Assert.Equal(said, Hours.Of(at));
     }
 
     [Fact]

@@ -62,7 +62,7 @@ public class MessagesTests
     public void Every_reason_has_its_question_and_answer_and_every_question_its_reason()
     {
         var ids = Reason.All.Select(r => r.Id).ToList();
-        Assert.Equal(ids.Order(StringComparer.Ordinal), SaidByAttribute.CodesOf("why.reason", "title"));
+        Assert.Equal(ids.Order(StringComparer.Ordinal), SaidByAttribute.CodesOf("reason", "title"));
         Assert.Equal(ids.Order(StringComparer.Ordinal), SaidByAttribute.CodesOf("why.reason", "text"));
         Assert.Subset(ids.ToHashSet(), SaidByAttribute.CodesOf("why.reason", "others").ToHashSet());
         Assert.Equal(Reason.All.Select(r => r.Subject).Distinct().Order(StringComparer.Ordinal), SaidByAttribute.CodesOf("why.subject"));

@@ -278,6 +278,11 @@ namespace BrightKettle.Data.Migrations
                         .HasColumnType("REAL")
                         .HasColumnName("hardness_milligrams_per_litre");
 
+                    b.Property<string>("Hours")
+                        .IsRequired()
+                        .HasColumnType("TEXT")
+                        .HasColumnName("hours");
+
                     b.Property<bool>("IsSetUp")
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER")

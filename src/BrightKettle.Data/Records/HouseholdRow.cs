@@ -30,6 +30,9 @@ public sealed class HouseholdRow
     /// <summary>metric or us: how sentences write what is stored in grams, mL, cm and °C.</summary>
     public string Units { get; set; } = "metric";
 
+    /// <summary>24 or am_pm: how the hours of a day are written.</summary>
+    public string Hours { get; set; } = "24";
+
     public bool Cautious { get; set; }
 
     /// <summary>Of the tap's water, mg/L as calcium carbonate.</summary>

@@ -59,7 +59,7 @@ public sealed record EffectDto(string Id, double Low, double Typical, double Hig
 /// <param name="Strength">How well it is supported: A best, D a guess.</param>
 /// <param name="Figures">What the model computes with, of it.</param>
 public sealed record ReasonDto(
-    [property: SaidBy("why.reason", "title")] string Id,
+    [property: SaidBy("reason", "title")] string Id,
     [property: SaidBy("why.subject")] string Subject,
     [property: OneOf("A", "B", "C", "D")] string Strength,
     IReadOnlyList<EffectDto> Figures

@@ -13,9 +13,11 @@ internal static class SpokenWords
         {
             SpokenLanguage.Current = SpokenLanguage.Of(http.Request.Headers.AcceptLanguage);
             var services = http.RequestServices;
-            Figures.Us = await services
+            var spoken = await services
                 .GetRequiredService<HouseUnits>()
-                .AreUsAsync(services.GetRequiredService<KettleDb>(), http.RequestAborted);
+                .ReadAsync(services.GetRequiredService<KettleDb>(), http.RequestAborted);
+            Figures.Us = spoken.Units == HouseUnits.Us;
+            Hours.AmPm = spoken.Hours == HouseUnits.AmPm;
         }
 
         await next(http);

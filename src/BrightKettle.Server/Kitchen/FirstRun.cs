@@ -42,6 +42,7 @@ public static class FirstRun
         row.HardnessMilligramsPerLitre = answers.HardnessMilligramsPerLitre ?? row.HardnessMilligramsPerLitre;
         row.CupMillilitres = answers.CupMillilitres ?? row.CupMillilitres;
         row.Units = answers.Units ?? row.Units;
+        row.Hours = answers.Hours ?? row.Hours;
         row.IsSetUp = true;
         row.Version++;
         if (answers.Burners is { Count: > 0 } burners)
@@ -57,7 +58,7 @@ public static class FirstRun
         }
 
         var saved = await KitchenEndpoints.SavedAsync(db, clock, cancel);
-        units.Tell(row.Units);
+        units.Tell(row.Units, row.Hours);
         return saved;
     }
 
@@ -83,9 +84,14 @@ public static class FirstRun
             checks.Within(cup, 150, 300, "cupMillilitres");
         }
 
-        if (answers.Units is { } units && !HouseUnits.IsOne(units))
+        if (answers.Units is { } units && !HouseUnits.IsUnits(units))
         {
             checks.Add("request.unknown_word", "units");
+        }
+
+        if (answers.Hours is { } hours && !HouseUnits.IsHours(hours))
+        {
+            checks.Add("request.unknown_word", "hours");
         }
 
         checks.Within(answers.Cookers?.Count ?? 0, 0, MostAsked, "cookers");

@@ -31,6 +31,7 @@ public sealed record KitchenDto(
     bool StirsAtJoin,
     [property: OneOf("cautious", "uk", "us", "au_nz", "ca")] string StorageRule,
     [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string Units,
+    [property: OneOf(HouseUnits.Hours24, HouseUnits.AmPm)] string Hours,
     int Version,
     bool IsSetUp,
     IReadOnlyList<VesselDto> Vessels,
@@ -141,7 +142,8 @@ public sealed record FirstAnswers(
     double? CupMillilitres = null,
     IReadOnlyList<BurnerChange>? Burners = null,
     IReadOnlyList<CookerAnswer>? Cookers = null,
-    [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string? Units = null
+    [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string? Units = null,
+    [property: OneOf(HouseUnits.Hours24, HouseUnits.AmPm)] string? Hours = null
 );
 
 /// <summary>A cooker that a new household has, of the usual size.</summary>
@@ -161,6 +163,7 @@ public sealed record VesselChange(
 
 /// <summary>The settings as they are entered. Times as 21:30.</summary>
 /// <param name="Units">Null leaves them as they are.</param>
+/// <param name="Hours">Null leaves them as they are.</param>
 public sealed record KitchenChange(
     string Zone,
     double AltitudeMetres,
@@ -177,5 +180,6 @@ public sealed record KitchenChange(
     bool KeepsSoakWater = false,
     [property: OneOf("cautious", "uk", "us", "au_nz", "ca")] string StorageRule = "cautious",
     bool StirsAtJoin = true,
-    [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string? Units = null
+    [property: OneOf(HouseUnits.Metric, HouseUnits.Us)] string? Units = null,
+    [property: OneOf(HouseUnits.Hours24, HouseUnits.AmPm)] string? Hours = null
 );

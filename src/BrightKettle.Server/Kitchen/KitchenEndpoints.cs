@@ -54,9 +54,14 @@ public static class KitchenEndpoints
             checks.Add("request.unknown_word", "salt");
         }
 
-        if (change.Units is { } said && !HouseUnits.IsOne(said))
+        if (change.Units is { } said && !HouseUnits.IsUnits(said))
         {
             checks.Add("request.unknown_word", "units");
+        }
+
+        if (change.Hours is { } hours && !HouseUnits.IsHours(hours))
+        {
+            checks.Add("request.unknown_word", "hours");
         }
 
         if (StorageRule.Find(change.StorageRule ?? string.Empty) is null)
@@ -93,9 +98,10 @@ public static class KitchenEndpoints
         row.StirsAtJoin = change.StirsAtJoin;
         row.StorageRule = change.StorageRule!;
         row.Units = change.Units ?? row.Units;
+        row.Hours = change.Hours ?? row.Hours;
         row.Version++;
         await db.SaveChangesAsync(cancel);
-        units.Tell(row.Units);
+        units.Tell(row.Units, row.Hours);
         return TypedResults.Ok(Dto(await KitchenStore.ReadAsync(db, cancel), clock));
     }
 
@@ -278,6 +284,7 @@ public static class KitchenEndpoints
             row.StirsAtJoin,
             row.StorageRule,
             row.Units,
+            row.Hours,
             row.Version,
             row.IsSetUp,
             [.. state.Vessels.Select(v => Vessel(v, state))],

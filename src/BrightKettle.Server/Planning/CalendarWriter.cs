@@ -1,5 +1,6 @@
 using System.Globalization;
 using BrightKettle.Core.Planning;
+using BrightKettle.Server.Messages;
 using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
@@ -56,8 +57,7 @@ public static class CalendarWriter
 
     private static string Range(StepDto step, Plan plan)
     {
-        string Local(DateTimeOffset at) =>
-            plan.Dish.Household.LocalOf(NodaTime.Instant.FromDateTimeOffset(at)).ToString("HH:mm", CultureInfo.InvariantCulture);
+        string Local(DateTimeOffset at) => Hours.Of(plan.Dish.Household.LocalOf(NodaTime.Instant.FromDateTimeOffset(at)));
         return step.Late - step.Early > TimeSpan.FromMinutes(1)
             ? Said.CalendarRange(Local(step.Early), Local(step.Late))
             : Said.CalendarByTheClock();

@@ -1,8 +1,8 @@
-using System.Globalization;
 using BrightKettle.Core.Planning;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Messages;
 using Microsoft.AspNetCore.Http.HttpResults;
 using NodaTime;
 using Said = BrightKettle.Server.Messages.Messages;
@@ -110,16 +110,7 @@ public static class PlanAdjustments
             case "dinner_moves":
                 var minutes = checks.Within(slip.Minutes ?? 1441, -720, 1440, "slip.minutes");
                 var at = dish.Household.LocalOf(dish.ServeAt + Duration.FromMinutes(minutes));
-                return
-                [
-                    (
-                        dto with
-                        {
-                            ServeAtLocal = LocalTimes.Write(at),
-                        },
-                        Said.AdjustmentTableAt(at.ToString("HH:mm", CultureInfo.InvariantCulture))
-                    ),
-                ];
+                return [(dto with { ServeAtLocal = LocalTimes.Write(at) }, Said.AdjustmentTableAt(Hours.Of(at)))];
             case "soak_forgotten":
                 return Unsoaked(dto, kitchen);
             case "more_guests":

@@ -81,7 +81,7 @@ public static class PlanProblems
         }
 
         var local = dish.Household.LocalOf(at);
-        var clock = local.ToString("HH:mm", CultureInfo.InvariantCulture);
+        var clock = Hours.Of(local);
         return (local.Date - dish.Household.LocalOf(dish.Now).Date).Days switch
         {
             0 => Said.MomentToday(clock),

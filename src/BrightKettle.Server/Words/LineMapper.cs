@@ -1,4 +1,3 @@
-using System.Globalization;
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
@@ -9,6 +8,7 @@ using BrightKettle.Server.Answers;
 using BrightKettle.Server.Catalogue;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Messages;
 using BrightKettle.Server.Planning;
 using NodaTime;
 using Said = BrightKettle.Server.Messages.Messages;
@@ -335,7 +335,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         if (wish.FromNow is { } span)
         {
             var then = kitchen.Household.LocalOf(now + span);
-            understood.Add(Said.LineAt(then.TimeOfDay.ToString("HH:mm", CultureInfo.InvariantCulture)));
+            understood.Add(Said.LineAt(Hours.Of(then)));
             return dish with { ServeAtLocal = LocalTimes.Write(then) };
         }
 
@@ -352,7 +352,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
                 ? local.Date
                 : local.Date.Next(weekday)
             : local.Date.PlusDays(wish.DaysOn ?? later);
-        understood.Add(Said.LineAt($"{day:ddd} {at:HH:mm}"));
+        understood.Add(Said.LineAt($"{day:ddd} {Hours.Of(at)}"));
         return dish with { ServeAtLocal = LocalTimes.Write(day + at) };
     }
 }

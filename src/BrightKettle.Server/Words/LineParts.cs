@@ -7,6 +7,7 @@ using BrightKettle.Core.Words.Lines;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Exchange;
 using BrightKettle.Server.Kitchen;
+using BrightKettle.Server.Messages;
 using BrightKettle.Server.Planning;
 using NodaTime;
 using Said = BrightKettle.Server.Messages.Messages;
@@ -46,8 +47,8 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             LinePart.Since or LinePart.SoakFor or LinePart.Said { Of: "soak" or "stood" } => LineSoaks.Said(dish),
             LinePart.People { Little: true } p => Said.LineLittle(p.Count),
             LinePart.People p => Said.LinePeople(p.Count),
-            LinePart.Time t => Said.LineAt(Clock(t.At)),
-            LinePart.FromNow f => Said.LineAt(Clock(kitchen.Household.LocalOf(now + f.Span).TimeOfDay)),
+            LinePart.Time t => Said.LineAt(Hours.Of(t.At)),
+            LinePart.FromNow f => Said.LineAt(Hours.Of(kitchen.Household.LocalOf(now + f.Span).TimeOfDay)),
             LinePart.Day d => Said.LineOn(Day(Today.PlusDays(d.DaysOn))),
             LinePart.Weekday w => Said.LineOn(Day(Today.DayOfWeek == w.On ? Today : Today.Next(w.On))),
             LinePart.Named { Without: true } n => Said.LineWithout(Name(n)),
@@ -131,8 +132,6 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             "rice" => catalogue.FindRice(named.Ids[0])!.Said,
             _ => catalogue.FindExtra(named.Ids[0])!.Name,
         };
-
-    private static string Clock(LocalTime at) => at.ToString("HH:mm", CultureInfo.InvariantCulture);
 
     private static string Day(LocalDate date) => date.ToString("ddd d MMM", CultureInfo.InvariantCulture);
 }

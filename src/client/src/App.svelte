@@ -8,12 +8,13 @@
   import { version } from './lib/state/version.svelte';
   import { p, route } from './router';
   import { say } from './lib/messages/say';
+  import { units } from './lib/messages/units.svelte';
+  import { keepsHand } from './lib/ui/hand';
 
   /** A page that is left open knows the day, and what was changed elsewhere. */
   const refreshEvery = 5 * 60_000;
   onMount(() => {
     void household.load();
-    version.begin();
     const refresh = () => {
       if (document.visibilityState !== 'visible') return;
       void household.refresh();
@@ -26,8 +27,10 @@
       document.removeEventListener('visibilitychange', refresh);
     };
   });
+  $effect(() => version.begin(route.pathname.startsWith('/stove')));
   $effect(() => {
     document.documentElement.dataset.theme = theme.current;
+    document.documentElement.dataset.hours = units.amPm ? 'am_pm' : '24';
   });
 
   /** A dinner belongs to Tonight, an evening to the stove. */
@@ -59,7 +62,7 @@
       {#each views as view (view.href)}
         <a
           href={view.href}
-          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content rounded-lg px-1 py-1.5 text-[0.88rem] font-semibold whitespace-nowrap sm:px-3 sm:text-base {isWithin(
+          class="[&.is-active]:bg-primary [&.is-active]:text-primary-content flex items-center rounded-lg px-1 py-1.5 text-[0.88rem] font-semibold whitespace-nowrap sm:px-3 sm:text-base {isWithin(
             view.href,
           )
             ? 'bg-primary text-primary-content'
@@ -82,12 +85,12 @@
   </div>
 </header>
 {#if version.newer}
-  <div class="no-print bg-info text-info-content flex items-center gap-4 px-4 py-2" role="status">
+  <div class="no-print alert alert-info rounded-none py-2" role="status">
     <p class="min-w-0 flex-1">{say('page.newer')}</p>
     <button class="btn" onclick={() => version.take()}>{say('page.take_newer')}</button>
   </div>
 {/if}
-<main id="main" class="mx-auto max-w-[1400px] px-4 py-4 sm:px-6">
+<main id="main" {@attach keepsHand} class="mx-auto max-w-[1400px] px-4 py-4 sm:px-6">
   {#if household.kitchen.state === 'failed' && household.kitchen.problem.code === 'pair.needed'}
     <PairForm onpaired={() => household.load()} />
   {:else}

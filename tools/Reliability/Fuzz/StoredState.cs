@@ -10,7 +10,7 @@ public static class StoredState
     private const string Sums = """
         SELECT (SELECT count(*) || ' ' || total(length(payload)) FROM cook_events)
             || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(deleted) || ' ' || total(length(payload) + length(title)) FROM cooks)
-            || '|' || (SELECT group_concat(quote(name) || quote(zone) || altitude_metres || room_celsius || wakes || sleeps || soaks_at || cup_millilitres || cautious || salt_percent || is_set_up || units || version) FROM household)
+            || '|' || (SELECT group_concat(quote(name) || quote(zone) || altitude_metres || room_celsius || wakes || sleeps || soaks_at || cup_millilitres || cautious || salt_percent || is_set_up || units || hours || version) FROM household)
             || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(removed) || ' ' || total(diameter_centimetres + brim_millilitres) FROM vessels)
             || '|' || (SELECT count(*) || ' ' || total(version) || ' ' || total(grams) || ' ' || total(removed) FROM bags)
             || '|' || (SELECT count(*) || ' ' || total(log) FROM learned)

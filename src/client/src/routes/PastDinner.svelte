@@ -92,7 +92,7 @@
         <ul class="mt-1 gap-x-8 sm:columns-2">
           {#each looks as look (look.entry.eventId)}
             <li class="flex gap-3 py-0.5">
-              <time class="w-12 tabular-nums" datetime={look.entry.occurredAt}
+              <time class="hour tabular-nums" datetime={look.entry.occurredAt}
                 >{clock(look.entry.occurredAt, kitchen.zone)}</time
               >
               <span class="min-w-0 flex-1">{toldLine(look, names)}</span>

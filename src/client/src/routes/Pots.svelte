@@ -6,6 +6,7 @@
   import PotCard from '../lib/features/kitchen/PotCard.svelte';
   import { say } from '../lib/messages/say';
   import { household } from '../lib/state/kitchen.svelte';
+  import { takesHandAfter } from '../lib/ui/hand';
   import Notice from '../lib/ui/Notice.svelte';
 
   let adding = $state<'pot' | 'burner' | null>(null);
@@ -13,6 +14,8 @@
   let gone = $state<{ name: string; back: () => Promise<unknown> } | null>(null);
   let undo = $state<HTMLButtonElement>();
   let addPot = $state<HTMLButtonElement>();
+  /** What was added last, or given up: the hand goes back there. */
+  let added = $state<'pot' | 'burner' | null>(null);
 
   async function removed(name: string, back: () => Promise<unknown>) {
     gone = { name, back };
@@ -51,11 +54,12 @@
       <PotCard {vessel} removable={kitchen.vessels.length > 1} onremoved={removed} />
     {/each}
     {#if adding === 'pot'}
-      <PotCard vessel={null} removable={false} ondone={() => (adding = null)} />
+      <PotCard vessel={null} removable={false} ondone={() => ((added = adding), (adding = null))} />
     {:else}
       <button
         class="dish min-h-28 border-dashed p-4 text-lg font-semibold"
         bind:this={addPot}
+        {@attach takesHandAfter(() => added === 'pot')}
         onclick={() => (adding = 'pot')}>{say('kitchen.add_pot')}</button
       >
     {/if}
@@ -66,10 +70,11 @@
       <BurnerCard {burner} removable={kitchen.burners.length > 1} onremoved={removed} />
     {/each}
     {#if adding === 'burner'}
-      <BurnerCard burner={null} removable={false} ondone={() => (adding = null)} />
+      <BurnerCard burner={null} removable={false} ondone={() => ((added = adding), (adding = null))} />
     {:else}
       <button
         class="dish min-h-28 border-dashed p-4 text-lg font-semibold"
+        {@attach takesHandAfter(() => added === 'burner')}
         onclick={() => (adding = 'burner')}>{say('kitchen.add_burner')}</button
       >
     {/if}

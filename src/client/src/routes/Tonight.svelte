@@ -96,7 +96,9 @@
   <div class="grid gap-x-5 gap-y-3 lg:grid-cols-[20.5rem_minmax(0,1fr)]">
     <div class="no-print dish-side flex flex-col gap-3">
       <div class="flex flex-wrap gap-1">
-        {#if !beside.current}
+        {#if beside.current}
+          <a class="sr-only focus:not-sr-only" href="#answer">{say('page.to_answer')}</a>
+        {:else}
           <button class="btn btn-outline btn-primary" onclick={() => sheet?.showModal()}
             ><SlidersHorizontal size={17} /> {say('tonight.change_dish')}</button
           >
@@ -112,6 +114,8 @@
       {#if beside.current}<DishForm {tonight} {kitchen} {catalogue} />{/if}
     </div>
     <div
+      id="answer"
+      tabindex="-1"
       class="flex min-w-0 flex-col gap-3"
       aria-busy={tonight.asking}
       data-answered-ms={tonight.lastMilliseconds}
@@ -126,7 +130,7 @@
             <RefusalCard problem={tonight.problem} {kitchen} ontake={(offer) => tonight.take(offer)} />
           {:else if tonight.plan}
             {#if tonight.problem}
-              <p class="bg-warning text-warning-content mb-3 rounded-lg px-4 py-2" role="alert">
+              <p class="alert alert-warning mb-3" role="alert">
                 {tonight.problem.detail}
               </p>
             {/if}

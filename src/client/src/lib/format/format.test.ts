@@ -1,7 +1,8 @@
-import { describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { cups, grams, millilitres, overBed } from './amounts';
 import { dinnersOf } from './chance';
-import { addDays, clock, dayName, dayOf, parseTime, range } from './time';
+import { units } from '../messages/units.svelte';
+import { addDays, clock, dayName, dayOf, hourSaid, localOf, parseTime, range, tickHour } from './time';
 
 describe('times', () => {
   it('shows the kitchen clock, not the clock of this machine', () => {
@@ -33,6 +34,35 @@ describe('times', () => {
     ['13 pm', null],
     ['soon', null],
   ])('reads %s as %s', (text, time) => expect(parseTime(text)).toBe(time));
+});
+
+describe('times by am and pm', () => {
+  beforeEach(() => (units.amPm = true));
+  afterEach(() => (units.amPm = false));
+  it.each([
+    ['00:05', '12:05 am'],
+    ['09:30', '9:30 am'],
+    ['12:00', '12:00 pm'],
+    ['18:07', '6:07 pm'],
+    ['', ''],
+  ])('says %s as %s', (hour, said) => expect(hourSaid(hour)).toBe(said));
+  it('are written so everywhere but where they are stored', () => {
+    expect(clock('2026-11-25T18:07:00Z', 'Europe/Lisbon')).toBe('6:07 pm');
+    expect(range('2026-11-25T11:58:40Z', '2026-11-25T12:07:05Z', 'UTC')).toBe('11:58 am to 12:07 pm');
+    expect(localOf('2026-11-25T18:07:00Z', 'Europe/Lisbon')).toBe('2026-11-25T18:07');
+  });
+  it('are short along an axis', () => {
+    expect(tickHour(new Date('2026-11-25T18:00:00Z'), 'UTC')).toBe('6 pm');
+    expect(tickHour(new Date('2026-11-25T18:30:00Z'), 'UTC')).toBe('6:30 pm');
+  });
+  it.each([
+    ['7:30', '18:00', '19:30'],
+    ['7:30', '08:00', '07:30'],
+    ['7:30 am', '18:00', '07:30'],
+    ['19:30', '08:00', '19:30'],
+    ['12', '18:00', '12:00'],
+    ['07:30', '18:00', '07:30'],
+  ])('reads %s where %s stood as %s', (text, before, time) => expect(parseTime(text, before)).toBe(time));
 });
 
 describe('amounts', () => {

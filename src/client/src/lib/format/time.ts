@@ -1,14 +1,29 @@
 import { locale } from '../messages/language';
 import { say } from '../messages/say';
+import { units } from '../messages/units.svelte';
 
-/** `18:07` on the kitchen's clock. */
-export const clock = (iso: string, zone: string): string =>
-  new Intl.DateTimeFormat(locale, {
+/** `18:07`, the kitchen's own, as it is stored and sent. */
+const hourOf = (iso: string, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
     hour: '2-digit',
     minute: '2-digit',
     hourCycle: 'h23',
     timeZone: zone,
   }).format(new Date(iso));
+
+/** `18:07` as it is said here: `18:07` or `6:07 pm`. */
+export function hourSaid(hour: string): string {
+  if (!units.amPm || !hour) return hour;
+  const [h = 0, m = 0] = hour.split(':').map(Number);
+  return `${((h + 11) % 12) + 1}:${String(m).padStart(2, '0')} ${h < 12 ? 'am' : 'pm'}`;
+}
+
+/** The hour of an instant on the kitchen's clock: `18:07` or `6:07 pm`. */
+export const clock = (iso: string, zone: string): string => hourSaid(hourOf(iso, zone));
+
+/** For an axis, where there is little room: `18:00` or `6 pm`. */
+export const tickHour = (at: Date, zone: string): string =>
+  clock(at.toISOString(), zone).replace(/:00(?= [ap]m)/, '');
 
 /** `2026-11-25` on the kitchen's clock. */
 export const dayOf = (iso: string, zone: string): string =>
@@ -47,12 +62,16 @@ export function range(early: string, late: string, zone: string): string {
   return a === b || minutesBetween(early, late) <= 1 ? b : say('time.range', { from: a, to: b });
 }
 
-/** A time as people type it: `19:00`, `1900`, `19`, `7 pm`, `7.30pm` → `19:00`, …; null when it is none. */
-export function parseTime(text: string): string | null {
+/**
+ * A time as people type it: `19:00`, `1900`, `19`, `7 pm`, `7.30pm` → `19:00`, …; null when it is none. Where the clock is one of
+ * twelve hours, `7:30` alone is in the same half of the day as what stood there.
+ */
+export function parseTime(text: string, before = ''): string | null {
   const match = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(am|pm)?\s*$/i.exec(text);
   if (!match) return null;
-  const half = match[3]?.toLowerCase();
   const said = Number(match[1]);
+  const same = units.amPm && before && said >= 1 && said <= 12 && !/^\s*0/.test(text);
+  const half = match[3]?.toLowerCase() ?? (same ? (before < '12' ? 'am' : 'pm') : undefined);
   if (half && (said < 1 || said > 12)) return null;
   const hour = half ? (said % 12) + (half === 'pm' ? 12 : 0) : said;
   const minute = Number(match[2] ?? 0);
@@ -62,7 +81,7 @@ export function parseTime(text: string): string | null {
 }
 
 /** `2026-11-25T19:00` on the kitchen's clock. */
-export const localOf = (iso: string, zone: string): string => `${dayOf(iso, zone)}T${clock(iso, zone)}`;
+export const localOf = (iso: string, zone: string): string => `${dayOf(iso, zone)}T${hourOf(iso, zone)}`;
 
 /** An instant as it is sent. */
 export const isoOf = (milliseconds: number): string => new Date(milliseconds).toISOString();

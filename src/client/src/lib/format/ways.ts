@@ -2,7 +2,7 @@ import type { WayFacts, WayLine } from '../api/client';
 import type { Alternative } from '../api/problem';
 import { within } from '../messages/figures';
 import { say } from '../messages/say';
-import { dayName } from './time';
+import { dayName, hourSaid } from './time';
 import { wayName } from './words';
 
 /** The one reason that speaks for a way. */
@@ -37,7 +37,8 @@ export function offerWords(offer: Alternative, today: string): string {
     beside: offer.riceVesselId ? 'yes' : 'no',
     target: offer.pulseTarget ?? 'as_asked',
     style: offer.style ?? 'as_asked',
-    when: at ? `${dayName(at.slice(0, 10), today)} at ${at.slice(11)}` : null,
+    day: at ? dayName(at.slice(0, 10), today) : null,
+    time: at ? hourSaid(at.slice(11)) : null,
   });
 }
 

@@ -1,14 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { messages, samples } from './messages.g';
+import { samples } from './samples.g';
 import { say } from './say';
+import { messages as known } from './tongue';
 import { units } from './units.svelte';
+
+// All parts, whoever says them.
+import.meta.glob('./parts/*.g.ts', { eager: true });
+const messages = known as unknown as Record<string, Said>;
 
 type Said = (facts: unknown) => string;
 const rowsOf = (only: (key: string, facts: unknown) => boolean) =>
   Object.entries(samples).flatMap(([key, facts]) =>
-    facts
-      .filter((f) => only(key, f))
-      .map((f) => JSON.stringify([key, f, (messages[key as keyof typeof messages] as Said)(f)])),
+    facts.filter((f) => only(key, f)).map((f) => JSON.stringify([key, f, messages[key]!(f)])),
   );
 
 describe('messages', () => {
@@ -20,12 +23,10 @@ describe('messages', () => {
 
   it('are said alike in cups and ounces', async () => {
     const metric = new Map(
-      Object.entries(samples).flatMap(([key, all]) =>
-        all.map((f) => [f as unknown, (messages[key as keyof typeof messages] as Said)(f)]),
-      ),
+      Object.entries(samples).flatMap(([key, all]) => all.map((f) => [f as unknown, messages[key]!(f)])),
     );
     units.us = true;
-    const rows = rowsOf((key, f) => (messages[key as keyof typeof messages] as Said)(f) !== metric.get(f));
+    const rows = rowsOf((key, f) => messages[key]!(f) !== metric.get(f));
     units.us = false;
     expect(rows.length).toBeGreaterThan(100);
     await expect(`${rows.join('\n')}\n`).toMatchFileSnapshot('../../../../messages/said-us.jsonl');

@@ -14,7 +14,7 @@ type Given<K extends MessageKey> = [Each<K>] extends [never] ? [] : [facts: All<
 
 /** A sentence of the catalogue: `say('step.soak.title', { grams: 300, pulse: 'chickpeas' })` → `"Soak 300 g chickpeas"`. */
 export const say = <K extends MessageKey>(key: K, ...given: Given<K>): string =>
-  (messages[key] as (facts?: unknown) => string)(given[0]);
+  (messages[key] as unknown as (facts?: unknown) => string)(given[0]);
 
 /** Whether the catalogue has a sentence of this key: for words that a newer server may send. */
 export const knows = (key: string): key is MessageKey => key in messages;

@@ -1,9 +1,17 @@
 import * as figures from './figures';
 import { language } from './language';
 import { others } from './languages/others.g';
-import { messages as english, type Messages } from './messages.g';
+import type { Messages } from './messages.g';
 
 const other = language in others ? others[language as keyof typeof others] : null;
 
-/** The sentences of the page's language; English is there at once, another is fetched before anything is said. */
-export const messages: Messages = other ? (await other()).messages(figures) : english;
+/**
+ * The sentences of the page's language. English ones come with the modules that say them (vite/sentences.ts); another language
+ * comes whole, before anything is said.
+ */
+export const messages: Partial<Messages> = other ? (await other()).messages(figures) : {};
+
+/** What a part of the catalogue brings, where the page speaks English. */
+export function learn(part: Partial<Messages>) {
+  if (!other) Object.assign(messages, part);
+}

@@ -57,6 +57,7 @@ class KitchenState {
   /** Sentences are written in its units from here on. */
   #know(kitchen: Kitchen) {
     units.us = kitchen.units === 'us';
+    units.amPm = kitchen.hours === 'am_pm';
     this.kitchen = { state: 'ready', value: kitchen };
   }
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Combobox from '@github/combobox-nav';
+  import { tick } from 'svelte';
   import { say } from '../messages/say';
   type Named = { id: string; name: string; matched: string | null };
   type Answer = { ok: true; value: Named[] } | { ok: false; problem: { detail: string } };
@@ -19,11 +21,12 @@
   let typed = $state<string | null>(null);
   /** What was found, for which letters; null while the answer is on its way. */
   let found = $state.raw<{ asked: string; names: Named[]; failed: string | null } | null>(null);
-  let at = $state(0);
   /** Enter or Tab came before the answer: the best line is taken when it is there. */
   let takeFirst = false;
   let abort: AbortController | null = null;
   let input: HTMLInputElement;
+  let list: HTMLUListElement;
+  let moves: Combobox | null = null;
   const open = $derived(typed !== null);
   const answered = $derived(found !== null && found.asked === typed);
   const meant = $derived(!typed || none?.name.toLowerCase().startsWith(typed.toLowerCase()));
@@ -46,7 +49,6 @@
         names: answer.ok ? answer.value : [],
         failed: answer.ok ? null : answer.problem.detail,
       };
-      at = 0;
       if (takeFirst) choose(lines[0]);
     } catch (e) {
       if (!(e instanceof DOMException && e.name === 'AbortError')) throw e;
@@ -66,28 +68,43 @@
     onchoose(line.id);
   }
 
-  /** Takes the line on show, now or when the answer is there. */
-  function take() {
-    if (answered) choose(lines[at]);
-    else takeFirst = true;
-  }
-
-  /** Leaving the field takes what was typed; with nothing typed, or nothing found, all stays as it was. */
+  /** Leaving the field takes the line on show, now or when the answer is there; with nothing typed, or nothing found, all stays as it was. */
   function leave() {
-    if (typed && (!answered || lines.length > 0)) take();
-    else close();
+    if (!typed || (answered && lines.length === 0)) return close();
+    if (!answered) takeFirst = true;
+    else
+      choose(
+        lines[[...list.children].findIndex((line) => line.getAttribute('aria-selected') === 'true')] ??
+          lines[0],
+      );
   }
 
+  /** What the library does not know: a list that is not there yet, or of which no line is meant. Along its lines it moves by itself. */
   function key(event: KeyboardEvent) {
     if (event.key === 'ArrowDown' && !open) void look('');
-    else if (event.key === 'ArrowDown') at = Math.min(at + 1, lines.length - 1);
-    else if (event.key === 'ArrowUp') at = Math.max(at - 1, 0);
-    else if (event.key === 'Enter' && open) take();
-    else if (event.key === 'Escape') close();
+    else if (event.key === 'Enter' && open && !event.isComposing) leave();
+    else if (event.key === 'Escape' && open) close();
     else return;
     event.preventDefault();
-    document.getElementById(`${id}-${at}`)?.scrollIntoView({ block: 'nearest' });
   }
+
+  $effect(() => {
+    moves = new Combobox(input, list, { tabInsertsSuggestions: false, firstOptionSelectionMode: 'selected' });
+    const take = (event: Event) => choose(lines[[...list.children].indexOf(event.target as Element)]);
+    list.addEventListener('combobox-commit', take);
+    return () => {
+      list.removeEventListener('combobox-commit', take);
+      moves?.destroy();
+    };
+  });
+  $effect(() => {
+    if (open) moves?.start();
+    else moves?.stop();
+  });
+  // The first line is the one that Enter takes.
+  $effect(() => {
+    if (lines.length > 0) void tick().then(() => moves?.resetSelection());
+  });
 </script>
 
 <div class="relative">
@@ -98,12 +115,10 @@
     class="input w-full text-base"
     type="text"
     role="combobox"
+    aria-expanded="false"
+    aria-controls="{id}-list"
     autocomplete="off"
     spellcheck="false"
-    aria-expanded={open}
-    aria-controls="{id}-list"
-    aria-autocomplete="list"
-    aria-activedescendant={open && lines.length > 0 ? `${id}-${at}` : undefined}
     aria-invalid={error ? true : undefined}
     value={typed ?? chosen}
     onfocus={() => input.select()}
@@ -112,30 +127,33 @@
     onkeydown={key}
     onblur={leave}
   />
+  <!-- The input keeps the focus: pressing must not blur it before the choice is made. -->
   <ul
+    bind:this={list}
     id="{id}-list"
     role="listbox"
     aria-label={label}
     class="dish absolute z-20 mt-1 max-h-72 w-full overflow-y-auto py-1 shadow-lg"
     hidden={!open}
+    onmousedown={(e) => e.preventDefault()}
   >
     {#each lines as line, i (line.id)}
-      <!-- The input keeps the focus: pressing must not blur it before the choice is made. -->
       <li
         id="{id}-{i}"
         role="option"
-        aria-selected={i === at}
+        aria-selected="false"
         class="aria-selected:bg-base-200 flex cursor-pointer items-baseline justify-between gap-3 px-3 py-2"
-        onpointerdown={(e) => {
-          e.preventDefault();
-          choose(line);
-        }}
       >
         <span>{line.name}</span>
         {#if line.matched}<span class="text-sm opacity-80">{line.matched}</span>{/if}
       </li>
     {/each}
-    {#if open && answered && lines.length === 0}<li class="px-3 py-2" role="option" aria-selected="false">
+    {#if open && answered && lines.length === 0}<li
+        class="px-3 py-2"
+        role="option"
+        aria-selected="false"
+        aria-disabled="true"
+      >
         {found?.failed ?? say('picker.nothing')}
       </li>{/if}
   </ul>

@@ -22,6 +22,10 @@ function picker(find: (q: string) => Promise<Answer>) {
   return { onchoose, input: screen.getByRole('combobox') as HTMLInputElement };
 }
 
+// Lines have a size, which the library asks of those that can be seen.
+Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { configurable: true, get: () => 20 });
+Element.prototype.scrollIntoView = () => {};
+
 const settled = () => new Promise((done) => setTimeout(done));
 
 describe('the name picker', () => {
@@ -70,5 +74,37 @@ describe('the name picker', () => {
     await settled();
     expect(screen.getByText('The program behind this page has stopped.')).toBeTruthy();
     expect(screen.queryByText('Nothing by that name.')).toBeNull();
+  });
+
+  it('goes along the lines by arrows, tells which one is meant, and takes it by Enter or a press', async () => {
+    const { asked, find, names } = slow();
+    const { onchoose, input } = picker(find);
+    await fireEvent.input(input, { target: { value: 'len' } });
+    asked[0]?.answer(names('Green lentils', 'Brown lentils', 'Red lentils'));
+    await settled();
+    const meant = () =>
+      document.getElementById(input.getAttribute('aria-activedescendant') ?? '')?.textContent?.trim();
+    expect(meant()).toBe('Green lentils');
+    await fireEvent.keyDown(input, { key: 'ArrowDown' });
+    expect(meant()).toBe('Brown lentils');
+    expect(screen.getByRole('option', { selected: true }).textContent?.trim()).toBe('Brown lentils');
+    await fireEvent.keyDown(input, { key: 'Enter' });
+    expect(input.getAttribute('aria-expanded')).toBe('false');
+    await fireEvent.input(input, { target: { value: 'len' } });
+    asked[1]?.answer(names('Green lentils', 'Brown lentils', 'Red lentils'));
+    await settled();
+    await fireEvent.click(screen.getByText('Red lentils'));
+    expect(onchoose.mock.calls).toEqual([['Brown lentils'], ['Red lentils']]);
+  });
+
+  it('takes no letter for a choice while a word is being composed', async () => {
+    const { asked, find, names } = slow();
+    const { onchoose, input } = picker(find);
+    await fireEvent.input(input, { target: { value: '小' } });
+    asked[0]?.answer(names('Adzuki beans'));
+    await settled();
+    await fireEvent.compositionStart(input);
+    await fireEvent.keyDown(input, { key: 'Enter', isComposing: true });
+    expect(onchoose).not.toHaveBeenCalled();
   });
 });

@@ -5,6 +5,7 @@
   import { say } from '../../messages/say';
   import { household } from '../../state/kitchen.svelte';
   import InUse from './InUse.svelte';
+  import { takesHand, takesHandAfter } from '../../ui/hand';
 
   type Props = {
     /** The burner, or null for a new one. */
@@ -23,10 +24,18 @@
   let size = $state<BurnerSize>(burnerSize(burner?.mostWatts ?? burnerSizes.middle));
   // svelte-ignore state_referenced_locally
   let gas = $state(burner?.gas ?? false);
+  /** It was open here before: the hand goes back to where it was opened. */
+  let closed = $state(false);
   let problem = $state<Problem | null>(null);
   let users = $state<{ dinners: string[]; count: number } | null>(null);
   const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
   const sizes = Object.keys(burnerSizes) as BurnerSize[];
+
+  function close() {
+    editing = false;
+    closed = true;
+    ondone?.();
+  }
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
@@ -35,8 +44,7 @@
     const change = { name, mostWatts, gas, version: burner?.version ?? 0 };
     problem = burner ? await household.changeBurner(burner.id, change) : await household.addBurner(change);
     if (problem) return;
-    editing = false;
-    ondone?.();
+    close();
   }
 
   async function remove(keep = false) {
@@ -64,6 +72,7 @@
       <label class="text-sm font-semibold"
         >{say('kitchen.name')}<input
           class="input w-full text-base font-normal"
+          {@attach takesHand}
           bind:value={name}
           maxlength="60"
         /></label
@@ -81,9 +90,7 @@
       {#if problem && !problem.errors}<p class="text-error text-sm" role="alert">{problem.detail}</p>{/if}
       <div class="mt-1 flex gap-2">
         <button class="btn btn-primary btn-sm" type="submit">{say('kitchen.save')}</button>
-        <button class="btn btn-ghost btn-sm" type="button" onclick={() => ((editing = false), ondone?.())}
-          >{say('kitchen.cancel')}</button
-        >
+        <button class="btn btn-ghost btn-sm" type="button" onclick={close}>{say('kitchen.cancel')}</button>
       </div>
     </form>
   {:else if burner}
@@ -96,6 +103,7 @@
       <button
         class="btn btn-sm btn-outline btn-primary"
         aria-label={say('kitchen.change_it', { name: burner.name })}
+        {@attach takesHandAfter(() => closed)}
         onclick={() => (editing = true)}>{say('kitchen.change')}</button
       >
       {#if removable}

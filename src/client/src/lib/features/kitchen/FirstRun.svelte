@@ -44,6 +44,11 @@
     ? 'us'
     : 'metric';
   units.us = guess === 'us';
+  const hours = /^h1/.test(
+    new Intl.DateTimeFormat(navigator.language, { hour: 'numeric' }).resolvedOptions().hourCycle ?? '',
+  )
+    ? 'am_pm'
+    : '24';
 
   async function send(skip: boolean) {
     busy = true;
@@ -57,6 +62,7 @@
             burners: null,
             cookers: null,
             units: guess,
+            hours,
           }
         : {
             zone,
@@ -66,6 +72,7 @@
             burners: hob(Number(burners)),
             cookers: cookers.map((kind) => ({ kind, name: say(`cooker.${kind}`) })),
             units: guess,
+            hours,
           },
     );
     busy = false;

@@ -28,6 +28,7 @@
     stirsAtJoin: k.stirsAtJoin,
     storageRule: k.storageRule,
     units: k.units,
+    hours: k.hours,
   });
   type Settings = ReturnType<typeof settings>;
   // svelte-ignore state_referenced_locally
@@ -91,6 +92,12 @@
       >{say('house.units')}<select class="select w-full text-base" bind:value={form.units}>
         <option value="metric">{say('house.units.metric')}</option>
         <option value="us">{say('house.units.us')}</option>
+      </select></label
+    >
+    <label class="text-sm font-semibold"
+      >{say('house.hours')}<select class="select w-full text-base" bind:value={form.hours}>
+        <option value="24">{say('house.hours.to_24')}</option>
+        <option value="am_pm">{say('house.hours.am_pm')}</option>
       </select></label
     >
     <label class="text-sm font-semibold"

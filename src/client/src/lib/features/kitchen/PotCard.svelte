@@ -3,6 +3,7 @@
   import type { Problem } from '../../api/problem';
   import { say } from '../../messages/say';
   import InUse from './InUse.svelte';
+  import { takesHand, takesHandAfter } from '../../ui/hand';
   import { household } from '../../state/kitchen.svelte';
   import MeasureField from '../../ui/MeasureField.svelte';
   import { unitOf } from '../../ui/measure';
@@ -27,6 +28,8 @@
   let litres = $state<number | null>(vessel ? vessel.brimMillilitres / 1000 : 5);
   // svelte-ignore state_referenced_locally
   let cooker = $state<CookerKind | ''>(vessel?.cooker ?? '');
+  /** It was open here before: the hand goes back to where it was opened. */
+  let closed = $state(false);
   let problem = $state<Problem | null>(null);
   const kinds = $derived<Record<string, string>>({
     '': say('cooker.none'),
@@ -36,6 +39,12 @@
     slow: say('cooker.slow'),
   });
   const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
+
+  function close() {
+    editing = false;
+    closed = true;
+    ondone?.();
+  }
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
@@ -48,8 +57,7 @@
     };
     problem = vessel ? await household.changeVessel(vessel.id, change) : await household.addVessel(change);
     if (!problem) {
-      editing = false;
-      ondone?.();
+      close();
     }
   }
 
@@ -86,6 +94,7 @@
       <label class="text-sm font-semibold"
         >{say('kitchen.name')}<input
           class="input w-full text-base font-normal"
+          {@attach takesHand}
           bind:value={name}
           maxlength="60"
         /></label
@@ -118,9 +127,7 @@
       >
       <div class="mt-1 flex gap-2">
         <button class="btn btn-primary btn-sm" type="submit">{say('kitchen.save')}</button>
-        <button class="btn btn-ghost btn-sm" type="button" onclick={() => ((editing = false), ondone?.())}
-          >{say('kitchen.cancel')}</button
-        >
+        <button class="btn btn-ghost btn-sm" type="button" onclick={close}>{say('kitchen.cancel')}</button>
       </div>
     </form>
   {:else if vessel}
@@ -146,12 +153,16 @@
     </p>
     {#if vessel.cooker}<p class="text-sm font-semibold">{kinds[vessel.cooker]}</p>{/if}
     <p class="text-sm opacity-85">
-      {say('kitchen.pot.level', { millilitres: vessel.millilitresPerCentimetre })}
+      {say('kitchen.pot.level', {
+        unit: unitOf('centimetres', units.us),
+        millilitres: vessel.millilitresPerCentimetre * (units.us ? 2.54 : 1),
+      })}
     </p>
     <div class="mt-2 flex gap-2">
       <button
         class="btn btn-sm btn-outline btn-primary"
         aria-label={say('kitchen.change_it', { name: vessel.name })}
+        {@attach takesHandAfter(() => closed)}
         onclick={() => (editing = true)}>{say('kitchen.change')}</button
       >
       {#if removable}

@@ -22,7 +22,7 @@
     })}
   </h2>
   {#each found.doubts as doubt (doubt.code)}
-    <p class="bg-warning text-warning-content mt-2 rounded-lg px-3 py-2" role="alert">{doubt.text}</p>
+    <p class="alert alert-warning mt-2" role="alert">{doubt.text}</p>
   {/each}
   <div aria-live="polite">
     {#if found.gives}

@@ -51,7 +51,7 @@
     {/if}
   {/if}
   {#if late}
-    <p class="bg-error text-error-content mt-3 rounded-xl p-4 text-xl" role="alert">
+    <p class="alert alert-error mt-3 text-xl" role="alert">
       {say('after.too_late', { celsius: after.hotCelsius })}
     </p>
   {/if}

@@ -131,7 +131,7 @@
       {#if line.detail}<p class="mt-2 text-2xl">{line.detail}</p>{/if}
       {#each besideLines(moment, evening) as more (more)}<p class="mt-1 text-2xl">{more}</p>{/each}
       {#if blocked}
-        <div class="bg-warning text-warning-content mt-4 rounded-xl p-4 text-lg">
+        <div class="alert alert-warning alert-vertical mt-4 justify-items-start text-left text-lg">
           <div role="alert">
             <strong class="block text-xl">{say(`caution.${blocked.code}.title`)}</strong>
             {blockLine(blocked)}

@@ -34,8 +34,8 @@
   {/if}
   <ol class="mt-1 text-[0.95rem]">
     {#each waiting.slice(1) as m (m.id)}
-      <li class="grid grid-cols-[3.2rem_1fr] gap-2 py-0.5">
-        <time class="tabular-nums" datetime={m.due?.at}>{clock(m.due?.at ?? '', evening.zone)}</time>
+      <li class="grid grid-cols-[auto_1fr] gap-2 py-0.5">
+        <time class="hour tabular-nums" datetime={m.due?.at}>{clock(m.due?.at ?? '', evening.zone)}</time>
         <span class="truncate" class:pot-name={several} style="--pot: var(--pot-{Math.max(0, m.colour) % 4})"
           >{momentLine(m, evening).title}
           {#if spread(m)}<span class="block text-sm">{say('road.between', { range: spread(m) })}</span
@@ -49,8 +49,8 @@
       <summary class="cursor-pointer py-1">{say('road.done', { count: done.length })}</summary>
       <ol class="text-[0.95rem]">
         {#each done as m (m.id)}
-          <li class="grid grid-cols-[3.2rem_1fr] gap-2 py-0.5 opacity-85">
-            <time class="tabular-nums" datetime={m.doneAt}>{clock(m.doneAt ?? '', evening.zone)}</time>
+          <li class="grid grid-cols-[auto_1fr] gap-2 py-0.5 opacity-85">
+            <time class="hour tabular-nums" datetime={m.doneAt}>{clock(m.doneAt ?? '', evening.zone)}</time>
             <span class="truncate">{momentLine(m, evening).title}</span>
           </li>
         {/each}

@@ -129,7 +129,7 @@
   <div class="min-w-0">
     {#each evening.gates as gate (gate.code)}
       <section
-        class="bg-error text-error-content mb-3 rounded-xl p-4 text-lg"
+        class="alert alert-error alert-vertical mb-3 justify-items-start text-left text-lg"
         role="alert"
         data-gate={gate.code}
       >
@@ -145,13 +145,9 @@
     {:else if moment && !evening.setAsideFrom}
       {#key moment.id}<NowCard {stove} state={evening} {moment} />{/key}
     {/if}
-
     <div class="no-print">
       {#each stove.refused as refused (refused.entry.eventId)}
-        <p
-          class="bg-error text-error-content mt-3 flex items-center justify-between gap-3 rounded-xl p-4 text-lg"
-          role="alert"
-        >
+        <p class="alert alert-error mt-3 text-lg" role="alert">
           <span>{say('stove.refused', { text: refused.text })}</span>
           <button class="btn stove-btn" onclick={() => stove.forget(refused)}
             >{say('stove.refused.ok')}</button

@@ -21,7 +21,7 @@
   <ul class="mt-2">
     {#each told as t (t.entry.eventId)}
       <li class="border-base-300 flex min-h-14 items-center gap-3 border-t py-1 first:border-t-0">
-        <time class="w-14 tabular-nums" datetime={t.entry.occurredAt}
+        <time class="hour tabular-nums" datetime={t.entry.occurredAt}
           >{clock(t.entry.occurredAt, evening.zone)}</time
         >
         <span class="min-w-0 flex-1" class:line-through={t.undone}>

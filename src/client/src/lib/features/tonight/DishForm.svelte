@@ -10,7 +10,7 @@
     type RiceTarget,
   } from '../../api/client';
   import { centimetres } from '../../format/amounts';
-  import { addDays, dayName, parseTime } from '../../format/time';
+  import { addDays, dayName, hourSaid, parseTime } from '../../format/time';
   import { bagName } from '../../format/pace';
   import { capital, pulseTargets, riceTargets, styles } from '../../format/words';
   import { say } from '../../messages/say';
@@ -106,11 +106,11 @@
 
   let unread = $state(false);
   const timeFault = $derived(
-    unread ? say('form.time_fault', { time: '19:00' }) : tonight.fault('serveAtLocal'),
+    unread ? say('form.time_fault', { time: hourSaid('19:00') }) : tonight.fault('serveAtLocal'),
   );
 
   function setTime(text: string) {
-    const time = parseTime(text);
+    const time = parseTime(text, dish.serveAtLocal.slice(11));
     unread = !time;
     if (time) void tonight.change({ serveAtLocal: `${day}T${time}` });
   }
@@ -336,7 +336,7 @@
         type="text"
         inputmode="numeric"
         autocomplete="off"
-        value={dish.serveAtLocal.slice(11)}
+        value={hourSaid(dish.serveAtLocal.slice(11))}
         aria-invalid={timeFault ? true : undefined}
         aria-describedby={timeFault ? 'time-error' : undefined}
         onchange={(e) => setTime(e.currentTarget.value)}

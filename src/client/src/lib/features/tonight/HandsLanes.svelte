@@ -1,9 +1,9 @@
 <script lang="ts">
   import { within } from '../../messages/figures';
   import { say } from '../../messages/say';
-  import { scaleUtc } from 'd3-scale';
   import type { Plan } from '../../api/client';
-  import { clock } from '../../format/time';
+  import { clock, tickHour } from '../../format/time';
+  import { hours } from '../../ui/axis';
   import Marked from '../../ui/Marked.svelte';
 
   type Props = { plan: Plan; zone: string };
@@ -23,11 +23,7 @@
   const tasks = $derived(hands.tasks.filter((t) => near(t.from)));
   const from = $derived(Math.min(...[...visits, ...tasks].map((h) => Date.parse(h.from))));
   const to = $derived(Math.max(table, ...visits.map((v) => Date.parse(v.to))));
-  const x = $derived(
-    scaleUtc()
-      .domain([from - 120_000, to + 120_000])
-      .range([left, width - 14]),
-  );
+  const x = $derived(hours([from - 120_000, to + 120_000], [left, width - 14]));
   type Span = { from: string; to: string };
   type Lane = { key: string; name: string; burner?: string | null };
   const lanes = $derived<Lane[]>([
@@ -95,7 +91,7 @@
       {#each ticks as tick (tick.getTime())}
         <line x1={x(tick)} x2={x(tick)} y1="0" y2={height - 20} stroke="var(--color-base-300)" />
         <text x={x(tick)} y={height - 5} text-anchor="middle" class="fill-base-content text-[12px]"
-          >{clock(tick.toISOString(), zone)}</text
+          >{tickHour(tick, zone)}</text
         >
       {/each}
       {#each lanes as lane (lane.key)}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Catalogue, Dish, Kitchen, SaltSchool } from '../../api/client';
-  import { parseTime } from '../../format/time';
+  import { hourSaid, parseTime } from '../../format/time';
   import { saltIds, saltName } from '../../format/words';
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
@@ -37,10 +37,14 @@
       stages: [...(dish.stages ?? []).filter((s) => s !== stage), ...(wanted ? [stage] : [])],
     });
 
-  let leave = $derived(away?.fromLocal.slice(11) ?? '');
-  let back = $derived(away?.toLocal.slice(11) ?? '');
+  /** A bare hour is one of the evening's. */
+  const evening = $derived(dish.serveAtLocal.slice(11));
+  let leave = $derived(hourSaid(away?.fromLocal.slice(11) ?? ''));
+  let back = $derived(hourSaid(away?.toLocal.slice(11) ?? ''));
   let unread = $state(false);
-  const fault = $derived(unread ? say('form.times_fault', { time: '17:30' }) : tonight.fault('away'));
+  const fault = $derived(
+    unread ? say('form.times_fault', { time: hourSaid('17:30') }) : tonight.fault('away'),
+  );
 
   function setAway() {
     if (!leave && !back) {
@@ -48,7 +52,7 @@
       if (away) void tonight.change({ away: [] });
       return;
     }
-    const [from, to] = [parseTime(leave), parseTime(back)];
+    const [from, to] = [parseTime(leave, evening), parseTime(back, evening)];
     unread = !!leave && !!back && !(from && to);
     if (from && to) void tonight.change({ away: [{ fromLocal: `${day}T${from}`, toLocal: `${day}T${to}` }] });
   }

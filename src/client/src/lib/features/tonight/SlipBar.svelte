@@ -41,9 +41,7 @@
   <h2 id="slips-title" class="text-lg">{say('slip.title')}</h2>
   <div class="mt-2 flex flex-wrap gap-2">
     {#each offers as offer (offer.text)}
-      <button class="btn btn-sm btn-outline btn-primary h-10" onclick={() => mend(offer.slip)}
-        >{offer.text}</button
-      >
+      <button class="btn btn-outline btn-primary" onclick={() => mend(offer.slip)}>{offer.text}</button>
     {/each}
   </div>
   {#if problem}

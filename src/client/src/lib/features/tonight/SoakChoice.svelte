@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Dish, Kitchen, Soak } from '../../api/client';
-  import { addDays, dayName, parseTime } from '../../format/time';
+  import { addDays, dayName, hourSaid, parseTime } from '../../format/time';
   import { capital, soaks } from '../../format/words';
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
@@ -38,7 +38,7 @@
   }
 
   function setTime(text: string) {
-    const time = parseTime(text);
+    const time = parseTime(text, since.slice(11, 16));
     unread = !time;
     if (time) void tonight.change({ soakedSinceLocal: `${since.slice(0, 10)}T${time}` });
   }
@@ -78,7 +78,7 @@
         inputmode="numeric"
         autocomplete="off"
         aria-label={say('form.soak_hour', { label: say('soak.since') })}
-        value={since.slice(11, 16)}
+        value={hourSaid(since.slice(11, 16))}
         aria-invalid={fault ? true : undefined}
         onchange={(e) => setTime(e.currentTarget.value)}
       />

@@ -35,12 +35,14 @@
         </li>
       {/if}
       <li
-        class="border-base-300 grid grid-cols-[4.2rem_1fr] gap-3 border-t py-2 first:border-t-0 {step.kind ===
+        class="border-base-300 grid grid-cols-[var(--hour-large)_1fr] gap-3 border-t py-2 first:border-t-0 {step.kind ===
           'join' || step.kind === 'table'
           ? 'text-secondary'
           : ''}"
       >
-        <time class="display text-xl leading-7 tabular-nums" datetime={step.at}>{clock(step.at, zone)}</time>
+        <time class="display text-xl leading-7 whitespace-nowrap tabular-nums" datetime={step.at}
+          >{clock(step.at, zone)}</time
+        >
         <div>
           <p class="leading-7 font-semibold">
             {line.title}

@@ -77,7 +77,7 @@
       })}
     />
   </h1>
-  <p class="mt-1" aria-live="polite">
+  <p class="mt-1" aria-live="polite" aria-atomic="true" data-verdict>
     {say('verdict.table', { when: late })}
     {say('verdict.right')} <strong>{dinnersOf(plan.withLooks)}</strong>
     {looks ? say('verdict.looks', { clock: dinnersOf(plan.byClock) }) : say('verdict.clock')}

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { scaleUtc } from 'd3-scale';
   import type { Kitchen, WayLine } from '../../api/client';
   import type { Alternative } from '../../api/problem';
-  import { clock } from '../../format/time';
+  import { tickHour } from '../../format/time';
+  import { hours } from '../../ui/axis';
   import { axisOf, textureWord, whyLine } from '../../format/ways';
   import { capital } from '../../format/words';
   import { say } from '../../messages/say';
@@ -41,11 +41,7 @@
   });
   const axis = $derived(axisOf(shown));
   const edge = 8;
-  const x = $derived(
-    scaleUtc()
-      .domain(axis)
-      .range([edge, Math.max(width - edge, 2 * edge)]),
-  );
+  const x = $derived(hours(axis, [edge, Math.max(width - edge, 2 * edge)]));
   /** Half of an hour's letters, px: none is cut off at an edge. */
   const half = 16;
   const ticks = $derived(x.ticks(width > 300 ? 6 : 4).filter((t) => x(t) >= half && x(t) <= width - half));
@@ -99,7 +95,7 @@
           <svg {width} height="18" class="block">
             {#each ticks as tick (tick.getTime())}
               <text x={x(tick)} y="13" text-anchor="middle" class="fill-base-content text-[11.5px]"
-                >{clock(tick.toISOString(), kitchen.zone)}</text
+                >{tickHour(tick, kitchen.zone)}</text
               >
             {/each}
           </svg>

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { ScaleTime } from 'd3-scale';
   import type { Kitchen, WayLine } from '../../api/client';
   import { dinnersOf } from '../../format/chance';
   import { clock, dayName, dayOf, range } from '../../format/time';
+  import type { TimeAxis } from '../../ui/axis';
   import { wayLabel } from '../../format/ways';
   import { capital } from '../../format/words';
   import { say } from '../../messages/say';
@@ -10,7 +10,7 @@
   type Props = {
     way: WayLine;
     kitchen: Kitchen;
-    x: ScaleTime<number, number>;
+    x: TimeAxis;
     /** From where on there is something to draw, px. */
     least: number;
     width: number;

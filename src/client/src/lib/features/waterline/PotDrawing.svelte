@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Series } from '../../api/client';
-  import { clock } from '../../format/time';
+  import { tickHour } from '../../format/time';
+  import { units } from '../../messages/units.svelte';
+  import { unitOf } from '../../ui/measure';
   import { colourOf, outlines, seedOf } from '../../ui/seeds';
   import { margin, type Picture } from './scale';
 
@@ -21,7 +23,9 @@
 
   const ground = $derived(pic.y(0));
   const right = $derived(width - margin.right);
-  const ticks = $derived(pic.y.ticks(5));
+  /** What the height is marked in, cm: the household's own unit. */
+  const mark = $derived(units.us ? 2.54 : 1);
+  const ticks = $derived(pic.y.ticks(5, mark));
   const times = $derived(pic.x.ticks(width > 620 ? 7 : 4));
   const seeds = $derived(series.layers.map((l) => seedOf(l.kind, l.seed)));
   /** Share of the way from raw to tender, for the depth of a colour. */
@@ -93,14 +97,16 @@
 
 {#each ticks as tick (tick)}
   <text x={margin.left - 12} y={pic.y(tick) + 4} text-anchor="end" class="fill-base-content text-[12px]"
-    >{tick}</text
+    >{Number((tick / mark).toFixed(1))}</text
   >
   <line x1={margin.left - 8} x2={margin.left} y1={pic.y(tick)} y2={pic.y(tick)} stroke="var(--pot-wall)" />
 {/each}
-<text x={margin.left - 12} y={top - 12} text-anchor="end" class="fill-base-content text-[12px]">cm</text>
+<text x={margin.left - 12} y={top - 12} text-anchor="end" class="fill-base-content text-[12px]"
+  >{unitOf('centimetres', units.us)}</text
+>
 {#each times as time (time.getTime())}
   <text x={pic.x(time)} y={height - 6} text-anchor="middle" class="fill-base-content text-[12.5px]">
-    {clock(time.toISOString(), zone)}
+    {tickHour(time, zone)}
   </text>
 {/each}
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Plan, Series } from '../../api/client';
+  import { units } from '../../messages/units.svelte';
   import { say } from '../../messages/say';
   import type { Pulling, PullKind } from '../../state/pull.svelte';
   import { Dragging } from './drag.svelte';
@@ -41,7 +42,8 @@
   const across = $derived(picture(series, width, height, span).x);
   const wide = $derived(width > 620);
   const marks = $derived(flags(steps).filter((m) => wide || m.pull));
-  const flagWidth = $derived(wide ? 112 : 88);
+  /** Times by am and pm are longer. */
+  const flagWidth = $derived(wide ? (units.amPm ? 132 : 112) : 88);
   const placed = $derived(
     marks.map((flag) => ({
       flag,

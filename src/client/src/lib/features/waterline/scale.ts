@@ -1,6 +1,6 @@
-import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import type { Band, Series } from '../../api/client';
+import { figures, hours } from '../../ui/axis';
 
 /** Room around the pot's inside, px. */
 export const margin = { top: 70, right: 26, bottom: 34, left: 52 };
@@ -21,12 +21,11 @@ export function picture(
     Math.max(...tops) * 1.18,
     Math.max(series.vesselHeightCentimetres, Math.max(...tops)),
   );
-  const x = scaleUtc()
-    .domain(span ?? [times[0] ?? new Date(0), times[times.length - 1] ?? new Date(1)])
-    .range([margin.left, width - margin.right]);
-  const y = scaleLinear()
-    .domain([0, Math.max(1, most)])
-    .range([height - margin.bottom, top]);
+  const x = hours(span ?? [Number(times[0] ?? 0), Number(times[times.length - 1] ?? 1)], [
+    margin.left,
+    width - margin.right,
+  ]);
+  const y = figures([0, Math.max(1, most)], [height - margin.bottom, top]);
   const at = (i: number) => x(times[i] ?? times[0]!);
   const shape = (low: (i: number) => number, high: (i: number) => number) =>
     area<unknown>()

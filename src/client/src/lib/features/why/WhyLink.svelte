@@ -11,13 +11,23 @@
   <a
     class="no-print why"
     href="/why#{reason}"
-    aria-label={say('why.link_of', { question: say(`why.reason.${reason}.title`) })}>?</a
+    aria-label={say('reason.link_of', { question: say(`reason.${reason}.title`) })}><span>?</span></a
   >
 {/if}
 
 <style>
+  /* Larger for a finger than for the eye, without moving what stands around it. */
   .why {
     display: inline-grid;
+    place-items: center;
+    width: 3rem;
+    height: 3rem;
+    margin: -0.75rem;
+    vertical-align: 0.1em;
+    opacity: 0.75;
+  }
+  span {
+    display: grid;
     place-items: center;
     width: 1.5rem;
     height: 1.5rem;
@@ -26,8 +36,6 @@
     font-size: 0.85rem;
     font-weight: 600;
     line-height: 1;
-    vertical-align: 0.1em;
-    opacity: 0.75;
   }
   .why:hover,
   .why:focus-visible {

@@ -6,7 +6,7 @@ import { knows, say } from '../../messages/say';
 export type Told = Reason & { title: string; text: string; others: string };
 
 const words = (id: Reason['id']) => ({
-  title: say(`why.reason.${id}.title`),
+  title: say(`reason.${id}.title`),
   text: say(`why.reason.${id}.text`),
   others: knows(`why.reason.${id}.others`) ? say(`why.reason.${id}.others` as 'why.reason.lid.others') : '',
   /** What people call it who ask. */
