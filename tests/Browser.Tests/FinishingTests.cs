@@ -9,7 +9,7 @@ public sealed class FinishingTests
     private static void Add(Kitchen k, string id, string then)
     {
         k.Do(By.CssSelector("select[aria-label='Add to the pot']"), s => Choose(s, id));
-        k.Until(d => d.FindElements(By.CssSelector($"[aria-label='{then}, grams']")).Count == 1);
+        k.Until(d => d.FindElements(By.CssSelector($"[aria-label='{then}, g']")).Count == 1);
     }
 
     private static void Choose(IWebElement select, string value) => select.FindElement(By.CssSelector($"option[value='{value}']")).Click();

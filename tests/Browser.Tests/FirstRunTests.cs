@@ -27,7 +27,7 @@ public class FirstRunTests
             k.Until(_ => k.Text("h1").StartsWith("Chickpeas with brown basmati", StringComparison.Ordinal));
             k.Settle();
             k.Until(_ => k.Find(By.Id("people")).GetAttribute("value") == "6");
-            k.Until(d => d.PageSource.Contains("19:00", StringComparison.Ordinal));
+            k.Until(d => d.PageSource.Contains("7:00 pm", StringComparison.Ordinal));
             // Asked once: a reload is the dinner's, and the burners are those that were told.
             k.Open("/pots");
             k.Until(d => d.FindElements(By.XPath("//h3[.='Large']")).Count == 1);

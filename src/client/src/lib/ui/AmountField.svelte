@@ -1,6 +1,8 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
   import { say } from '../messages/say';
+  import { units } from '../messages/units.svelte';
+  import { readAmount, shownMeasure, unitOf } from './measure';
 
   /** How long the hand must rest before what is typed counts, ms: the 2 of 250 is no amount. */
   const rest = 400;
@@ -10,12 +12,14 @@
     id: string;
     value: number;
     unit: string;
-    onchange: (value: number, unit: string) => void;
+    /** Typed, in a unit of its own where one was named; or another unit chosen for what stands there. */
+    onchange: (value: number, unit: string, typed: boolean) => void;
+    cupMillilitres: number;
     error?: string | null;
     /** Units beside grams and cups. */
     more?: { id: string; name: string }[];
   };
-  let { label, id, value, unit, onchange, error = null, more = [] }: Props = $props();
+  let { label, id, value, unit, onchange, cupMillilitres, error = null, more = [] }: Props = $props();
   let timer: ReturnType<typeof setTimeout> | undefined;
   let typed = '';
   onDestroy(() => clearTimeout(timer));
@@ -29,11 +33,30 @@
   /** At once when the field is left. */
   function tell() {
     clearTimeout(timer);
-    if (typed !== '') onchange(Number(typed), unit);
-    typed = '';
+    const read = typed === '' ? null : readAmount(typed, unit, cupMillilitres, units.us);
+    unread = typed !== '' && !read;
+    if (read) onchange(read.value, read.unit, true);
+    if (read || typed === '') typed = '';
   }
 
-  const step = $derived(unit === 'g' ? 10 : unit === 'plate' ? 1 : 0.25);
+  let unread = $state(false);
+  const weight = $derived(unitOf('grams', units.us));
+  const fault = $derived(unread ? say('field.unread', { unit: weight }) : error);
+  const shown = $derived(
+    value <= 0
+      ? ''
+      : unit === 'g'
+        ? shownMeasure('grams', value, units.us)
+        : String(Number(value.toFixed(2))),
+  );
+  /** A little more or less by the arrows. */
+  const step = $derived(unit === 'g' ? (units.us ? 14.175 : 10) : unit === 'plate' ? 1 : 0.25);
+  function key(event: KeyboardEvent) {
+    const by = event.key === 'ArrowUp' ? step : event.key === 'ArrowDown' ? -step : 0;
+    if (!by) return;
+    event.preventDefault();
+    onchange(Math.max(0, value + by), unit, true);
+  }
 </script>
 
 <div>
@@ -42,14 +65,14 @@
     <input
       {id}
       class="input join-item w-full min-w-0 text-base"
-      class:input-error={error}
-      type="number"
+      class:input-error={fault}
+      type="text"
       inputmode="decimal"
-      min="0"
-      {step}
-      value={value > 0 ? value : ''}
-      aria-invalid={error ? true : undefined}
-      aria-describedby={error ? `${id}-error` : undefined}
+      autocomplete="off"
+      value={shown}
+      aria-invalid={fault ? true : undefined}
+      aria-describedby={fault ? `${id}-error` : undefined}
+      onkeydown={key}
       oninput={(e) => type(e.currentTarget.value)}
       onchange={tell}
     />
@@ -57,12 +80,12 @@
       class="select join-item w-[5.6rem] text-base"
       aria-label={say('amount.unit', { label })}
       value={unit}
-      onchange={(e) => onchange(value, e.currentTarget.value)}
+      onchange={(e) => onchange(value, e.currentTarget.value, false)}
     >
-      <option value="g">g</option>
+      <option value="g">{weight}</option>
       <option value="cup">{say('amount.cups')}</option>
       {#each more as other (other.id)}<option value={other.id}>{other.name}</option>{/each}
     </select>
   </div>
-  {#if error}<p id="{id}-error" class="text-error mt-1 text-sm" role="alert">{error}</p>{/if}
+  {#if fault}<p id="{id}-error" class="text-error mt-1 text-sm" role="alert">{fault}</p>{/if}
 </div>

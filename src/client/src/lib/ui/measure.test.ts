@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readMeasure, shownMeasure, unitOf, type Measure } from './measure';
+import { readAmount, readMeasure, shownMeasure, unitOf, type Measure } from './measure';
 
 const all: Measure[] = ['millilitres', 'litres', 'centimetres', 'celsius', 'metres', 'grams'];
 
@@ -52,5 +52,44 @@ describe('what is typed into a field with a unit', () => {
         }
     expect(shownMeasure('celsius', null, true)).toBe('');
     expect([unitOf('litres', false), unitOf('litres', true)]).toEqual(['L', 'qt']);
+  });
+});
+
+describe('an amount of food', () => {
+  // As people write them: twenty entries, not chosen to fit; in a kitchen of grams and one of ounces, with a figure beside grams.
+  it.each([
+    ['250', false, 250, 'g'],
+    ['250 g', true, 250, 'g'],
+    ['250g', false, 250, 'g'],
+    ['0,5 kg', false, 500, 'g'],
+    ['8 oz', false, 226.8, 'g'],
+    ['8', true, 226.8, 'g'],
+    ['1 lb', false, 453.6, 'g'],
+    ['1 lb 4 oz', true, 567, 'g'],
+    ['1lb 4oz', true, 567, 'g'],
+    ['1 1/2 lb', true, 680.4, 'g'],
+    ['half a pound', true, 226.8, 'g'],
+    ['a pound', false, 453.6, 'g'],
+    ['about 300 grams', false, 300, 'g'],
+    ['1 cup', false, 1, 'cup'],
+    ['1½ cups', true, 1.5, 'cup'],
+    ['half a cup', true, 0.5, 'cup'],
+    ['2c', true, 2, 'cup'],
+    ['300 ml', false, 1.25, 'cup'],
+    ['1,000 g', false, 1000, 'g'],
+    ['½ kilo', false, 500, 'g'],
+  ] as const)('%s (us: %s) is %s %s', (text, us, value, unit) => {
+    const read = readAmount(text, 'g', 240, us);
+    expect([Math.round(read!.value * 10) / 10, read!.unit]).toEqual([Math.round(value * 10) / 10, unit]);
+  });
+  it('is a figure in the unit that stands beside it', () => {
+    expect(readAmount('1½', 'cup', 240, false)).toEqual({ value: 1.5, unit: 'cup' });
+    expect(readAmount('2', 'packet', 240, true)).toEqual({ value: 2, unit: 'packet' });
+    expect(readAmount('many', 'cup', 240, false)).toBeNull();
+  });
+  it('and other measures are read in two parts too', () => {
+    expect(readMeasure('metres', '5000 ft', false)).toBeCloseTo(1524, 0);
+    expect(readMeasure('litres', '1 qt 1 cup', true)).toBeCloseTo(1.183, 2);
+    expect(readMeasure('celsius', '100 °C', false)).toBe(100);
   });
 });

@@ -34,7 +34,7 @@ const fahrenheit: Unit = {
 const metre: Unit = { name: 'm', times: 1, decimals: 0, also: /^(m|met(er|re)s?)$/ };
 const foot: Unit = { name: 'ft', times: 0.3048, decimals: 0, also: /^(ft|foot|feet|')$/ };
 const gram: Unit = { name: 'g', times: 1, decimals: 0, also: /^(g|grams?)$/ };
-const kilogram: Unit = { name: 'kg', times: 1000, decimals: 2, also: /^kg$/ };
+const kilogram: Unit = { name: 'kg', times: 1000, decimals: 2, also: /^(kg|kilos?|kilograms?)$/ };
 const ounce: Unit = { name: 'oz', times: 28.3495, decimals: 1, also: /^(oz|ounces?)$/ };
 const pound: Unit = { name: 'lb', times: 453.592, decimals: 2, also: /^(lbs?|pounds?)$/ };
 
@@ -73,9 +73,24 @@ const plainly = (text: string): string =>
     .replace(/^half an?\s/i, '½ ')
     .replace(/^an?\s/i, '1 ');
 
+/** `1 lb 4 oz` → its parts; one part for all else. */
+const partsOf = (text: string): string[] =>
+  text.match(/[\d.,/\s¼½¾⅓⅔⅛]*\d[\d.,/\s¼½¾⅓⅔⅛]*(?:lbs?|pounds?|kg|ft|feet|qt|cups?)(?=[\s,]*\d)|.+$/gi) ?? [
+    text,
+  ];
+
 /** What was typed, in the unit of the field: `readMeasure('centimetres', '2 in', false)` → `5.08`. A figure alone is in the household's
  * unit; null where it cannot be read. */
 export function readMeasure(of: Measure, text: string, us: boolean): number | null {
+  const parts = partsOf(text.trim());
+  if (parts.length > 1 && of !== 'celsius') {
+    const read = parts.map((part) => readPart(of, part, us));
+    return read.reduce<number | null>((sum, r) => (sum === null || r === null ? null : sum + r), 0);
+  }
+  return readPart(of, text, us);
+}
+
+function readPart(of: Measure, text: string, us: boolean): number | null {
   const { metric, us: american, all, kept } = known[of];
   const [, number = '', said = ''] =
     /^\s*(-?[\d.,/\s¼½¾⅓⅔⅛]*?)\s*([^\d.,/\s¼½¾⅓⅔⅛-].*)?$/.exec(plainly(text)) ?? [];
@@ -85,6 +100,29 @@ export function readMeasure(of: Measure, text: string, us: boolean): number | nu
   const unit = name ? all.find((u) => u.also.test(name)) : us ? american : metric;
   if (value === null || !unit || (/\.\d{3}$/.test(number.trim()) && unit.times < 1000)) return null;
   return ((value - (unit.from ?? 0)) * unit.times) / kept;
+}
+
+/**
+ * An amount of food: a weight or a volume however it is typed, or a figure in the unit that stands beside it.
+ * `readAmount('250 g', 'cup', …)` → 250 g; `readAmount('1½', 'cup', …)` → 1.5 cups; null where it cannot be read.
+ */
+export function readAmount(
+  text: string,
+  unit: string,
+  cupMillilitres: number,
+  us: boolean,
+): { value: number; unit: string } | null {
+  const named = /[a-z]/i.test(plainly(text));
+  const weight = unit === 'g' || named ? readMeasure('grams', text, us) : null;
+  if (weight !== null) return { value: weight, unit: 'g' };
+  if (!named) {
+    const value = figure(plainly(text));
+    return value === null ? null : { value, unit };
+  }
+  const cups = /^([^a-z]*)(?:c|cups?)$/i.exec(plainly(text));
+  if (cups) return readAmount(cups[1]!, 'cup', cupMillilitres, us);
+  const millilitres = readMeasure('millilitres', text, us);
+  return millilitres === null ? null : { value: millilitres / cupMillilitres, unit: 'cup' };
 }
 
 /** As it stands in the field: `shownMeasure('celsius', 20, true)` → `"68"`. */

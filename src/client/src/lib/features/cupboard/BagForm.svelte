@@ -3,6 +3,10 @@
   import type { Problem } from '../../api/problem';
   import { say } from '../../messages/say';
   import { household } from '../../state/kitchen.svelte';
+  import MeasureField from '../../ui/MeasureField.svelte';
+  import { takesHand } from '../../ui/hand';
+  import { unitOf } from '../../ui/measure';
+  import { units } from '../../messages/units.svelte';
   import SelectField from '../../ui/SelectField.svelte';
   import type { Bag } from '../../format/pace';
 
@@ -56,17 +60,16 @@
 
 <form class="grid gap-3 sm:grid-cols-2" onsubmit={save} aria-label={foodName}>
   <div>
-    <label class="mb-1 block text-sm font-semibold" for="grams-{id}">{say('cupboard.field.grams')}</label>
-    <input
+    <label class="mb-1 block text-sm font-semibold" for="grams-{id}"
+      >{say('cupboard.field.left', { unit: unitOf('grams', units.us) })}</label
+    >
+    <MeasureField
+      of="grams"
       id="grams-{id}"
       class="input w-full text-base"
-      type="number"
-      inputmode="decimal"
-      min="0"
-      step="any"
       bind:value={grams}
-      aria-invalid={fault('grams') ? true : undefined}
-      {@attach (field: HTMLInputElement) => field.focus()}
+      {...fault('grams') ? { 'aria-invalid': true } : {}}
+      {@attach takesHand}
     />
     {@render failed('grams')}
   </div>

@@ -5,6 +5,9 @@
   import { api } from '../../api/client';
   import { fieldOf, type FromNotes } from '../../state/notes.svelte';
   import Choice from '../../ui/Choice.svelte';
+  import MeasureField from '../../ui/MeasureField.svelte';
+  import { readMeasure, unitOf, type Measure } from '../../ui/measure';
+  import { units } from '../../messages/units.svelte';
   import NamePicker from '../../ui/NamePicker.svelte';
 
   type Props = { notes: FromNotes; onplan: () => void };
@@ -12,6 +15,15 @@
   const found = $derived(notes.found!);
   const fault = (code: string) =>
     notes.problem?.errors?.find((e) => e.field === `answers.${fieldOf[code]}`)?.detail ?? null;
+
+  type Question = (typeof found.questions)[number];
+  /** A litre of water weighs a kilogram. */
+  const measureOf = (q: Question): Measure | null =>
+    q.code === 'water' ? 'millilitres' : q.unit === 'g' ? 'grams' : null;
+  function measured(field: Parameters<FromNotes['answer']>[0], q: Question, text: string) {
+    const read = readMeasure(measureOf(q)!, text, units.us);
+    if (read !== null) notes.answer(field, read);
+  }
 </script>
 
 <section class="dish p-4" aria-labelledby="asked-title">
@@ -75,17 +87,27 @@
           <div>
             <label class="mb-1 block text-sm font-semibold" for="note-{q.code}">{q.text}</label>
             <label class="input w-full text-base">
-              <input
-                id="note-{q.code}"
-                type="number"
-                min="0"
-                inputmode="decimal"
-                {value}
-                aria-invalid={fault(q.code) ? true : undefined}
-                onchange={(e) =>
-                  e.currentTarget.value !== '' && notes.answer(field, e.currentTarget.valueAsNumber)}
-              />
-              <span>{q.code === 'water' ? say('join.unit') : q.unit}</span>
+              {#if measureOf(q)}
+                <MeasureField
+                  of={measureOf(q)!}
+                  class=""
+                  id="note-{q.code}"
+                  value={Number(value)}
+                  onchange={(e) => measured(field, q, e.currentTarget.value)}
+                />
+              {:else}
+                <input
+                  id="note-{q.code}"
+                  type="number"
+                  min="0"
+                  inputmode="decimal"
+                  {value}
+                  aria-invalid={fault(q.code) ? true : undefined}
+                  onchange={(e) =>
+                    e.currentTarget.value !== '' && notes.answer(field, e.currentTarget.valueAsNumber)}
+                />
+              {/if}
+              <span>{measureOf(q) ? unitOf(measureOf(q)!, units.us) : q.unit}</span>
             </label>
             {#if fault(q.code)}<p class="text-error mt-1 text-sm" role="alert">{fault(q.code)}</p>{/if}
           </div>

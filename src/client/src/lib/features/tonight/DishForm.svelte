@@ -116,10 +116,10 @@
   }
 
   /** Another unit says the same amount anew, whether or not there is a plan; one whose grams nobody knows is the usual amount. */
-  function amount(what: 'pulse' | 'rice', value: number, unit: string) {
+  function amount(what: 'pulse' | 'rice', value: number, unit: string, typed: boolean) {
     const before = what === 'pulse' ? pulseAmount : riceAmount;
     const grain = what === 'pulse' ? pulse : rice;
-    if (unit === before.unit || !grain) {
+    if (typed || unit === before.unit || !grain) {
       void tonight.change({ [what]: { value, unit } });
       return;
     }
@@ -198,7 +198,8 @@
       })}
       value={pulseAmount.value}
       unit={pulseAmount.unit}
-      onchange={(value, unit) => amount('pulse', value, unit)}
+      cupMillilitres={kitchen.cupMillilitres}
+      onchange={(value, unit, typed) => amount('pulse', value, unit, typed)}
       error={tonight.fault('pulse')}
       more={unitsFor(dish.pulseId)}
     />
@@ -222,7 +223,8 @@
       })}
       value={riceAmount.value}
       unit={riceAmount.unit}
-      onchange={(value, unit) => amount('rice', value, unit)}
+      cupMillilitres={kitchen.cupMillilitres}
+      onchange={(value, unit, typed) => amount('rice', value, unit, typed)}
       error={tonight.fault('rice')}
       more={unitsFor(dish.riceId)}
     />

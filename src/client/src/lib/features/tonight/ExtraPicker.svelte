@@ -1,6 +1,7 @@
 <script lang="ts">
   import { X } from '@lucide/svelte';
   import type { Extra, ExtraWish, Plan } from '../../api/client';
+  import WeightField from '../../ui/WeightField.svelte';
   import { say } from '../../messages/say';
 
   type Props = {
@@ -21,7 +22,7 @@
     wish.time ?? planned.find((p) => p.extraId === wish.extraId)?.time ?? 'start';
   const name = (id: string) => extras.find((e) => e.id === id)?.name ?? id;
   const grams = (wish: ExtraWish) =>
-    wish.amount?.value ?? planned.find((p) => p.extraId === wish.extraId)?.grams ?? '';
+    wish.amount?.value ?? planned.find((p) => p.extraId === wish.extraId)?.grams ?? null;
   const free = $derived(extras.filter((e) => !chosen.some((c) => c.extraId === e.id)));
   /** What goes in at the end has no half that is kept for it. */
   const changeTime = (id: string, to: NonNullable<ExtraWish['time']>) =>
@@ -47,19 +48,11 @@
   {#each chosen as wish (wish.extraId)}
     <div class="mb-2.5 grid grid-cols-[1fr_1.25fr_2.2rem] items-center gap-1.5">
       <span class="col-span-3 text-[0.95rem]">{name(wish.extraId)}</span>
-      <label class="input px-2"
-        ><input
-          class="w-full"
-          type="number"
-          min="0.1"
-          step="any"
-          aria-label={say('amount.grams_of', { name: name(wish.extraId) })}
-          value={grams(wish)}
-          onchange={(e) =>
-            e.currentTarget.value !== '' &&
-            change(wish.extraId, { amount: { value: e.currentTarget.valueAsNumber, unit: 'g' } })}
-        /><span class="text-sm">{say('amount.g')}</span></label
-      >
+      <WeightField
+        name={name(wish.extraId)}
+        grams={grams(wish)}
+        onchange={(value) => change(wish.extraId, { amount: { value, unit: 'g' } })}
+      />
       <select
         class="select px-2 text-sm"
         aria-label={say('form.extra_when', { name: name(wish.extraId) })}

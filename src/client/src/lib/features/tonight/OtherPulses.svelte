@@ -6,6 +6,7 @@
   import { say } from '../../messages/say';
   import type { Tonight } from '../../state/tonight.svelte';
   import NamePicker from '../../ui/NamePicker.svelte';
+  import WeightField from '../../ui/WeightField.svelte';
 
   type Props = {
     tonight: Tonight;
@@ -20,7 +21,7 @@
   const name = (id: string) => catalogue.pulses.find((p) => p.id === id)?.said ?? id;
   /** Grams as they were said, or as the plan has them: the slowest leads, so one of these may stand at its head. */
   const grams = (id: string, said: number | undefined) =>
-    said ?? out?.others.find((o) => o.pulseId === id)?.grams ?? out?.pulseGrams ?? '';
+    said ?? out?.others.find((o) => o.pulseId === id)?.grams ?? out?.pulseGrams ?? null;
   const fault = $derived(tonight.problem?.errors?.find((e) => e.field.startsWith('others'))?.detail ?? null);
 </script>
 
@@ -40,22 +41,14 @@
     >
       {#each pulseTargets as t (t.id)}<option value={t.id}>{t.name}</option>{/each}
     </select>
-    <label class="input px-2">
-      <input
-        class="w-full"
-        type="number"
-        min="20"
-        aria-label={say('amount.grams_of', { name: name(other.pulseId) })}
-        value={grams(other.pulseId, other.amount?.value)}
-        onchange={(e) =>
-          e.currentTarget.value !== '' &&
-          tonight.change({
-            others: others.map((o) =>
-              o === other ? { ...o, amount: { value: e.currentTarget.valueAsNumber, unit: 'g' } } : o,
-            ),
-          })}
-      /><span class="text-sm">{say('amount.g')}</span>
-    </label>
+    <WeightField
+      name={name(other.pulseId)}
+      grams={grams(other.pulseId, other.amount?.value)}
+      onchange={(value) =>
+        tonight.change({
+          others: others.map((o) => (o === other ? { ...o, amount: { value, unit: 'g' } } : o)),
+        })}
+    />
     <button
       type="button"
       class="btn btn-ghost btn-sm btn-square"
