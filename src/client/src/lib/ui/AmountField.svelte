@@ -21,25 +21,30 @@
   };
   let { label, id, value, unit, onchange, cupMillilitres, error = null, more = [] }: Props = $props();
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let typed = '';
+  /** What is being typed, as it is typed; null when the amount itself stands there. */
+  let typed = $state<string | null>(null);
   onDestroy(() => clearTimeout(timer));
 
   function type(text: string) {
     typed = text;
     clearTimeout(timer);
-    timer = setTimeout(tell, rest);
+    timer = setTimeout(() => tell(false), rest);
   }
 
-  /** At once when the field is left. */
-  function tell() {
+  /** At once when the field is left; only then is it told that it cannot be read, and stands there as it was taken. */
+  function tell(left: boolean) {
     clearTimeout(timer);
+    if (typed === null) return;
     const read = typed === '' ? null : readAmount(typed, unit, cupMillilitres, units.us);
-    unread = typed !== '' && !read;
-    if (read) onchange(read.value, read.unit, true);
-    if (read || typed === '') typed = '';
+    unread = left && typed !== '' && !read;
+    if (read && told !== typed) onchange(read.value, read.unit, true);
+    told = typed;
+    if (left && !unread) typed = told = null;
   }
 
   let unread = $state(false);
+  /** What was told already while the hand rested. */
+  let told: string | null = null;
   const weight = $derived(unitOf('grams', units.us));
   const fault = $derived(unread ? say('field.unread', { unit: weight }) : error);
   const shown = $derived(
@@ -55,6 +60,7 @@
     const by = event.key === 'ArrowUp' ? step : event.key === 'ArrowDown' ? -step : 0;
     if (!by) return;
     event.preventDefault();
+    typed = told = null;
     onchange(Math.max(0, value + by), unit, true);
   }
 </script>
@@ -69,18 +75,22 @@
       type="text"
       inputmode="decimal"
       autocomplete="off"
-      value={shown}
+      value={typed ?? shown}
       aria-invalid={fault ? true : undefined}
       aria-describedby={fault ? `${id}-error` : undefined}
       onkeydown={key}
       oninput={(e) => type(e.currentTarget.value)}
-      onchange={tell}
+      onchange={() => tell(true)}
     />
     <select
       class="select join-item w-[5.6rem] text-base"
       aria-label={say('amount.unit', { label })}
       value={unit}
-      onchange={(e) => onchange(value, e.currentTarget.value, false)}
+      onchange={(e) => {
+        typed = told = null;
+        unread = false;
+        onchange(value, e.currentTarget.value, false);
+      }}
     >
       <option value="g">{weight}</option>
       <option value="cup">{say('amount.cups')}</option>

@@ -56,6 +56,21 @@ describe('an amount', () => {
     expect(screen.getByRole('alert').textContent).toContain('That is no figure here');
   });
 
+  it('leaves what is being typed as it is typed while the hand rests, and tells it once', async () => {
+    const { onchange, input, type } = field();
+    await type('1 lb');
+    vi.runAllTimers();
+    expect(onchange).toHaveBeenCalledTimes(1);
+    expect(input.value).toBe('1 lb');
+    await type('1 lb x');
+    vi.runAllTimers();
+    expect(screen.queryByRole('alert')).toBeNull();
+    await type('1 lb 4 oz');
+    vi.runAllTimers();
+    await fireEvent.change(input);
+    expect(onchange.mock.calls.map(([v]) => Math.round(v))).toEqual([454, 567]);
+  });
+
   it('goes a little up and down by the arrows', async () => {
     const { onchange, input } = field();
     await fireEvent.keyDown(input, { key: 'ArrowUp' });

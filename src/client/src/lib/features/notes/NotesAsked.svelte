@@ -93,6 +93,7 @@
                   class=""
                   id="note-{q.code}"
                   value={Number(value)}
+                  {...fault(q.code) ? { 'aria-invalid': true } : {}}
                   onchange={(e) => measured(field, q, e.currentTarget.value)}
                 />
               {:else}
