@@ -31,7 +31,7 @@ public sealed class FuzzTests : IDisposable
         Assert.Empty(tally.Faults);
         Assert.Empty(tally.Bare);
         Assert.Empty(tally.HalfSaves);
-        // On a busy machine an answer may be slow; one that never comes is called off after four times as long.
+        // On a busy machine an answer may be slow; one that never comes is called off after eight times as long.
         Assert.DoesNotContain(tally.Hangs, h => !h.Contains(" s: ", StringComparison.Ordinal));
         // It tries both what is taken and what is not: a fuzzer that is turned away at the door proves nothing.
         Assert.Equal(Requests, tally.Statuses.Values.Sum());

@@ -76,7 +76,7 @@ public sealed class KitchenApiTests : IDisposable
         Assert.Matches(@" \d{1,2}:\d\d [ap]m", await Answer("/api/plans/calendar", dish));
         Assert.DoesNotMatch(@"between 1\d:\d\d", await Answer("/api/plans/calendar", dish));
         var after = await Kitchen();
-        Assert.Equal("21:30", after.Sleeps);
+        Assert.Equal("21:30", after.SoaksAt);
         // A change that does not speak of hours leaves them.
         await _http.PutAsJsonAsync("/api/kitchen", Change(after) with { RoomCelsius = 22, Hours = null }, Cancel);
         Assert.Equal("am_pm", (await Kitchen()).Hours);
