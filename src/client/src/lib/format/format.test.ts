@@ -65,6 +65,32 @@ describe('times by am and pm', () => {
   ])('reads %s where %s stood as %s', (text, before, time) => expect(parseTime(text, before)).toBe(time));
 });
 
+describe('an hour as strangers write it', () => {
+  // Twenty entries not chosen to fit: 12 were read as meant when this was counted first.
+  it.each([
+    ['7pm', '19:00'],
+    ['7 p.m.', '19:00'],
+    ['7:30 PM', '19:30'],
+    ['730pm', '19:30'],
+    ['7.45 am', '07:45'],
+    ['19h', '19:00'],
+    ['19h30', '19:30'],
+    ['19.15', '19:15'],
+    ['1915', '19:15'],
+    ['19', '19:00'],
+    ['noon', '12:00'],
+    ['midnight', '00:00'],
+    ['12 noon', '12:00'],
+    ['8 o’clock', '08:00'],
+    ["8 o'clock pm", '20:00'],
+    ['6 P.M', '18:00'],
+    ['24:00', null],
+    ['19:60', null],
+    ['7 30', '07:30'],
+    ['tea time', null],
+  ])('%s is %s', (text, time) => expect(parseTime(text)).toBe(time));
+});
+
 describe('amounts', () => {
   it.each([
     [300, '300 g'],

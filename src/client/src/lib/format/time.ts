@@ -63,15 +63,21 @@ export function range(early: string, late: string, zone: string): string {
 }
 
 /**
- * A time as people type it: `19:00`, `1900`, `19`, `7 pm`, `7.30pm` → `19:00`, …; null when it is none. Where the clock is one of
+ * A time as people type it: `19:00`, `1900`, `19h`, `7 p.m.`, `7.30pm`, `noon` → `19:00`, …; null when it is none. Where the clock is one of
  * twelve hours, `7:30` alone is in the same half of the day as what stood there.
  */
 export function parseTime(text: string, before = ''): string | null {
-  const match = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*(am|pm)?\s*$/i.exec(text);
+  const plain = text
+    .toLowerCase()
+    .replace(/(\d+\s*)?(noon|midday)/, '12 pm')
+    .replace(/(\d+\s*)?midnight/, '12 am')
+    .replace(/o['’]clock/, '')
+    .replace(/([ap])\.\s*m\.?/, '$1m');
+  const match = /^\s*(\d{1,2})(?:[:.h ]?(\d{2})|h)?\s*(am|pm)?\s*$/.exec(plain);
   if (!match) return null;
   const said = Number(match[1]);
-  const same = units.amPm && before && said >= 1 && said <= 12 && !/^\s*0/.test(text);
-  const half = match[3]?.toLowerCase() ?? (same ? (before < '12' ? 'am' : 'pm') : undefined);
+  const same = units.amPm && before && said >= 1 && said <= 12 && !/^\s*0/.test(plain);
+  const half = match[3] ?? (same ? (before < '12' ? 'am' : 'pm') : undefined);
   if (half && (said < 1 || said > 12)) return null;
   const hour = half ? (said % 12) + (half === 'pm' ? 12 : 0) : said;
   const minute = Number(match[2] ?? 0);
