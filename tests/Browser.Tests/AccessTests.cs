@@ -86,6 +86,91 @@ public sealed class AccessTests
         });
     }
 
+    /// <summary>What opens, fails or is missing: axe finds nothing there either.</summary>
+    [Theory]
+    [InlineData(1280, 800, "enamel-day")]
+    [InlineData(390, 844, "enamel-night")]
+    public void Axe_finds_nothing_in_forms_that_are_open_in_faults_and_in_refusals(int width, int height, string theme)
+    {
+        using var kitchen = new Kitchen(width, height);
+        kitchen.WithPast();
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            k.Driver.ExecuteScript($"localStorage.setItem('bright-kettle.theme', '{theme}')");
+            void Look(string path, Action? to = null)
+            {
+                k.Open(path);
+                to?.Invoke();
+                Assert.Empty(Violations(k));
+            }
+
+            Look("/pots", () =>
+            {
+                k.Do(By.CssSelector("button[aria-label='Change Milk pan']"), b => b.Click());
+                k.Do(By.CssSelector("button[aria-label='Change Front burner']"), b => b.Click());
+                k.Do(By.XPath("//label[starts-with(.,'Inside width')]/input"), i => i.SendKeys("wide"));
+                k.Do(By.XPath("//label[starts-with(.,'To the brim')]/input"), i => i.Click());
+                k.Until(d => d.FindElements(By.CssSelector("main [role=alert]")).Count == 1);
+            });
+            Look("/pots", () => k.Do(By.CssSelector("button[aria-label='Remove Milk pan']"), b => b.Click()));
+            Look("/cupboard", () =>
+            {
+                k.Do(By.CssSelector("button[aria-label='Change Borlotti beans']"), b => b.Click());
+                k.Do(By.Id("bag-add"), i => i.SendKeys("len"));
+                k.Until(d => d.FindElements(By.CssSelector("#bag-add-list [role=option]")).Count > 1);
+            });
+            Look("/dinners", () => k.Do(By.XPath("//button[starts-with(@aria-label,'Rename')]"), b => b.Click()));
+            Look("/dinners", () =>
+            {
+                k.Do(By.LinkText("Tall-jar chickpeas"), a => a.Click());
+                k.Until(_ => k.Text("h1").Contains("Tall-jar chickpeas", StringComparison.Ordinal));
+            });
+            Look("/why", () => k.Do(By.Id("question"), i => i.SendKeys("xylophone")));
+            Look("/nothing-here");
+            Look("/", () =>
+            {
+                if (width < 1024)
+                {
+                    k.OpenDish();
+                }
+
+                k.Do(By.Id("pulse-amount"), i => i.SendKeys("x" + Keys.Tab));
+                k.Until(d => d.FindElements(By.Id("pulse-amount-error")).Count == 1);
+                k.Do(By.Id("pulse"), i => i.SendKeys(Keys.ArrowDown));
+                k.Until(d => d.FindElements(By.CssSelector("#pulse-list [role=option]")).Count > 1);
+            });
+            Look("/", () =>
+            {
+                if (width < 1024)
+                {
+                    k.OpenDish();
+                }
+
+                k.ChooseLabel("None");
+                k.Select("day", 0);
+                k.Do(By.Id("time"), i => i.SendKeys(Keys.Control + "a"));
+                k.Do(By.Id("time"), i => i.SendKeys("18:20" + Keys.Tab));
+                k.Until(d => d.PageSource.Contains("Not by then", StringComparison.Ordinal));
+            });
+            _ = k.Complaints();
+        });
+    }
+
+    [Fact]
+    public void Axe_finds_nothing_in_a_household_that_is_asked_its_first_questions()
+    {
+        using var kitchen = new Kitchen(fresh: true);
+        kitchen.Run(k =>
+        {
+            k.Open("/");
+            Assert.Empty(Violations(k));
+            k.Do(By.XPath("//label[starts-with(.,'Height above the sea')]/input"), i => i.SendKeys("x"));
+            k.Do(By.XPath("//button[.='Skip']"), b => b.SendKeys(Keys.Tab));
+            Assert.Empty(Violations(k));
+        });
+    }
+
     [Theory]
     [InlineData(1280, 800, "enamel-night")]
     [InlineData(390, 844, "enamel-day")]

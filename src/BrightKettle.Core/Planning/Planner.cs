@@ -39,7 +39,9 @@ public sealed class Planner(Simulator simulator)
         var first = Waits(solved) && Parks(solved) ? null : Judged(dish, solved, pots, rough);
         if (first is not null && !Cools(first))
         {
-            return first;
+            return first.Plan is not null && MovesBetter(dish, solved) && Judged(Moving(dish), pots, rough) is var moved && Comes(moved) > 0
+                ? moved
+                : first;
         }
 
         // A fast bag would stand lukewarm. A fast pot decides, the same for a plan that is compared as for one that is opened; what more
@@ -47,19 +49,36 @@ public sealed class Planner(Simulator simulator)
         // the join comes with the look and the table moves.
         var hot = dish with { How = dish.How with { WaitsHot = true } };
         var best = Judged(hot, Solve(hot, solved.Way), pots, rough);
-        foreach (var other in new[] { hot, dish with { How = dish.How with { JoinMoves = true } } })
+        foreach (var other in new[] { hot, Moving(dish) })
         {
             // Another state to wait for, and another time for the join, are sought only where it takes them.
-            if (Comes(best) < SureShare && Judged(other, pots, rough) is var tried && Comes(tried) > Comes(best))
-            {
-                best = tried;
-            }
+            best = Comes(best) < SureShare ? Better(best, Judged(other, pots, rough)) : best;
         }
 
         // Kept hot it is safe and still no dinner: what spoils it is the reason.
         var told = Comes(best) > 0 || best.Refusal?.Code == PlanRefusal.Unlikely;
         return told ? best : first ?? Judged(dish, solved, pots, rough);
     }
+
+    private static Dish Moving(Dish dish) => dish with { How = dish.How with { JoinMoves = true } };
+
+    /// <summary>What is tender when the lid comes off goes on softening while it waits for slower bags: whether the table had better wait for
+    /// these. The same pots in the same steps decide, however many the plan is judged on.</summary>
+    private bool MovesBetter(Dish dish, SolvedWay solved) =>
+        dish.How.Rice.IsDoneWithThem
+        && Judged(dish, solved, Forecaster.DefaultPots, rough: true) is var known
+        && Comes(known) < SureShare
+        && Better(known, Judged(Moving(dish), Forecaster.DefaultPots, rough: true)) != known;
+
+    /// <summary>One pot in ten comes to the table so long after the hour, or later.</summary>
+    private static Duration Late(Tried tried) =>
+        tried.Plan?.Forecast.Find(StepIds.Table) is { } table ? table.Late - tried.Plan.Dish.ServeAt : Duration.Zero;
+
+    /// <summary>The one that comes out more often. Rice that is done stands covered, and not for longer than it may wait.</summary>
+    private static Tried Better(Tried known, Tried other) =>
+        Comes(other) > Comes(known) && !(other.Plan is { Dish.How.Rice.IsDoneWithThem: true } && Late(other) > Way.RiceWaits)
+            ? other
+            : known;
 
     /// <summary>Whether a lectin has had too few hours to leave with the water: how long what soaks already stands is known once it is
     /// known when the flame is lit.</summary>

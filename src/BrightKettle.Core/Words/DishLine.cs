@@ -82,7 +82,9 @@ public sealed class DishLine(PulseCatalogue catalogue)
     public DishWish Read(string line)
     {
         ArgumentNullException.ThrowIfNull(line);
-        var parts = Settled(_grammar.Read(PlainText.Of(line)));
+        var plain = PlainText.Of(line);
+        var parts = Settled(_grammar.Read(plain), plain);
+        BareHour(parts, plain);
         var dish = parts.OfType<LinePart.Dish>().FirstOrDefault();
         var named = new LineNames(line, parts, dish, catalogue).Settled();
         string? Said(string of) => parts.OfType<LinePart.Said>().LastOrDefault(s => s.Of == of)?.Means;
@@ -116,7 +118,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
             parts.OfType<LinePart.Time>().LastOrDefault(t => !IsMeal(line, t))?.At ?? parts.OfType<LinePart.Time>().LastOrDefault()?.At,
             parts.OfType<LinePart.FromNow>().LastOrDefault()?.Span,
             parts.OfType<LinePart.Day>().LastOrDefault()?.DaysOn,
-            parts.OfType<LinePart.Weekday>().LastOrDefault()?.On,
+            parts.OfType<LinePart.Weekday>().LastOrDefault(d => !SoaksOn(parts, d, plain))?.On,
             all,
             noRice
                 ? null
@@ -168,6 +170,34 @@ public sealed class DishLine(PulseCatalogue catalogue)
     private static HashSet<string> Qualities(List<LinePart.Named> named, string kind) =>
         [.. named.Where(n => n.Kind == kind && !n.Without).SelectMany(n => n.Is)];
 
+    /// <summary>"5 people. 7.": beside who eats, a number all alone is the hour; with an hour too, nobody knows.</summary>
+    private static void BareHour(List<LinePart> parts, string line)
+    {
+        for (var i = 0; i < parts.Count; i++)
+        {
+            if (
+                parts[i] is not LinePart.People { Bare: true } bare
+                || !parts.Exists(p => p is LinePart.People { Bare: false, Little: false })
+            )
+            {
+                continue;
+            }
+
+            parts[i] =
+                bare.Count <= 12 && !parts.Exists(p => p is LinePart.Time or LinePart.FromNow)
+                    ? new LinePart.Time(bare.Start, bare.Length, new LocalTime(bare.Count == 12 ? 12 : bare.Count + 12, 0))
+                    : new LinePart.Unread(bare.Start, bare.Length, line.Substring(bare.Start, bare.Length));
+        }
+    }
+
+    /// <summary>"For friday, soaking them thursday": a day of its own for the bowl, beside the table's.</summary>
+    private static bool SoaksOn(List<LinePart> parts, LinePart.Weekday day, string line) =>
+        parts.OfType<LinePart.Weekday>().Skip(1).Any()
+        && parts.Where(p => p.Start < day.Start).MaxBy(p => p.Start) is LinePart.Said { Of: "soak" } soak
+        && line[(soak.Start + soak.Length)..day.Start].IndexOfAny(Marks) < 0;
+
+    private static readonly char[] Marks = [',', ';', '.', ':', '('];
+
     /// <summary>Where pulses come from that were cooked before, as <see cref="CookedFrom"/> says it; null for those that were not.</summary>
     private static string? FromOf(HashSet<string> are) =>
         are.Contains(Quality.Frozen) ? "freezer"
@@ -177,13 +207,45 @@ public sealed class DishLine(PulseCatalogue catalogue)
     private bool IsSoldGreen(string pulseId) => catalogue.FindPulse(pulseId) is { Green: not null };
 
     /// <summary>A loose amount goes to what was named last without one, else to what is named next; one of nothing stays unread.</summary>
-    private static List<LinePart> Settled(IReadOnlyList<LinePart> read)
+    private static List<LinePart> Settled(IReadOnlyList<LinePart> read, string line)
     {
         var parts = read.ToList();
         for (var i = 0; i < parts.Count; i++)
         {
             if (parts[i] is not LinePart.Loose loose)
             {
+                continue;
+            }
+
+            // "Urad and rajma, 200 g / 50 g": in the order of their names.
+            if (
+                i > 1
+                && parts[i - 1] is LinePart.Named { Kind: "pulse" or "rice", Amount: { } first } second
+                && parts[i - 2] is LinePart.Named { Kind: "pulse" or "rice", Amount: null, Without: false } before
+                && !char.IsDigit(line[second.Start])
+                && Joined(line[(before.Start + before.Length)..second.Start])
+                && line[(second.Start + second.Length)..loose.Start].Trim() is "" or "/" or "," or "+" or "&" or "and"
+            )
+            {
+                parts[i - 2] = before with { Amount = first };
+                parts[i - 1] = second with { Amount = loose.Amount };
+                continue;
+            }
+
+            // "Lentils and rice, 200 g + 150 g": the same, where a word stands between.
+            if (
+                i + 1 < parts.Count
+                && parts[i + 1] is LinePart.Loose next
+                && line[(loose.Start + loose.Length)..next.Start].Trim() is "/" or "," or "+" or "&" or "and"
+                && parts.FindAll(p =>
+                    p.Start < loose.Start && p is LinePart.Named { Kind: "pulse" or "rice", Amount: null, Without: false }
+                )
+                    is [LinePart.Named one, LinePart.Named two]
+            )
+            {
+                parts[parts.IndexOf(one)] = one with { Amount = loose.Amount };
+                parts[parts.IndexOf(two)] = two with { Amount = next.Amount };
+                i++;
                 continue;
             }
 
@@ -219,6 +281,9 @@ public sealed class DishLine(PulseCatalogue catalogue)
 
         return parts;
     }
+
+    private static bool Joined(string between) =>
+        between.Trim().ToLowerInvariant() is "and" or "&" or "+" or "y" or "e" or "et" or "und" or "ve" or "aur";
 
     private static LineSoak? Soaking(List<LinePart> parts, string line)
     {

@@ -278,7 +278,7 @@ public static class PlanSteps
                 Felt: LookedFor(plan, action.Trigger.Look),
                 Place: plan.Dish.Method == Method.SlowCooker ? "crock"
                     : LiftsAtOnce(plan) ? "lifted"
-                    : JoinsAtOnce(plan) ? "at_once"
+                    : JoinsAtOnce(plan) ? (plan.Dish.RiceInPot is null ? "go_on" : "at_once")
                     : plan.DrainsAtLook && LiftedFor(plan) is null ? "drained"
                     : action.Flame == Flame.Warm && plan.Dish.Method != Method.SlowCooker
                         ? (plan.Forecast.Find(StepIds.OffToGo) is null ? "hot" : "until_gone")

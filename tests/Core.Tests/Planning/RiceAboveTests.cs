@@ -3,13 +3,14 @@ using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Units;
+using BrightKettle.Sweep;
 using Xunit;
 using static BrightKettle.Core.Tests.Kitchens;
 
 namespace BrightKettle.Core.Tests.Planning;
 
 /// <summary>Pulses below and rice in its own bowl above, under one lid.</summary>
-public sealed class RiceAboveTests
+public sealed class RiceAboveTests(ITestOutputHelper output)
 {
     private static readonly Vessel Hill = new("hill", "hill cooker", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
     {
@@ -77,6 +78,55 @@ public sealed class RiceAboveTests
         var run = plan.Forecast.Reference;
         Assert.True(run.At(plan.Cook.StepAt(StepIds.RiceBowl)).Seconds >= run.At(plan.Cook.StepAt(StepIds.HardBoilOver)).Seconds);
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
+    }
+
+    /// <summary>Every third of the ordinary dinners with rice, of all styles, soaked and unsoaked; the count over all is published in docs/ways.md.</summary>
+    [Theory]
+    [InlineData(true, 65)]
+    [InlineData(false, 50)]
+    public void Three_in_four_that_are_answered_come_out_four_times_in_five_and_none_keeps_the_rice_waiting(bool soaked, int answered)
+    {
+        var dinners = Dinners.All(Kitchens.Catalogue).Where(d => d.Rice is not null).Where((_, i) => i % 3 == 1).ToList();
+        var plans = dinners
+            .AsParallel()
+            .AsOrdered()
+            .Select(Dinners.Dish)
+            .Where(d => !soaked || d.CanSoak)
+            .Select(d =>
+            {
+                var cooker = d.OtherVessels.First(v => v.Cooker?.Kind == CookerKind.Electric);
+                var bowl = new AboveThem(new(RiceBowl.For(cooker), d.Burner, Above: true));
+                Soaking soak = soaked ? new OvernightSoak() : new Unsoaked();
+                return Plans.Plan(d with { How = new(new UnderPressure(cooker), soak, bowl) }, 64, rough: true);
+            })
+            .OfType<PlanAnswer.Planned>()
+            .Select(p => p.Plan)
+            .ToList();
+        // What is refused raises nothing.
+        Assert.True(plans.Count >= answered, $"{plans.Count} answered");
+        var good = plans.Count(p => p.ShareTender >= 0.8);
+        output.WriteLine($"{good} of {plans.Count}");
+        Assert.True(good >= 0.75 * plans.Count, $"{good} of {plans.Count}");
+        Assert.All(plans, p =>
+            Assert.True(
+                p.Forecast.Find(StepIds.Table)!.Late <= p.Dish.ServeAt + Way.RiceWaits,
+                $"{p.Dish.Pulse.Id} {p.Dish.Rice!.Id} {p.Dish.Style}"
+            )
+        );
+    }
+
+    [Fact]
+    public void What_is_tender_when_the_lid_comes_off_goes_on_at_once_where_waiting_would_spoil_it()
+    {
+        var dish = Dinners.Dish(
+            Dinners.All(Kitchens.Catalogue).Single(d => d is { Pulse.Id: "lentil_green", Rice.Id: "jasmine", Style: Style.Moist })
+        );
+        var cooker = dish.OtherVessels.First(v => v.Cooker?.Kind == CookerKind.Electric);
+        var bowl = new AboveThem(new(RiceBowl.For(cooker), dish.Burner, Above: true));
+        var plan = Planned(dish with { How = new(new UnderPressure(cooker), new Unsoaked(), bowl) });
+        Assert.Null(plan.Cook.Actions.Single(a => a.StepId == StepIds.Reheat).Trigger.NotBefore);
+        Assert.Equal(Flame.Full, ((CookAction.Heat)plan.Cook.Actions.Single(a => a.StepId == StepIds.Ready)).Flame);
+        Assert.InRange((plan.Forecast.Find(StepIds.Table)!.Reference - dish.ServeAt).TotalMinutes, -1, 1);
     }
 
     [Fact]

@@ -34,6 +34,9 @@ public abstract record RiceCooking
     /// <summary>It has a lid and a flame of its own.</summary>
     internal virtual bool HasFlame => true;
 
+    /// <summary>It is done when the pulses' lid comes off, and waits for nobody.</summary>
+    internal virtual bool IsDoneWithThem => false;
+
     /// <summary>Its own stages, once their numbers are known.</summary>
     internal virtual IReadOnlyList<Stage> Stages(Way way) => [];
 
@@ -123,6 +126,8 @@ public sealed record AboveThem(CookVessel Bowl) : RiceCooking
     public override CookVessel Own => Bowl;
 
     internal override bool HasFlame => false;
+
+    internal override bool IsDoneWithThem => true;
 
     internal override Way Solved(Simulator simulator, Dish dish, Way way) => new BowlSolver(simulator, dish).Under(way);
 

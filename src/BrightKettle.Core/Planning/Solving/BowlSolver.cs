@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning.Stages;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning.Solving;
@@ -25,15 +26,27 @@ internal sealed class BowlSolver(Simulator simulator, Dish dish)
         && run.Nth(PotEvent.PressureUp) is { } up
         && (over.Seconds - up) / 60 > (MostHeld * rice.PressureMinutes.High) + HeldBeside;
 
-    /// <summary>Both under one lid.</summary>
+    /// <summary>Both under one lid: of the holds that may do, the one that serves most pots; the longest at a tie.</summary>
     /// <param name="way">The pulses alone, under pressure.</param>
     public Way Under(Way way)
     {
         var alone = way with { Bowl = null };
         var first = new BowlNumbers(Closes(alone), dish.RiceDry * dish.Rice!.Absorbed.Typical, way.HoldMinutes, way.Whistles);
-        var held = Held(alone with { Bowl = first });
-        var settled = new Settling(simulator, dish, w => w.Build(dish), RunOptions.Search).Of(held, [new BowlWater()], MostTries).Way;
-        return settled with { Bowl = settled.Bowl! with { Water = settled.Bowl.Water.RoundedTo(10) } };
+        var judge = new WaySolver(simulator, dish);
+        (Way Way, int Served)? best = null;
+        foreach (var held in Holds(alone with { Bowl = first }).Select(InTime))
+        {
+            var settled = new Settling(simulator, dish, w => w.Build(dish), RunOptions.Search).Of(held, [new BowlWater()], MostTries).Way;
+            settled = settled with { Bowl = settled.Bowl! with { Water = settled.Bowl.Water.RoundedTo(10) } };
+            var served = judge.PotsServed(settled);
+            best = best is null || served > best.Value.Served ? (settled, served) : best;
+            if (best.Value.Served >= WaySolver.WellServed)
+            {
+                break;
+            }
+        }
+
+        return best!.Value.Way;
     }
 
     /// <summary>When the reference pot comes to the lock, to the minute: nothing that is tried here changes it.</summary>
@@ -45,32 +58,64 @@ internal sealed class BowlSolver(Simulator simulator, Dish dish)
         return Instant.FromUnixTimeSeconds(at.ToUnixTimeSeconds() / 60 * 60);
     }
 
-    /// <summary>With a bowl above it the cooker comes up and cools more slowly: held only as long as the pulses then need.</summary>
-    private Way Held(Way way)
+    /// <summary>With a bowl above it the cooker comes up and cools more slowly: held as long as the pulses then need to be tender when the
+    /// lid comes off, or less, and they are finished in the open pot, where somebody looks.</summary>
+    private IEnumerable<Way> Holds(Way way)
     {
-        List<Way> shorter =
+        List<Way> held =
             way.Whistles > 0
                 ? [.. Enumerable.Range(1, way.Whistles).Select(n => way with { Bowl = way.Bowl! with { Whistles = n } })]
                 :
                 [
                     .. Enumerable
                         .Range(0, MostHolds)
-                        .Select(k =>
-                            way with
-                            {
-                                Bowl = way.Bowl! with { HoldMinutes = Math.Round(way.HoldMinutes * k / (MostHolds - 1)) },
-                            }
-                        ),
+                        .Select(k => Math.Round(way.HoldMinutes * k / (MostHolds - 1)))
+                        .Distinct()
+                        .Select(minutes => way with { Bowl = way.Bowl! with { HoldMinutes = minutes } }),
                 ];
-        var cooks = shorter.ConvertAll(w => w.Build(dish));
+        var cooks = held.ConvertAll(w => w.Build(dish));
         var runs = simulator.RunMany([.. cooks.Select(c => new PotJob(c, PotTraits.Reference(c)))], RunOptions.Search);
-        var soft = Enumerable
+        var opened = Enumerable
             .Range(0, runs.Length)
-            .Where(k =>
-                runs[k].Done[cooks[k].StepAt(StepIds.Opened)] is { } done && done.Doneness[cooks[k].IndexOf(Way.PulseId)] >= Doneness.Tender
-            )
-            .Select(k => shorter[k])
-            .FirstOrDefault();
-        return soft ?? way;
+            .Select(k => runs[k].Done[cooks[k].StepAt(StepIds.Opened)] is { } done ? done.Doneness[cooks[k].IndexOf(Way.PulseId)] : 0)
+            .ToList();
+        var tender = opened.FindIndex(d => d >= Doneness.Tender) is >= 0 and var found ? found : held.Count - 1;
+        return Enumerable
+            .Range(0, tender + 1)
+            .Reverse()
+            .Where(k => k == tender || opened[k] >= LeastOpened)
+            .Take(MostTried)
+            .Select(k => held[k]);
     }
+
+    /// <summary>Lit so much earlier that a slow bag is found when its time is come, with the bowl above it too.</summary>
+    private Way InTime(Way held)
+    {
+        var cook = held.Build(dish);
+        var run = simulator.Run(cook, PotTraits.AtPaceShare(cook, SlowShare), RunOptions.Search);
+        if (held.JoinsOnLook || run.Done[cook.StepAt(StepIds.Ready)] is not { } found)
+        {
+            return held;
+        }
+
+        var late = cook.Starts + Duration.FromSeconds(found.Seconds) - held.JoinAt;
+        var minutes = Duration.FromMinutes(Math.Ceiling(late.TotalMinutes));
+        return minutes <= Duration.Zero
+            ? held
+            : held with
+            {
+                LightAt = held.LightAt - minutes,
+                FirstLook = held.FirstLook - minutes,
+                Bowl = held.Bowl! with { ClosesAt = held.Bowl.ClosesAt - minutes },
+            };
+    }
+
+    private static readonly double SlowShare = new UntilFound(AtFirstLook: false).Slack;
+
+    /// <summary>What is found further from done than this boils for so long beside finished rice that it is no way to cook them
+    /// together.</summary>
+    private static readonly double LeastOpened = Doneness.Anchor(FeltState.ChalkyMiddle);
+
+    /// <summary>Holds that are judged on pots.</summary>
+    private const int MostTried = 5;
 }

@@ -14,10 +14,10 @@ internal sealed partial class WaySolver
     private const int Few = 16;
 
     /// <summary>So many of them served are enough: one odd bag, or hand, is no reason to look further.</summary>
-    private const int WellServed = Few - 1;
+    public const int WellServed = Few - 1;
 
     /// <summary>How many of a few pots come out as wanted, each with bags, burner and hands of its own.</summary>
-    private int PotsServed(Way way)
+    public int PotsServed(Way way)
     {
         var cook = way.Build(dish);
         // Only where one pulse waits for another, or the house is left, can they stand for so long that they cool.

@@ -94,7 +94,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
         {
             return dish.How.Pulses.FindsStates && !alone && single && !dryRisk
                 ? Best(null, way, Waits.Reverse())
-                : SolveWaiting(way with { Wait = alone ? Alone : FeltState.Soft });
+                : SolveWaiting(way with { Wait = alone ? Alone : FeltState.Soft, JoinsOnLook = dish.How.JoinMoves && JoinsMayMove });
         }
 
         if (!alone && !dish.StirsRiceIn && dish.How.Rice.Drains)

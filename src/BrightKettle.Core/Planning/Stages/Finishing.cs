@@ -29,7 +29,7 @@ internal sealed record Reheat : Stage
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
-        actions.Add(new CookAction.Heat(Trigger.At(way.JoinAt), Flame.Full) { StepId = StepIds.Reheat });
+        actions.Add(new CookAction.Heat(way.JoinTrigger, Flame.Full) { StepId = StepIds.Reheat });
         if (dish.Style != Style.Dry && way.BoilDownMinutes > 0)
         {
             actions.Add(new CookAction.Cover(Trigger.Next, Lid.Open));

@@ -30,7 +30,18 @@ internal sealed record UntilFound(bool AtFirstLook, string? Drained = null) : St
         // What is going to stand in a bowl goes there hot.
         var waitsOff = way.HotUntil is null && !dish.How.WaitsHot && !way.LiftsFirst && !dish.LiftsForRice;
         var when = (AtFirstLook ? new Trigger(NotBefore: way.FirstLook) : Trigger.Next) with { Look = Ripe(dish, way, state) };
-        actions.Add(new CookAction.Heat(when, waitsOff ? Flame.Off : Flame.Warm) { StepId = StepIds.Ready });
+        var goesOn = way.JoinsOnLook && dish.RiceInPot is null && Drained is null;
+        actions.Add(
+            new CookAction.Heat(
+                when,
+                goesOn ? Flame.Full
+                    : waitsOff ? Flame.Off
+                    : Flame.Warm
+            )
+            {
+                StepId = StepIds.Ready,
+            }
+        );
         if (Drained is not null)
         {
             actions.Add(new CookAction.Drain(Trigger.Next, null) { StepId = Drained });

@@ -11,7 +11,7 @@ internal enum LineToken
 {
     Word,
 
-    /// <summary>300, 1.5, 1,5, 18:30, 1/2.</summary>
+    /// <summary>300, 1.5, 1,5, 18:30, 1/2; 200/250 are two.</summary>
     Number,
 
     /// <summary>½ and its like.</summary>
@@ -26,7 +26,7 @@ internal static class LineTokens
 {
     private static readonly Tokenizer<LineToken> Cutter = new TokenizerBuilder<LineToken>()
         .Ignore(Span.WhiteSpace)
-        .Match(Span.Regex("""[0-9]{1,9}(?:[.,:/][0-9]{1,9})?"""), LineToken.Number)
+        .Match(Span.Regex("""[0-9]{1,9}(?:[.,:][0-9]{1,9}|/(?:1[0-6]|[2-9])(?![0-9]))?"""), LineToken.Number)
         .Match(Span.Regex("""[½¼¾⅓⅔⅛]"""), LineToken.Part)
         .Match(Span.Regex("""\p{L}+"""), LineToken.Word)
         .Match(Character.AnyChar, LineToken.Mark)

@@ -42,11 +42,19 @@ internal abstract partial class SpokenGrammar
                     return (value + Numbers.Signs[t[at + 1].ToStringValue()[0]], 2);
                 }
 
+                // 1 and a half, 1 and 1/2.
+                if (Is(t, at + 1, "and") && Is(t, at + 2, "a") && Is(t, at + 3, "half"))
+                {
+                    return (value + 0.5, 4);
+                }
+
+                var and =
+                    Is(t, at + 1, "and") && at + 2 < t.Count && t[at + 2].ToStringValue().Contains('/', StringComparison.Ordinal) ? 1 : 0;
                 return
-                    at + 1 < t.Count
-                    && t[at + 1].Kind == LineToken.Number
-                    && t[at + 1].ToStringValue().Contains('/', StringComparison.Ordinal)
-                    ? (value + Written(t[at + 1].ToStringValue()), 2)
+                    at + 1 + and < t.Count
+                    && t[at + 1 + and].Kind == LineToken.Number
+                    && t[at + 1 + and].ToStringValue().Contains('/', StringComparison.Ordinal)
+                    ? (value + Written(t[at + 1 + and].ToStringValue()), 2 + and)
                     : (value, 1);
             case LineToken.Word when Is(t, at, "trois", "tres", "tre", "drei") && Is(t, at + 1, "quarts", "cuartos", "quarti", "viertel"):
                 return (0.75, 2);

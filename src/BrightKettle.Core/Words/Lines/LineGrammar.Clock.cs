@@ -52,19 +52,29 @@ internal sealed partial class LineGrammar
         return default;
     }
 
-    /// <summary>tonight 8, tomorrow 7, dinner 8: a number behind a day or a meal that ends what is said.</summary>
+    /// <summary>tonight 8, tomorrow 7, dinner 8: a number behind a day or a meal that ends what is said; saturday 7 for 5 people.</summary>
     private Found BareHour(IReadOnlyList<Token<LineToken>> t, int at) =>
         at > 0
         && at < t.Count
         && t[at].Kind == LineToken.Number
         && int.TryParse(t[at].ToStringValue(), out var hour)
         && hour is >= 1 and <= 12
-        && (at + 1 == t.Count || t[at + 1].Kind == LineToken.Mark)
+        && (
+            at + 1 == t.Count
+            || t[at + 1].Kind == LineToken.Mark
+            || (Is(t, at + 1, "for", "para", "pour", "für", "per") && People(t, at + 1).Tokens > 0)
+        )
         && Enumerable
             .Range(Math.Max(0, at - LongestDay), Math.Min(LongestDay, at))
             .Any(i => DayOrMeal(t, i) is var length and > 0 && i + length == at)
-            ? new((s, l) => new LinePart.Time(s, l, new LocalTime(hour == 12 ? 12 : hour + 12, 0)), 1)
+            ? new((s, l) => new LinePart.Time(s, l, new LocalTime(hour == 12 || IsMorning(t, at) ? hour : hour + 12, 0)), 1)
             : default;
+
+    /// <summary>Brunch 11, breakfast 8.</summary>
+    private bool IsMorning(IReadOnlyList<Token<LineToken>> t, int at) =>
+        Enumerable
+            .Range(Math.Max(0, at - LongestDay), Math.Min(LongestDay, at))
+            .Any(i => Words.Clock.At(t, i) is var (meal, length) && i + length == at && string.CompareOrdinal(meal, "12:00") < 0);
 
     /// <summary>Words of the longest name of a day.</summary>
     private const int LongestDay = 4;
@@ -232,6 +242,18 @@ internal sealed partial class LineGrammar
     /// <summary>The hour with am, pm or o'clock behind it; a bare hour up to eleven is an evening's.</summary>
     private (int Hour, int Tokens) Half(IReadOnlyList<Token<LineToken>> t, int at, int hour, bool asShown = false)
     {
+        // 6 p.m.
+        if (Is(t, at, "a", "p") && Is(t, at + 1, ".") && Is(t, at + 2, "m"))
+        {
+            var dotted = Is(t, at + 3, ".") ? 4 : 3;
+            return (
+                Is(t, at, "a") ? hour % 12
+                : hour < 12 ? hour + 12
+                : hour,
+                dotted
+            );
+        }
+
         // "6 am Sonntag" is a day, not a morning.
         if (Words.Halves.At(t, at) is var (half, length) && !(Is(t, at, "am") && Is(t, at + 1, GermanDays)))
         {
@@ -248,8 +270,11 @@ internal sealed partial class LineGrammar
             : Is(t, at, "o") && Is(t, at + 1, "clock") ? 2
             : Is(t, at, "o") && Is(t, at + 1, "'", "’") && Is(t, at + 2, "clock") ? 3
             : 0;
-        return (!asShown && hour is >= 1 and < 12 ? hour + 12 : hour, clock);
+        return (!asShown && hour is >= 1 and < 12 && !Breakfasts(t, at) ? hour + 12 : hour, clock);
     }
+
+    /// <summary>Breakfast at 9: the hour that ends here stands behind a meal of the morning.</summary>
+    private bool Breakfasts(IReadOnlyList<Token<LineToken>> t, int at) => at > 2 && Is(t, at - 2, Ats) && IsMorning(t, at - 2);
 
     private const string Morning = "morning";
 

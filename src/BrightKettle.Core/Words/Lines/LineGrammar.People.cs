@@ -10,7 +10,7 @@ internal sealed partial class LineGrammar
     private Found People(IReadOnlyList<Token<LineToken>> t, int at)
     {
         var led =
-            Is(t, at, "for", "para", "pra", "pour", "fur", "per", "feeds", "serves", "serving", "we", "somos", "seremos", "sommes")
+            Is(t, at, "for", "para", "pra", "pour", "fur", "per", "feeds", "serves", "serving", "we", "somos", "seremos", "sommes", "siamo")
             || Is(t, at, "there", "feed", "feeding", "crowd", "party", "table", "mesa", "so", "total");
         // For me, just us two.
         if (Is(t, at, "for", "para", "pour", "fur", "per") && Alone(t, at + 1) is > 0 and var alone)
@@ -73,6 +73,8 @@ internal sealed partial class LineGrammar
                 "somos",
                 "seremos",
                 "sommes",
+                "siamo",
+                "in",
                 "of",
                 "us",
                 "a",
@@ -144,7 +146,7 @@ internal sealed partial class LineGrammar
             && !(written && count == 1)
             && (Ends(at - 1) || (!written && Name(t, at - 1) is not null))
             && (Ends(at + 1) || Words.Days.At(t, at + 1) is not null || Words.Weekdays.At(t, at + 1) is not null)
-            ? new((s, l) => new LinePart.People(s, l, (int)count, false), 1)
+            ? new((s, l) => new LinePart.People(s, l, (int)count, false) { Bare = true }, 1)
             : default;
     }
 }

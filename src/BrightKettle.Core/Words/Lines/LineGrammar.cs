@@ -23,13 +23,9 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
                 var word = tokens[at];
                 if (word.Kind is LineToken.Word or LineToken.Number && !Words.Idle.Contains(word.ToStringValue()))
                 {
-                    parts.Add(
-                        new LinePart.Unread(
-                            word.Position.Absolute,
-                            word.Span.Length,
-                            line.Substring(word.Position.Absolute, word.Span.Length)
-                        )
-                    );
+                    // As it was typed, whatever it was taken for.
+                    var (from, to) = (word.Position.Absolute, EndOf(word, line));
+                    parts.Add(new LinePart.Unread(from, to - from, line[from..to]));
                 }
 
                 at++;
@@ -153,6 +149,8 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
         return Words.Words.At(t, next) is not ({ } means, var words) ? default
             : means.StartsWith("soak:", StringComparison.Ordinal)
                 ? new((s, l) => new LinePart.Said(s, l, "soak", "none"), next + words - at)
+            // "No pressure".
+            : means == "method:pressure" ? new((s, l) => new LinePart.Said(s, l, "method", "open_pot"), next + words - at)
             : means == "season:aroma" ? new((s, l) => new LinePart.Said(s, l, "season", "none"), next + words - at)
             : new(
                 (s, l) => new LinePart.Unread(s, l, string.Join(' ', t.Skip(at).Take(next + words - at).Select(x => x.ToStringValue()))),
@@ -176,7 +174,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
             }
 
             // A tin of tomatoes is a name; a tin of beans an amount of them.
-            if (ThingAt(t, next) is not { } counted)
+            if (ThingAt(t, next) is not { } counted || Words.Words.At(t, next) is var (_, said) && said > counted.Length)
             {
                 return default;
             }
@@ -255,6 +253,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
         NamesFollow(t, at)
         || (
             Name(t, at) is var (second, words)
+            && !(Words.Words.At(t, at) is var (_, said) && said > words)
             && Amount(t, at + words).Length == 0
             && !(second.Kind == "extra" && first.Kind != "extra" && t[at - 1].Kind == LineToken.Word)
         );
@@ -263,6 +262,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
     private static int EachAt(IReadOnlyList<Token<LineToken>> t, int at) =>
         Is(t, at, Eachs) ? 1
         : Is(t, at, "de", "of") && Is(t, at + 1, Eachs) ? 2
+        : Is(t, at, "l") && Is(t, at + 1, "'", "’") && Is(t, at + 2, "uno", "una", "un") ? 3
         : 0;
 
     /// <summary>An amount by itself: of what was named last, or of each.</summary>

@@ -177,7 +177,8 @@ internal sealed class LineNames(string line, List<LinePart> parts, LinePart.Dish
 
     /// <summary>Whether what was said by its kind may be this one.</summary>
     private bool IsKindOf(LinePart.Named kind, LinePart.Named pulse) =>
-        pulse.Ids.Count == 1 && catalogue.FindPulse(kind.Ids[0])?.Kind == catalogue.FindPulse(pulse.Ids[0])?.Kind;
+        pulse.Ids.Count == 1
+        && (kind.Ids.Contains(pulse.Ids[0]) || catalogue.FindPulse(kind.Ids[0])?.Kind == catalogue.FindPulse(pulse.Ids[0])?.Kind);
 
     private bool IsOf(LinePart.Named kind, LinePart.Named pulse)
     {

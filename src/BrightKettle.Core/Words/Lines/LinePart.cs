@@ -8,7 +8,11 @@ namespace BrightKettle.Core.Words.Lines;
 /// <param name="Length">Letters that it takes there.</param>
 public abstract record LinePart(int Start, int Length)
 {
-    public sealed record People(int Start, int Length, int Count, bool Little) : LinePart(Start, Length);
+    public sealed record People(int Start, int Length, int Count, bool Little) : LinePart(Start, Length)
+    {
+        /// <summary>A number all alone: it may as well be the hour.</summary>
+        public bool Bare { get; init; }
+    }
 
     /// <summary>On the clock.</summary>
     public sealed record Time(int Start, int Length, LocalTime At) : LinePart(Start, Length);

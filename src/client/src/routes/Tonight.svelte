@@ -150,7 +150,7 @@
         {/if}
         {#if tonight.plan || tonight.problem}<WayList {tonight} {kitchen} />{/if}
         {#if tonight.plan && !tonight.refused}
-          <div class={tonight.problem ? 'opacity-60' : ''}>
+          <div class={tonight.problem ? 'opacity-75' : ''}>
             <PlanView {tonight} plan={tonight.plan} {kitchen} />
           </div>
         {/if}

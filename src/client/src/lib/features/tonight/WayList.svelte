@@ -88,7 +88,7 @@
     <p class="text-error" role="alert">{ways.problem.detail}</p>
   {/if}
   {#if works.length}
-    <div class="ways-grid" class:opacity-60={ways.asking}>
+    <div class="ways-grid" class:opacity-75={ways.asking}>
       <p class="way-head" aria-hidden="true">
         <span class="way-start">{say('ways.starts')}</span>
         <span class="way-line block min-w-0" bind:clientWidth={width}>
