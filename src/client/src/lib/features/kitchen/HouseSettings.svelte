@@ -5,6 +5,7 @@
   import { saltName, saltIds } from '../../format/words';
   import { say } from '../../messages/say';
   import { household } from '../../state/kitchen.svelte';
+  import HourField from '../../ui/HourField.svelte';
   import MeasureField from '../../ui/MeasureField.svelte';
   import { unitOf } from '../../ui/measure';
   import { units } from '../../messages/units.svelte';
@@ -114,21 +115,13 @@
       </select></label
     >
     <label class="text-sm font-semibold"
-      >{say('house.wakes')}<input class="input w-full text-base" type="time" bind:value={form.wakes} /></label
+      >{say('house.wakes')}<HourField class="input w-full text-base" bind:value={form.wakes} /></label
     >
     <label class="text-sm font-semibold"
-      >{say('house.sleeps')}<input
-        class="input w-full text-base"
-        type="time"
-        bind:value={form.sleeps}
-      /></label
+      >{say('house.sleeps')}<HourField class="input w-full text-base" bind:value={form.sleeps} /></label
     >
     <label class="text-sm font-semibold"
-      >{say('house.soaks_at')}<input
-        class="input w-full text-base"
-        type="time"
-        bind:value={form.soaksAt}
-      /></label
+      >{say('house.soaks_at')}<HourField class="input w-full text-base" bind:value={form.soaksAt} /></label
     >
     <label class="text-sm font-semibold"
       >{say('house.salt')}<select class="select w-full text-base" bind:value={form.salt}>
