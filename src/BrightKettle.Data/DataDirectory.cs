@@ -1,4 +1,5 @@
 using System.Globalization;
+using BrightKettle.Data.Copies;
 using Microsoft.EntityFrameworkCore;
 
 namespace BrightKettle.Data;
@@ -127,7 +128,7 @@ public sealed class DataDirectory(string path) : IDisposable
         ArgumentNullException.ThrowIfNull(db);
         try
         {
-            foreach (var left in Directory.EnumerateFiles(Path, "before-*" + Partial).ToList())
+            foreach (var left in Directory.EnumerateFiles(Path, "before-*" + DatabaseCopy.Partial).ToList())
             {
                 File.Delete(left);
             }
@@ -165,30 +166,12 @@ public sealed class DataDirectory(string path) : IDisposable
                 _ => null,
             };
 
-    private const string Partial = ".partial";
-
-    /// <summary>A whole copy, or none: it gets its name when it is on the disk.</summary>
+    /// <summary>A whole copy beside the database, or none.</summary>
     private async Task<string> CopyAsync(KettleDb db, string before, DateTimeOffset now, CancellationToken cancel)
     {
         var copy = System.IO.Path.Combine(Path, string.Create(CultureInfo.InvariantCulture, $"before-{before}-{now:yyyyMMddHHmmss}.db"));
-        var partial = copy + Partial;
-        try
-        {
-            // VACUUM INTO takes a consistent copy, which copying a file with a write-ahead log would not.
-            await db.Database.ExecuteSqlAsync($"VACUUM INTO {partial}", cancel);
-            await using (var written = new FileStream(partial, FileMode.Open, FileAccess.ReadWrite))
-            {
-                written.Flush(flushToDisk: true);
-            }
-
-            File.Move(partial, copy, overwrite: true);
-            return copy;
-        }
-        catch
-        {
-            File.Delete(partial);
-            throw;
-        }
+        await DatabaseCopy.TakeAsync(db, copy, cancel);
+        return copy;
     }
 
     /// <summary>Gives the folder back.</summary>

@@ -24,6 +24,12 @@ public enum DataFaultKind
     /// <summary>No room is left on the disk.</summary>
     Full,
 
+    /// <summary>There is no such file, or nothing is in it.</summary>
+    Missing,
+
+    /// <summary>A file of this name is there, and is not written over.</summary>
+    ThereAlready,
+
     /// <summary>The file with the household's certificate authority cannot be read.</summary>
     Certificate,
 }

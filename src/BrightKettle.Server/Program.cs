@@ -8,6 +8,7 @@ using BrightKettle.Core.Practice.Scenes;
 using BrightKettle.Core.Words;
 using BrightKettle.Core.Words.FromNotes;
 using BrightKettle.Data;
+using BrightKettle.Data.Copies;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Catalogue;
 using BrightKettle.Server.Hosting;
@@ -31,6 +32,11 @@ CultureInfo.DefaultThreadCurrentCulture = CultureInfo.CurrentCulture = CultureIn
 
 // No pattern goes on for longer, whatever it is given; RequestFaults says which limit it was.
 AppContext.SetData("REGEX_DEFAULT_MATCH_TIMEOUT", TimeSpan.FromSeconds(5));
+
+if (CopyCommand.Is(args))
+{
+    return await CopyCommand.RunAsync(args, TimeProvider.System);
+}
 
 // Until the server listens to signals itself, a stop breaks the start off in good order.
 using var stopped = new CancellationTokenSource();
@@ -81,6 +87,8 @@ services.AddSingleton<NotesCheck>();
 services.AddSingleton<SceneRunner>();
 services.AddSingleton<HouseUnits>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
+services.AddSingleton<HouseholdCopies>();
+services.AddHostedService<DailyCopies>();
 services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>(
     (s, o) => o.UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString).AddInterceptors(s.GetRequiredService<DurableConnection>())
@@ -118,6 +126,7 @@ CookEndpoints.Map(app);
 StoveEndpoints.Map(app);
 LogEndpoints.Map(app);
 PairEndpoints.Map(app);
+CopiesEndpoints.Map(app);
 SimulatedClock.Map(app);
 
 // The build starts this program only to read the interface's description: it has no database then.

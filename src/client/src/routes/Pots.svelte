@@ -1,6 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import BurnerCard from '../lib/features/kitchen/BurnerCard.svelte';
+  import CopiesCard from '../lib/features/kitchen/CopiesCard.svelte';
   import HouseSettings from '../lib/features/kitchen/HouseSettings.svelte';
   import PhonesCard from '../lib/features/kitchen/PhonesCard.svelte';
   import PotCard from '../lib/features/kitchen/PotCard.svelte';
@@ -81,6 +82,7 @@
   </div>
   <PhonesCard zone={kitchen.zone} />
   <HouseSettings {kitchen} />
+  <CopiesCard today={kitchen.nowLocal.slice(0, 10)} />
 {:else}
   <p class="p-8 text-lg">{say('kitchen.loading')}</p>
 {/if}

@@ -48,6 +48,7 @@ export type Series = Schemas['SeriesDto'];
 export type Layer = Schemas['LayerDto'];
 export type Pairing = Schemas['PairingDto'];
 export type Device = Schemas['DeviceDto'];
+export type Copies = Schemas['CopiesDto'];
 export type Paired = Schemas['PairedDto'];
 export type Step = Schemas['StepDto'];
 export type StoveState = Schemas['StoveDto'];
@@ -185,6 +186,8 @@ export const api = {
     answer(http.POST('/api/practice/{scene}/{pot}', { params: { path: { scene, pot } }, body: { choice } })),
   pairCode: (pageToken: string) => answer(http.POST('/api/pair/code', { body: { pageToken } })),
   pair: (code: string, name: string) => bare(http.POST('/api/pair', { body: { code, name } })),
+  copies: () => answer(http.GET('/api/copies')),
+  copyNow: () => answer(http.POST('/api/copies')),
   devices: () => answer(http.GET('/api/pair/devices')),
   removeDevice: (id: string) => bare(http.DELETE('/api/pair/devices/{id}', at(id))),
   stoves: () => answer(http.GET('/api/stove')),
