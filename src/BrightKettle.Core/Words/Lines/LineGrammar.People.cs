@@ -74,7 +74,6 @@ internal sealed partial class LineGrammar
                 "seremos",
                 "sommes",
                 "siamo",
-                "in",
                 "of",
                 "us",
                 "a",
@@ -93,6 +92,8 @@ internal sealed partial class LineGrammar
             next++;
         }
 
+        // Siamo in 5; "on the table in 30 minutes" counts nobody.
+        next += next > at && Is(t, next - 1, "siamo") && Is(t, next, "in") ? 1 : 0;
         var (count, length) = Number(t, next);
         // "Pour 2 à 20 h" is no range.
         (count, length) = length > 1 && Is(t, next + length, "h", "uhr", "hrs") ? One(t, next) : (count, length);
