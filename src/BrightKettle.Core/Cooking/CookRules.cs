@@ -146,6 +146,7 @@ public static class CookRules
                     || look.Also.Any(o => o.Doneness is not (>= 0 and <= MostLooked))
                     || look.NotYet is { Sprinkle.Grams: < 0 or > MostSprinkled }
                     || look.NotYet?.Longest < LeastLook
+                    || (look.NotYet?.LockAgain is { } again && !Fits(again, cook.Kitchen[vessel].Vessel))
                 )
                 {
                     return new("cook.look", i, "when.look");
@@ -214,6 +215,13 @@ public static class CookRules
                 _ => null,
             };
         }
+
+        /// <summary>A lid is locked again in what locks, for at most an hour.</summary>
+        private static bool Fits(LockAgain again, Vessel vessel) =>
+            vessel.Cooker is { UnderPressure: true }
+            && again.Below is >= 0 and <= MostLooked
+            && again.Held >= Duration.FromMinutes(1)
+            && again.Held <= Duration.FromHours(1);
 
         private CookFault? CheckPlace(CookAction action, int i, int vessel)
         {

@@ -58,4 +58,12 @@ public sealed record NotYet(Flame Flame, Mass Sprinkle)
     /// <summary>How long what is far enough waits for the others: then it is done all the same; what is never far enough itself is given up
     /// after twice as long. Null for as long as it takes.</summary>
     public Duration? Longest { get; init; }
+
+    /// <summary>In a pressure cooker: what is far from it goes under pressure again; null where it only simmers on.</summary>
+    public LockAgain? LockAgain { get; init; }
 }
+
+/// <summary>The lid is locked once more, where the cooker's lines allow it; then it is looked into again.</summary>
+/// <param name="Below">Felt doneness under which that is quicker than to simmer on, 0 to 200.</param>
+/// <param name="Held">Under pressure, from its coming up; 1 to 60 minutes.</param>
+public sealed record LockAgain(double Below, Duration Held);

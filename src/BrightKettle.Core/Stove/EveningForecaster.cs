@@ -83,12 +83,29 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
         int pots
     )
     {
-        var cook = traits.In(Marked(asOf, pending));
+        var cook = traits.In(Marked(NothingLockedAgain(asOf), pending));
         var forecast = _forecaster.Run(cook, targets, pots, gates: EveningGates.Of(evening, cook, House, now));
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
         return new(evening, now, cook, pending, traits, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));
     }
+
+    /// <summary>A lid is locked again here by an answer that is chosen, and by nothing else: its vent is asked for.</summary>
+    private static Cook NothingLockedAgain(Cook cook) =>
+        cook with
+        {
+            Actions =
+            [
+                .. cook.Actions.Select(a =>
+                    a.Trigger.Look is { NotYet.LockAgain: not null } look
+                        ? a with
+                        {
+                            Trigger = a.Trigger with { Look = look with { NotYet = look.NotYet with { LockAgain = null } } },
+                        }
+                        : a
+                ),
+            ],
+        };
 
     /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
     private static Cook Marked(Cook cook, IReadOnlyList<Moment?> pending) =>

@@ -15,7 +15,7 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster forecaste
     /// <summary>Less is not worth a change.</summary>
     private static readonly Duration WorthIt = Duration.FromMinutes(2);
 
-    private static readonly double[] Holds = [1, 2, 3, 5, 7, 9, 12, 15, 19, 24, 30, 38];
+    internal static readonly double[] Holds = [1, 2, 3, 5, 7, 9, 12, 15, 19, 24, 30, 38];
 
     /// <summary>The quickest first; eating later is always the last.</summary>
     public IReadOnlyList<Answer> For(EveningForecast now, Dish dish)
@@ -23,7 +23,15 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster forecaste
         ArgumentNullException.ThrowIfNull(now);
         ArgumentNullException.ThrowIfNull(dish);
         var courses = new CourseBuilder(simulator, forecaster, dish with { Now = now.Now }, now, []);
-        IEnumerable<Answer?> all = [LidOn(courses), MoreHeat(courses), Pressure(courses), Soda(courses), RiceApart(courses)];
+        IEnumerable<Answer?> all =
+        [
+            LidOn(courses),
+            MoreHeat(courses),
+            LockedAgain.For(courses),
+            Pressure(courses),
+            Soda(courses),
+            RiceApart(courses),
+        ];
         var gained = all.OfType<Answer>().Where(a => Gain(now, a) >= WorthIt && courses.Passes(a)).OrderByDescending(a => Gain(now, a));
         return [.. gained, courses.Of("later", null)];
     }
@@ -33,7 +41,7 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster forecaste
 
     /// <summary>Pulses that are waited for and nothing else, in a pot that is not locked: a hard boil that is still due is never cut
     /// short by an answer.</summary>
-    private static bool Waits(CourseBuilder c) =>
+    internal static bool Waits(CourseBuilder c) =>
         c.Pot is { Locked: false, PulsesIn: true, RiceIn: false } && c.NextInPot?.Trigger.Look is not null;
 
     private static Answer? Checked(CourseBuilder c, string code, Course course) => c.Works(course) ? c.Of(code, course) : null;

@@ -204,11 +204,18 @@ public sealed record LookAlsoDocument(string Ingredient, double Doneness);
 
 /// <param name="SprinkleGrams">Boiling water over a bed that is dry while its rice is hard.</param>
 /// <param name="LongestMinutes">So long what is far enough waits for the others; left out for as long as it takes.</param>
+/// <param name="LockAgain">What is far from it goes under pressure again.</param>
 public sealed record NotYetDocument(
     [property: OneOf(typeof(Flame))] string Flame,
     double? SprinkleGrams = null,
-    double? LongestMinutes = null
+    double? LongestMinutes = null,
+    LockAgainDocument? LockAgain = null
 );
+
+/// <summary>The lid of a pressure cooker is locked once more.</summary>
+/// <param name="Below">Felt doneness under which it is.</param>
+/// <param name="Minutes">Held under pressure.</param>
+public sealed record LockAgainDocument(double Below, double Minutes);
 
 /// <summary>What was chosen to be done from a moment on.</summary>
 public sealed record CourseDocument(

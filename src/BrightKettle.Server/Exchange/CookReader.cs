@@ -349,6 +349,12 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                     Longest = no.LongestMinutes is { } longest
                         ? Duration.FromMinutes(checks.Within(longest, 1, 240, $"{at}.notYet.longestMinutes"))
                         : null,
+                    LockAgain = no.LockAgain is { } again
+                        ? new LockAgain(
+                            checks.Within(again.Below, 0, 400, $"{at}.notYet.lockAgain.below"),
+                            Duration.FromMinutes(checks.Within(again.Minutes, 1, 60, $"{at}.notYet.lockAgain.minutes"))
+                        )
+                        : null,
                 }
                 : null,
         };

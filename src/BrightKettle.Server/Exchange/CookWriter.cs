@@ -160,7 +160,12 @@ public static class CookWriter
             look.Again.TotalMinutes,
             look.Also.Count == 0 ? null : [.. look.Also.Select(o => new LookAlsoDocument(o.IngredientId, o.Doneness))],
             look.NotYet is { } no
-                ? new(ClosedSet.Word(no.Flame), no.Sprinkle > Mass.Zero ? no.Sprinkle.Grams : null, no.Longest?.TotalMinutes)
+                ? new(
+                    ClosedSet.Word(no.Flame),
+                    no.Sprinkle > Mass.Zero ? no.Sprinkle.Grams : null,
+                    no.Longest?.TotalMinutes,
+                    no.LockAgain is { } again ? new(again.Below, again.Held.TotalMinutes) : null
+                )
                 : null
         );
 

@@ -276,6 +276,7 @@ public static class PlanSteps
             new(
                 EveryMinutes: action.Trigger.Look!.Again.TotalMinutes,
                 Felt: LookedFor(plan, action.Trigger.Look),
+                Minutes: action.Trigger.Look.NotYet?.LockAgain?.Held.TotalMinutes,
                 Place: plan.Dish.Method == Method.SlowCooker ? "crock"
                     : LiftsAtOnce(plan) ? "lifted"
                     : JoinsAtOnce(plan) ? (plan.Dish.RiceInPot is null ? "go_on" : "at_once")

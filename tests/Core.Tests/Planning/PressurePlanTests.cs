@@ -55,4 +55,30 @@ public sealed class PressurePlanTests
                 },
                 iter: 60
             );
+
+    /// <summary>The hard bag of twenty need not be waited for: it is locked again. So the plan begins later with the same chance.</summary>
+    [Fact]
+    public void A_long_hold_is_followed_by_a_look_that_may_lock_it_again_and_a_short_one_by_a_simmer()
+    {
+        var drum = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
+        {
+            Cooker = Cooker.Typical(CookerKind.Electric, 6000),
+        };
+        Plan Planned(SoakChoice soak) =>
+            Kitchens.Planned(
+                Dish("black", 200, "basmati_unsoaked", 300, soak, Style.Saucy).With(new UnderPressure(drum)) with
+                {
+                    OtherVessels = [drum],
+                }
+            );
+        Look After(Plan plan) => plan.Cook.Actions[plan.Cook.StepAt(StepIds.Ready)].Trigger.Look!;
+        var (dry, soaked) = (Planned(SoakChoice.None), Planned(SoakChoice.Overnight));
+        Assert.Null(After(soaked).NotYet);
+        Assert.InRange(After(dry).NotYet!.LockAgain!.Held.TotalMinutes, 3, 20);
+        // Of the many pots some are locked twice, and nobody is served late for it.
+        Assert.True(dry.ShareTender >= 0.9, $"{dry.ShareTender}");
+        var light = dry.Forecast.Find(StepIds.Lock)!.Reference;
+        Assert.InRange((dry.Dish.ServeAt - light).TotalMinutes, 60, 105);
+        Assert.True(dry.Forecast.Find(StepIds.Table)!.Late - dry.Dish.ServeAt <= NodaTime.Duration.FromMinutes(15));
+    }
 }

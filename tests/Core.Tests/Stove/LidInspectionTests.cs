@@ -169,4 +169,31 @@ public sealed class LidInspectionTests
         Assert.True(later.Run.Final[0].Doneness > off.Forecast.Reference.Final[0].Doneness);
         Assert.Null(Eye.Later(off, "9.9", Min(3)));
     }
+
+    /// <summary>Opened and far from soft: the same cooker once more, as an act of its own that asks for its vent; the forecast does it only
+    /// when it is chosen.</summary>
+    [Fact]
+    public void Opened_and_hard_it_can_be_locked_once_more()
+    {
+        var now = At(Drum, StepIds.Opened) + NodaTime.Duration.FromMinutes(1);
+        var ready = Begin(Drum).Moments.Single(m => m.Moment.Has(StepIds.Ready)).Moment.Id;
+        List<Entry> opened = [.. AsPlanned(Drum, now).Where(e => e is not Entry.Done d || d.MomentId != ready)];
+        var evening = Begin(Drum, [.. opened, Saw(new Observation.FeltAs(now, "pulse", FeltState.Hard))]);
+        var ahead = Eye.Forecast(evening, now, Drum.Dish.Targets);
+        Assert.All(ahead.Cook.Actions, a => Assert.Null(a.Trigger.Look?.NotYet?.LockAgain));
+        var answers = new LateOptions(Kitchens.Model, Eye).For(ahead, Drum.Dish);
+        var again = Assert.Single(answers, a => a.Code == LockedAgain.Code);
+        Assert.Equal(PressureGate.VentUnchecked, again.Caution);
+        Assert.InRange(again.For!.Value.TotalMinutes, 1, 38);
+        Assert.True(again.After.Table!.At < ahead.Table!.At - NodaTime.Duration.FromMinutes(2));
+        Assert.True(again.After.Forecast.Reference.Final[0].Doneness >= Doneness.Wanted);
+        var chosen = evening.With(again.Course!, now);
+        Assert.Null(EveningForecaster.Check(chosen, now));
+        Assert.Contains(chosen.Pending, m => m.Has(StepIds.Lock));
+        // Soft already, there is nothing to lock.
+        var soft = Begin(Drum, [.. opened, Saw(new Observation.FeltAs(now, "pulse", FeltState.Soft))]);
+        Assert.DoesNotContain(new LateOptions(Kitchens.Model, Eye).For(Eye.Forecast(soft, now, Drum.Dish.Targets), Drum.Dish), a =>
+            a.Code == LockedAgain.Code
+        );
+    }
 }

@@ -15,11 +15,17 @@ internal sealed partial class LaneRun
         return PotGeometry.Level(heap, solid, liquor, Area(vessel)) - (heap / Area(vessel));
     }
 
+    /// <summary>How full it is, bed and liquor, mL.</summary>
+    private double Filled(int vessel)
+    {
+        var (heap, solid) = _pot.Bed(vessel);
+        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(vessel), _pot.Celsius(vessel));
+        return Math.Max(PotGeometry.Level(heap, solid, liquor, Area(vessel)) * Area(vessel), heap);
+    }
+
     private void NotePeaks()
     {
-        var (heap, solid) = _pot.Bed(0);
-        var liquor = PotGeometry.LiquorMillilitres(_pot.Liquor(0), _pot.Celsius(0));
-        var filled = Math.Max(PotGeometry.Level(heap, solid, liquor, Area(0)) * Area(0), heap);
+        var filled = Filled(0);
         if (filled > _peak)
         {
             _peak = filled;

@@ -109,6 +109,11 @@ internal sealed partial class LaneRun
             track.LookEnds = _pot.Now + LookSeconds;
         }
 
+        if (!IsOpenAgain(v, ref track, look))
+        {
+            return false;
+        }
+
         if (_pot.Now < track.LookAt - 1e-3)
         {
             track.Due = track.LookAt;
@@ -116,7 +121,8 @@ internal sealed partial class LaneRun
         }
 
         var looked = _script.LookedAt[track.Next];
-        var first = Felt(looked, ref track) >= look.Doneness;
+        var felt = Felt(looked, ref track);
+        var first = felt >= look.Doneness;
         var enough = first;
         foreach (var (also, doneness) in _script.AlsoAt[track.Next])
         {
@@ -129,6 +135,11 @@ internal sealed partial class LaneRun
         if (enough || (look.NotYet?.Longest is { } longest && waited >= PatienceFor(first) * longest.TotalSeconds - 1e-3))
         {
             return true;
+        }
+
+        if (look.NotYet?.LockAgain is { } again && felt < again.Below && MayLockAgain(v, ref track))
+        {
+            return LocksAgain(v, ref track);
         }
 
         if (look.NotYet is { } answer)

@@ -230,7 +230,7 @@ internal sealed partial class LaneRun
         track.Since = _pot.Now;
         (track.BoiledAt, track.DrySince) = (null, null);
         track.LookAt = track.BoilsDownSince = double.NaN;
-        track.Looked = 0;
+        track.Looked = track.LockedAgain = 0;
         track.Next = _script.NextOf(v, at);
         Do(at);
         return true;
@@ -339,6 +339,10 @@ internal sealed partial class LaneRun
 
         /// <summary>How often boiling water was sprinkled over it.</summary>
         public int Sprinkled;
+
+        /// <summary>Where the lid that was locked again stands, and how often it was.</summary>
+        public Again Again;
+        public int LockedAgain;
         public double? BoilingSince;
 
         /// <summary>The first boil since the action before: one that nobody was there for has come all the same, even if the pot is dry by

@@ -52,7 +52,7 @@ public sealed record UnderPressure(Vessel Lidded) : PulseCooking
             .. bowl ? [new RiceIntoBowl(AfterHardBoil: hard)] : (Stage[])[],
             new HoldUnderPressure(lit, bowl ? StepIds.RiceBowl : null),
             .. bowl ? [new LiftBowl()] : (Stage[])[],
-            new UntilFound(AtFirstLook: false),
+            new UntilFound(AtFirstLook: false) { LocksAgain = true },
         ];
         return Moves(dish) ? [.. stages.Select(s => new InVessel(s, Lidded.Id)), new MoveOver(Lidded.Id)] : stages;
     }

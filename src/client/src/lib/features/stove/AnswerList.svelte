@@ -11,7 +11,7 @@
   let { answers, evening, onchoose }: Props = $props();
 
   /** Their minutes are those under pressure once the lid is locked again. */
-  const held = ['look_and_lock', 'off_and_alone'];
+  const held = ['look_and_lock', 'off_and_alone', 'lock_again'];
   const figures = (a: StoveAnswer) =>
     [
       a.vesselName ? say('answer.into', { vessel: within(a.vesselName) }) : null,
