@@ -13,7 +13,12 @@ public class ExchangeSchemaTests
         .Parse(typeof(CookDocument).Assembly.GetManifestResourceStream("cook-1.schema.json")!)
         .RootElement;
 
-    private static JsonElement At(params string[] path) => path.Aggregate(Schema, (e, name) => e.GetProperty(name));
+    private static readonly string[] Look = ["definitions", "when", "properties", "look", "anyOf", "1"];
+    private static readonly string[] NotYet = [.. Look, "properties", "notYet", "anyOf", "1"];
+
+    /// <summary>A figure is a place in a list.</summary>
+    private static JsonElement At(params string[] path) =>
+        path.Aggregate(Schema, (e, name) => e.ValueKind == JsonValueKind.Array ? e[int.Parse(name)] : e.GetProperty(name));
 
     public static TheoryData<Type, string[]> Forms =>
         new()
@@ -25,6 +30,9 @@ public class ExchangeSchemaTests
             { typeof(OtherVesselDocument), ["definitions", "vessel"] },
             { typeof(ActionDocument), ["definitions", "action"] },
             { typeof(WhenDocument), ["definitions", "when"] },
+            { typeof(LookDocument), Look },
+            { typeof(NotYetDocument), NotYet },
+            { typeof(LockAgainDocument), [.. NotYet, "properties", "lockAgain", "anyOf", "1"] },
         };
 
     [Theory]

@@ -147,7 +147,16 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                         clock ? Instant.FromUtc(2026, 11, 25, 12, 0) + Duration.FromMinutes(minutes) : null,
                         null,
                         Duration.FromMinutes(minutes),
-                        look ? new Look("p", minutes % 200, Duration.FromMinutes(5)) : null
+                        look
+                            ? new Look("p", minutes % 200, Duration.FromMinutes(5))
+                            {
+                                NotYet = new NotYet(Flame.Lively, Mass.FromGrams(minutes))
+                                {
+                                    Longest = minutes % 2 == 0 ? null : Duration.FromMinutes(1 + (minutes % 200)),
+                                    LockAgain = minutes % 3 == 0 ? null : new(minutes % 100, Duration.FromMinutes(1 + (minutes % 60))),
+                                },
+                            }
+                            : null
                     )
             );
         // Low and high belong to slow cookers.
@@ -158,7 +167,10 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
             {
                 var cook = new Cook(
                     new CookKitchen(
-                        new Vessel("vessel", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500)),
+                        new Vessel("vessel", "pot", Length.FromCentimetres(22), Volume.FromMillilitres(4500))
+                        {
+                            Cooker = Cooker.Typical(CookerKind.Spring, 4500),
+                        },
                         new Burner("burner", string.Empty, Power.FromWatts(1500), Power.FromWatts(120)),
                         Altitude.FromMetres(120),
                         Temperature.FromCelsius(19)
