@@ -36,6 +36,26 @@ public sealed class FinishingApiTests(DemoServer server) : IClassFixture<DemoSer
     }
 
     [Fact]
+    public async Task A_base_is_fried_in_the_pot_before_it_is_locked()
+    {
+        var dish = Beans with
+        {
+            Method = "pressure",
+            CookerId = "steam-drum",
+            Soak = "none",
+            Stages = ["base"],
+            Extras = [new("onion", new AmountDto(200, "g"), "start")],
+        };
+        var plan = await Plan(dish);
+        var fry = Assert.Single(plan.Steps, s => s.Kind == "base");
+        Assert.Equal(("Onion", 12, "locked"), (fry.Facts.Name, fry.Facts.Minutes, fry.Facts.Place));
+        Assert.Equal(fry.At.AddMinutes(12), plan.Steps.Single(s => s.Kind == "lock").At);
+        Assert.Empty(plan.LeftOut);
+        Assert.Contains(plan.Hands.Visits, v => v.Name == "Fry the base");
+        Assert.Equal(["base"], (await Plan(dish with { Extras = [] })).LeftOut);
+    }
+
+    [Fact]
     public async Task From_the_cooker_it_moves_over_into_the_pot()
     {
         var plan = await Plan(Beans with { Method = "pressure", CookerId = "steam-drum", Stages = ["move"] });

@@ -181,6 +181,7 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
     [InlineData("pinto beans saucy, mash some, tomorrow 19:00", "mash", "crush some of the pulses")]
     [InlineData("navy beans with basmati, rest under a towel, tomorrow 19:00", "towel", "rest the rice under a cloth")]
     [InlineData("yellow split peas, rice beside, folded in, tomorrow 19:00", "fold", "fold the rice in")]
+    [InlineData("black beans with onion fried in the pot, tomorrow 19:00", "base", "fry the base in the pot first")]
     public async Task A_line_asks_for_stages(string line, string stage, string chip)
     {
         var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()));
@@ -402,6 +403,19 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.Contains(notes.Dish.Style, new[] { "dry", "moist" });
         Assert.Contains("towel", notes.Dish.Stages!);
         Assert.NotNull(notes.Gives);
+    }
+
+    /// <summary>What is fried before anything cooks is fried in the pot; what is fried at the end is poured over.</summary>
+    [Theory]
+    [InlineData("Fry the onion in the oil until golden.\nAdd the lentils and the water, simmer 25 minutes.", true)]
+    [InlineData("Simmer the lentils in the water 25 minutes.\nFry the onion in the oil and pour it over.", false)]
+    public async Task A_base_of_the_notes_is_fried_in_the_pot(string steps, bool inThePot)
+    {
+        var notes = await Get<NotesDto>(
+            "/api/notes",
+            new NotesRequest($"250 g brown lentils\n1 onion\n2 tbsp oil\n900 ml water\n{steps}", new(), KettleServer.Dish())
+        );
+        Assert.Equal(inThePot, notes.Dish!.Stages!.Contains("base"));
     }
 
     [Fact]

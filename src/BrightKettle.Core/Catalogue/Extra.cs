@@ -60,6 +60,9 @@ public sealed record Extra
     /// <summary>An infusion that is boiled, and not steeped cold.</summary>
     public bool Boils { get; init; }
 
+    /// <summary>Cooks fry it in fat before the liquid comes.</summary>
+    public bool Fries { get; init; }
+
     /// <summary>It must come out again before the table.</summary>
     public bool ComesOut { get; init; }
 

@@ -57,6 +57,9 @@ public static class StepIds
     /// <summary>They go back on the rice.</summary>
     public const string PutBack = "put_back";
 
+    /// <summary>What is fried first goes into the hot pot.</summary>
+    public const string Base = "base";
+
     /// <summary>A part of the pulses is crushed.</summary>
     public const string Mash = "mash";
 

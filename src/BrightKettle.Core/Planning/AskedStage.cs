@@ -24,6 +24,9 @@ public enum AskedStage
     /// <summary>The liquor is bound with starch before the table.</summary>
     Bind,
 
+    /// <summary>What is fried first is fried in the cooking pot, and the pulses go in on it.</summary>
+    Base,
+
     /// <summary>From the cooker over into the pot, once they are soft: it is wider, or goes to the table.</summary>
     Move,
 }

@@ -132,11 +132,18 @@ public sealed record Dish(
             AskedStage.Mash => Style != Style.Dry && (RiceInPot is null || How.Rice.StaysTogether),
             AskedStage.Bind => Style != Style.Dry && RiceInPot is null,
             AskedStage.Move => How.Pulses.CanMoveOver(this),
+            // Pulses that soak in the pot are in it already, and a crock fries nothing.
+            AskedStage.Base => How.Soak.InPot.Count == 0
+                && How.Pulses.BeginsInPot(this)
+                && Extras.Any(x => x.CanFry && x.Extra.Kind != ExtraKind.Fat),
             // What is cooked already is neither toasted nor left to steam.
             AskedStage.Crust => RiceVessel is { Above: false } && !StirsRiceIn && !RiceIsCooked,
             AskedStage.Toast or AskedStage.Towel => Rice is not null && How.Rice.HasFlame && !StirsRiceIn,
             _ => RiceVessel is { Above: false },
         };
+
+    /// <summary>It is fried in the pot before the pulses go in.</summary>
+    internal bool FriesFirst(DishExtra x) => x.CanFry && Has(AskedStage.Base);
 
     /// <summary>Seasoned on low for so long, minutes; 0 where nobody asked for it.</summary>
     internal double SeasonMinutes => Has(AskedStage.Season) ? SeasonedMinutes : 0;

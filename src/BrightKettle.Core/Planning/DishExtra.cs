@@ -54,6 +54,9 @@ public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pie
             },
         ];
 
+    /// <summary>It goes in with the pulses, and may be fried before.</summary>
+    internal bool CanFry => Time == ExtraTime.Start && Extra.Fries && !Blanched && !Frozen && !IsRest;
+
     /// <summary>Minutes before the table at which it goes in, where it goes in late.</summary>
     public double MinutesBefore => Before ?? LeastMinutes;
 

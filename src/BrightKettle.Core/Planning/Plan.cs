@@ -105,11 +105,18 @@ public sealed record Plan(
             AskedStage.Season => Forecast.Find(StepIds.Season) is not null,
             AskedStage.Mash => Forecast.Find(StepIds.Mash) is not null,
             AskedStage.Bind or AskedStage.Move => Dish.Has(stage),
+            AskedStage.Base => Forecast.Find(StepIds.Base) is not null,
             AskedStage.Toast => Cook.Ingredients.OfType<RiceIngredient>().Any(r => r.Toasted),
             AskedStage.Crust => Forecast.Find(StepIds.RiceCrust) is not null,
             AskedStage.Towel => Cook.Actions.Any(a => a is CookAction.Cover { With: SealMaterial.Towel }),
             _ => Forecast.Find(StepIds.Fold) is not null,
         };
+
+    /// <summary>What is fried in the pot before anything else goes in.</summary>
+    public IReadOnlyList<DishExtra> Fried => [.. Dish.Extras.Where(Dish.FriesFirst)];
+
+    /// <summary>How long what goes in first is fried in the pot, min; 0 where that was not asked for.</summary>
+    public double BaseMinutes => Dish.Has(AskedStage.Base) ? Stages.FriedBase.Fries.TotalMinutes : 0;
 
     /// <summary>How long it is seasoned on low, min; 0 where that was not asked for.</summary>
     public double SeasonMinutes => Dish.SeasonMinutes;

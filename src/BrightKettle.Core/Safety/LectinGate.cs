@@ -294,13 +294,22 @@ public static partial class LectinGate
         }
 
         var vessel = trace.PlaceBefore(action, id);
-        var boils = run.Happenings.Count(h => h.What == PotEvent.Boils && h.Vessel == vessel && h.Seconds < now.Seconds);
+        var boils = run
+            .Happenings.Where(h => h.What == PotEvent.Boils && h.Vessel == vessel && h.Seconds < now.Seconds)
+            .Select(h => h.Seconds)
+            .ToList();
+        // What was fried there before they went in tells nothing of them.
+        var wentIn = Enumerable
+            .Range(0, action)
+            .Where(i => trace.PlaceBefore(i, id) != vessel && trace.PlaceAfter(i, id) == vessel)
+            .Select(i => run.Done[i]?.Seconds ?? 0)
+            .LastOrDefault();
         var around = trace.Around(id).Where(i => i < action).ToList();
         var first = around.FindIndex(i => trace.Cook.Actions[i].Trigger.After == PotEvent.Boils);
         var cooled = around
             .Skip(first + 1)
             .Count(i => Cools(trace.Cook.Actions[i]) || trace.Cook.Actions[i] is CookAction.Heat { Flame: Flame.Full });
-        return boils == 0 || IsCool(trace, run, action) || boils > 1 + cooled;
+        return boils.Count == 0 || IsCool(trace, run, action) || boils.Count(at => at >= wentIn) > 1 + cooled;
     }
 
     /// <summary>What is colder than the pot goes in, or the hot liquid out; a splash from the kettle keeps it boiling.</summary>

@@ -155,6 +155,15 @@ public static class PlanSteps
                 )
             ),
             StepIds.Mash => Make("mash", m, new()),
+            StepIds.Base => Make(
+                "base",
+                m,
+                new(
+                    Name: string.Join(", ", plan.Fried.Select(x => x.Extra.Name)),
+                    Minutes: plan.BaseMinutes,
+                    Place: plan.Forecast.Find(StepIds.Lock) is null ? null : "locked"
+                )
+            ),
             StepIds.Season => Make("season", m, new(Minutes: plan.SeasonMinutes)),
             StepIds.Bind => Make("bind", m, Binding((CookAction.Thicken)action)),
             StepIds.Fold => Make("fold", m, new(Name: VesselNames.Of(plan.Dish.RiceVessel!.Vessel))),

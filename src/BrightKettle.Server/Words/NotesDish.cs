@@ -13,7 +13,7 @@ internal static class NotesDish
 {
     /// <summary>Null while the pulse or its amount is unknown.</summary>
     /// <param name="style">By what they leave of their liquor; null where that is not known.</param>
-    public static DishDto? Of(Notes notes, DishDto dish, KitchenState kitchen, Style? style)
+    public static DishDto? Of(Notes notes, DishDto dish, KitchenState kitchen, Style? style, PulseCatalogue catalogue)
     {
         if (notes.Pulse is not { Id: { } pulse, Grams: { } grams } line)
         {
@@ -25,6 +25,7 @@ internal static class NotesDish
             ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is { } c && c.UnderPressure == (method == Method.Pressure))
             : null;
         method = cooker is null && method is Method.Pressure or Method.SlowCooker ? Method.OpenPot : method;
+        var fries = notes.Amounts.Any(a => a.Kind == "extra" && a.Id is { } id && catalogue.FindExtra(id) is { Fries: true });
         var rice = notes.Rice is { Id: { } riceId, Grams: { } riceGrams } ? (riceId, riceGrams) : ((string, double)?)null;
         return dish with
         {
@@ -55,7 +56,7 @@ internal static class NotesDish
                     ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is null && v.Id != dish.VesselId)?.Id
                     : null,
             PulseTarget = TargetOf(notes) is { } target ? ClosedSet.Word(target) : null,
-            Stages = [.. StagesOf(notes).Select(ClosedSet.Word)],
+            Stages = [.. StagesOf(notes, fries).Select(ClosedSet.Word)],
             Extras =
             [
                 .. notes
@@ -107,7 +108,8 @@ internal static class NotesDish
                 _ => null,
             };
 
-    private static IEnumerable<AskedStage> StagesOf(Notes notes)
+    /// <param name="fries">Something of it is fried by most cooks.</param>
+    private static IEnumerable<AskedStage> StagesOf(Notes notes, bool fries)
     {
         foreach (
             var (act, stage) in new[]
@@ -125,9 +127,19 @@ internal static class NotesDish
             }
         }
 
+        // What is fried before anything cooks is fried in the pot.
+        var acts = notes.Steps.Where(s => !s.IfNeeded).Select(s => s.Act).ToList();
+        if (fries && acts.IndexOf(NoteAct.Fry) is >= 0 and var fried && !acts.Take(fried).Any(Cooks))
+        {
+            yield return AskedStage.Base;
+        }
+
         if (notes.Steps.Any(s => s.HasTowel))
         {
             yield return AskedStage.Towel;
         }
     }
+
+    private static bool Cooks(NoteAct act) =>
+        act is NoteAct.Simmer or NoteAct.Boil or NoteAct.Pressure or NoteAct.Whistles or NoteAct.Slow or NoteAct.RiceIn;
 }

@@ -49,7 +49,7 @@ public static class NotesEndpoint
         var notes = taken.PutInto(read, catalogue);
         var (cook, cannot) = NotesInKitchen.Cook(notes, taken, catalogue, kitchen, vessel, dishes.Now);
         var (gives, style) = cook is null ? default : await NotesInKitchen.GivesAsync(cook, kitchen, dishes.Work);
-        var dish = NotesDish.Of(notes, request.Dish, kitchen, style);
+        var dish = NotesDish.Of(notes, request.Dish, kitchen, style, catalogue);
         return TypedResults.Ok(
             new NotesDto(
                 notes.Title,

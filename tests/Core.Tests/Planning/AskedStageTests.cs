@@ -44,6 +44,101 @@ public sealed class AskedStageTests(ITestOutputHelper output)
         Assert.InRange(alone.ShareTender, 0.85, 1);
     }
 
+    /// <summary>Onions in the cooking pot, twelve minutes before the pulses; nobody browns them in a pan then.</summary>
+    [Fact]
+    public void What_is_fried_first_is_fried_in_the_pot_and_the_bottom_is_free_before_a_lid_is_locked()
+    {
+        var onion = new DishExtra(Kitchens.Catalogue.FindExtra("onion")!, Mass.FromGrams(150), ExtraTime.Start);
+        var drum = new Vessel("drum", "drum", Length.FromCentimetres(22), Volume.FromMillilitres(6000))
+        {
+            Cooker = Cooker.Typical(CookerKind.Spring, 6000),
+        };
+        var open = Navy with { Extras = [onion] };
+        var locked = open.With(new UnderPressure(drum)) with { OtherVessels = [drum] };
+        foreach (var dish in new[] { open, locked, locked with { How = locked.How with { Soak = new Unsoaked() } } })
+        {
+            var (plain, fried) = (Planned(dish), Planned(Asked(dish, AskedStage.Base)));
+            Assert.Null(CookRules.Check(fried.Cook));
+            Assert.Empty(fried.LeftOut);
+            // Navy beans that were soaked boil hard before the lid is locked.
+            var first = At(fried, StepIds.Boils) >= 0 ? StepIds.Light : StepIds.Lock;
+            Assert.Equal(12, Minutes(fried, StepIds.Base, first), 0.5);
+            // It is in before the pulses, once, and the flame is off when the lid is locked.
+            var adds = fried.Cook.Actions.OfType<CookAction.Add>().Select(a => a.IngredientId).ToList();
+            Assert.Equal([onion.Id, Way.PulseId], adds.Take(2));
+            Assert.Single(adds, onion.Id);
+            if (dish.Method == Method.Pressure)
+            {
+                var flame = fried.Cook.Actions.Take(At(fried, StepIds.Lock)).OfType<CookAction.Heat>().Last();
+                Assert.Equal(Flame.Off, flame.Flame);
+            }
+
+            // A hot pot boils sooner, and nothing else moves.
+            Assert.InRange(fried.MinuteOfDay(StepIds.Table), (19 * 60) - 3, (19 * 60) + 3);
+            Assert.InRange(fried.ShareTender, plain.ShareTender - 0.03, 1);
+            Assert.InRange((fried.Forecast.Find(first)!.Reference - plain.Forecast.Find(first)!.Reference).TotalMinutes, -2, 6);
+            Assert.Equal(0, fried.Forecast.Reference.DrySeconds);
+            var (hands, before) = (HandsPlanner.For(fried, 2), HandsPlanner.For(plain, 2));
+            Assert.DoesNotContain(hands.Tasks.Select(t => t.Task).Concat(hands.Unplaced), t => t.Kind == "brown");
+            Assert.Contains(before.Tasks.Select(t => t.Task).Concat(before.Unplaced), t => t.Kind == "brown");
+            var visit = Assert.Single(hands.Visits, v => v.Mark == StepIds.Base);
+            Assert.Equal(12, (visit.To - visit.From).TotalMinutes);
+            Assert.All(hands.Tasks.Where(t => t.Task.Kind == "chop"), t => Assert.True(t.To <= visit.From));
+        }
+
+        // Where they soak in the pot they are in it already; with nothing to fry there is nothing to do.
+        var soaked = open with { How = open.How with { Soak = new HotSoak() } };
+        Assert.Equal([AskedStage.Base], Planned(Asked(soaked, AskedStage.Base)).LeftOut);
+        Assert.Equal([AskedStage.Base], Planned(Asked(Navy, AskedStage.Base)).LeftOut);
+    }
+
+    /// <summary>Every quick and slow pulse, in the pot and under pressure: a base costs no dinner.</summary>
+    [Fact]
+    public void A_base_in_the_pot_costs_no_dinner()
+    {
+        var onion = new DishExtra(Kitchens.Catalogue.FindExtra("onion")!, Mass.FromGrams(150), ExtraTime.Start);
+        var drum = new Vessel("drum", "drum", Length.FromCentimetres(24), Volume.FromMillilitres(8000))
+        {
+            Cooker = Cooker.Typical(CookerKind.Electric, 8000),
+        };
+        var count = 0;
+        var worse = new List<string>();
+        foreach (
+            var pulse in new[]
+            {
+                "lentil_brown",
+                "lentil_red_split",
+                "mung_whole",
+                "black_eyed_pea",
+                "chickpea",
+                "pinto",
+                "black",
+                "toor_split",
+            }
+        )
+        foreach (var pressure in new[] { false, true })
+        {
+            var dish = Dish(pulse, 200, "long_white", 250, style: Style.Saucy) with { Extras = [onion], OtherVessels = [drum] };
+            dish = pressure ? dish.With(new UnderPressure(drum)) : dish;
+            if (Plans.Plan(dish) is PlanAnswer.Planned { Plan: var plain })
+            {
+                count++;
+                if (
+                    Plans.Plan(Asked(dish, AskedStage.Base)) is not PlanAnswer.Planned { Plan: var fried }
+                    || fried.ShareTender < plain.ShareTender - 0.05
+                    || fried.MinuteOfDay(StepIds.Table) is not (> (19 * 60) - 6 and < (19 * 60) + 6)
+                )
+                {
+                    worse.Add($"{pulse} {pressure}");
+                }
+            }
+        }
+
+        output.WriteLine($"{count} dinners");
+        Assert.True(count >= 12, $"{count}");
+        Assert.Empty(worse);
+    }
+
     [Fact]
     public void A_crushed_part_binds_the_liquor_and_goes_in_once_they_are_soft()
     {

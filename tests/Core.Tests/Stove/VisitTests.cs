@@ -117,10 +117,10 @@ public sealed class VisitTests
         Assert.InRange((visit.At - lit).TotalMinutes, 14.9, 15.1);
         Assert.InRange(
             (
-                At(plan, lit + Min(9), false, Checked(lit + Min(8), Visits.Silent)).Single(v => v.Code == Visits.Silent).At - lit
+                At(plan, lit + Min(8), false, Checked(lit + Min(7), Visits.Silent)).Single(v => v.Code == Visits.Silent).At - lit
             ).TotalMinutes,
-            22.9,
-            23.1
+            21.9,
+            22.1
         );
         Assert.DoesNotContain(At(plan, Evenings.At(plan, StepIds.HoldOver) - Min(2)), v => v.Code == Visits.Silent);
     }

@@ -170,6 +170,8 @@ public static class HandsPlanner
                 || row.For.Equals(x.Extra.Kind.ToString(), StringComparison.OrdinalIgnoreCase)
                 || (row.For == "blanched" && x.Blanched)
             )
+            // What is fried in the pot is not browned in a pan.
+            .Where(x => !(row.Burner && plan.Dish.FriesFirst(x)))
             .ToList();
         if (wanted.Count > 0)
         {
@@ -178,6 +180,7 @@ public static class HandsPlanner
                 wanted.Min(x =>
                     x.Time switch
                     {
+                        _ when plan.Dish.FriesFirst(x) => At(StepIds.Base) ?? join,
                         ExtraTime.Start => At(plan.Dish.How.Soak.InPot.Count > 0 ? StepIds.SoakEnds : StepIds.Light) ?? join,
                         ExtraTime.Join => join,
                         _ => At(StepIds.Seal) ?? At(StepIds.Reheat) ?? join,

@@ -7,13 +7,13 @@ namespace BrightKettle.Core.Planning.Hands;
 /// <summary>A moment at the stove and how long it takes a practised hand (minutes, confidence C: watched, not measured).</summary>
 internal sealed record VisitRow(string Mark, double Minutes)
 {
-    /// <summary>When hands are busy with it. What is done at a set minute is begun so that it is done then; what waits for an event, and
-    /// the table, is begun when it comes.</summary>
+    /// <summary>When hands are busy with it. What is done at a set minute is begun so that it is done then; what waits for an event, what
+    /// is fried in the pot, and the table, is begun when it comes.</summary>
     /// <param name="done">When the pot has it done.</param>
     public (Instant From, Instant To) Span(Instant done, Trigger trigger)
     {
         var length = Duration.FromMinutes(Minutes);
-        return trigger.After is not null || Mark == StepIds.Table ? (done, done + length) : (done - length, done);
+        return trigger.After is not null || Mark is StepIds.Table or StepIds.Base ? (done, done + length) : (done - length, done);
     }
 }
 

@@ -74,6 +74,8 @@ public sealed record InCrock(Vessel Crock) : PulseCooking
 
     internal override bool RunsAlone => true;
 
+    internal override bool BeginsInPot(Dish dish) => BoilsHard(dish);
+
     internal override string Why(Dish dish) => "alone_for_hours";
 
     internal override IReadOnlyList<Stage> Stages(Dish dish, Way way) =>

@@ -50,6 +50,9 @@ public abstract record PulseCooking
     /// <summary>They may be moved over into the dish's pot once they are soft.</summary>
     internal virtual bool CanMoveOver(Dish dish) => false;
 
+    /// <summary>The pot that is lit first is one on a flame.</summary>
+    internal virtual bool BeginsInPot(Dish dish) => true;
+
     /// <summary>It comes dry, and boils hard where it carries a lectin; else it was cooked before.</summary>
     internal virtual bool FromRaw => true;
 

@@ -10,7 +10,8 @@ internal static class Seasoning
     public static void AddExtras(this List<CookAction> actions, Dish dish, ExtraTime time)
     {
         actions.AddRange(
-            dish.Extras.Where(x => x.Time == time).Select(x => new CookAction.Add(Trigger.Next, x.Id) { StepId = StepIds.ExtraIn })
+            dish.Extras.Where(x => x.Time == time && !dish.FriesFirst(x))
+                .Select(x => new CookAction.Add(Trigger.Next, x.Id) { StepId = StepIds.ExtraIn })
         );
         if (time == ExtraTime.Join)
         {

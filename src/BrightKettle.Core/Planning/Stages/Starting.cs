@@ -12,10 +12,12 @@ internal sealed record Start(string First, Lid Lid, string? Then = null) : Stage
 {
     public override IReadOnlyList<FreeNumber> Frees(Way way) => Then is null ? [] : [new JoinLiquor(), new OneWater()];
 
-    public override IReadOnlyList<string> Steps => Then is null ? [StepIds.Light] : [StepIds.Light, StepIds.Join];
+    public override IReadOnlyList<string> Steps =>
+        Then is null ? [StepIds.Base, StepIds.Light] : [StepIds.Base, StepIds.Light, StepIds.Join];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
+        actions.AddBase(dish, way);
         actions.Add(new CookAction.Add(Trigger.At(way.LightAt), First));
         if (Then is not null)
         {
@@ -34,8 +36,16 @@ internal sealed record Start(string First, Lid Lid, string? Then = null) : Stage
 /// <summary>The same for a pot that is going to be locked: the flame comes with the lid.</summary>
 internal sealed record FillCooker : Stage
 {
+    public override IReadOnlyList<string> Steps => [StepIds.Base];
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
+        if (actions.AddBase(dish, way))
+        {
+            // The bottom is scraped free before a lid is locked.
+            actions.Add(new CookAction.Heat(Trigger.At(way.LightAt), Flame.Off));
+        }
+
         actions.Add(new CookAction.Add(Trigger.At(way.LightAt), Way.PulseId));
         actions.AddFirst(dish, way);
         actions.Add(new CookAction.AddWater(Trigger.Next, way.Water, dish.Household.Room));

@@ -22,7 +22,7 @@
     where === 'in_the_pot' || where === 'after_draining' || where === 'in_the_liquor'
       ? ({ riceJoin: where, riceVesselId: null } as const)
       : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
-  const stages: Stage[] = ['season', 'move', 'mash', 'bind', 'toast', 'towel', 'crust', 'fold'];
+  const stages: Stage[] = ['base', 'season', 'move', 'mash', 'bind', 'toast', 'towel', 'crust', 'fold'];
   const ofRice: Stage[] = ['toast', 'towel', 'crust', 'fold'];
   /** What is of the rice is asked where there is rice; whether a way has a place for it, the plan tells. */
   const offered = $derived(
