@@ -32,6 +32,7 @@ public class ExchangeSchemaTests
             { typeof(WhenDocument), ["definitions", "when"] },
             { typeof(LookDocument), Look },
             { typeof(NotYetDocument), NotYet },
+            { typeof(LidOffDocument), [.. Look, "properties", "lidOff", "anyOf", "1"] },
             { typeof(LockAgainDocument), [.. NotYet, "properties", "lockAgain", "anyOf", "1"] },
         };
 

@@ -48,7 +48,7 @@ public sealed class FinishingApiTests(DemoServer server) : IClassFixture<DemoSer
         };
         var plan = await Plan(dish);
         var fry = Assert.Single(plan.Steps, s => s.Kind == "base");
-        Assert.Equal(("Onion", 12, "locked"), (fry.Facts.Name, fry.Facts.Minutes, fry.Facts.Place));
+        Assert.Equal(("onion", 12, "locked"), (fry.Facts.Name, fry.Facts.Minutes, fry.Facts.Place));
         Assert.Equal(fry.At.AddMinutes(12), plan.Steps.Single(s => s.Kind == "lock").At);
         Assert.Empty(plan.LeftOut);
         Assert.Contains(plan.Hands.Visits, v => v.Name == "Fry the base");

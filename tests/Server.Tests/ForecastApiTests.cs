@@ -150,6 +150,7 @@ public class ForecastApiTests(DemoServer server) : IClassFixture<DemoServer>
                         look
                             ? new Look("p", minutes % 200, Duration.FromMinutes(5))
                             {
+                                LidOff = minutes % 5 == 0 ? null : new(Mass.FromGrams(minutes), Duration.FromMinutes(1 + (minutes % 59))),
                                 NotYet = new NotYet(Flame.Lively, Mass.FromGrams(minutes))
                                 {
                                     Longest = minutes % 2 == 0 ? null : Duration.FromMinutes(1 + (minutes % 200)),

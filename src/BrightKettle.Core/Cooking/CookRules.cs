@@ -63,6 +63,9 @@ public static class CookRules
         /// <summary>Sprinkled at one look, g.</summary>
         private const double MostSprinkled = 1000;
 
+        /// <summary>Liquor that may be called too much, g.</summary>
+        private const double MostSteamedOff = 10_000;
+
         /// <summary>Looks this close are for finding a moment exactly; the exchange form allows one a minute.</summary>
         private static readonly Duration LeastLook = Duration.FromSeconds(10);
 
@@ -146,6 +149,9 @@ public static class CookRules
                     || look.Also.Any(o => o.Doneness is not (>= 0 and <= MostLooked))
                     || look.NotYet is { Sprinkle.Grams: < 0 or > MostSprinkled }
                     || look.NotYet?.Longest < LeastLook
+                    || look.LidOff is { Over.Grams: < 0 or > MostSteamedOff }
+                    || look.LidOff?.Longest < LeastLook
+                    || look.LidOff?.Longest > Duration.FromHours(1)
                     || (look.NotYet?.LockAgain is { } again && !Fits(again, cook.Kitchen[vessel].Vessel))
                 )
                 {

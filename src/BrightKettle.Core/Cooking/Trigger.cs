@@ -37,13 +37,16 @@ public sealed record Look(string IngredientId, double Doneness, Duration Again)
     /// <summary>What is done at a look that says no, beside waiting; null for nothing.</summary>
     public NotYet? NotYet { get; init; }
 
+    /// <summary>What is done at a look that says yes, where too much liquid stands; null for nothing.</summary>
+    public LidOff? LidOff { get; init; }
+
     // Lists are compared by what is in them.
     public bool Equals(Look? other) =>
         other is not null
-        && (IngredientId, Doneness, Again, NotYet) == (other.IngredientId, other.Doneness, other.Again, other.NotYet)
+        && (IngredientId, Doneness, Again, NotYet, LidOff) == (other.IngredientId, other.Doneness, other.Again, other.NotYet, other.LidOff)
         && Also.SequenceEqual(other.Also);
 
-    public override int GetHashCode() => HashCode.Combine(IngredientId, Doneness, Again, NotYet, Also.Count);
+    public override int GetHashCode() => HashCode.Combine(IngredientId, Doneness, Again, NotYet, LidOff, Also.Count);
 }
 
 /// <summary>Something else that a look asks for.</summary>
@@ -62,6 +65,11 @@ public sealed record NotYet(Flame Flame, Mass Sprinkle)
     /// <summary>In a pressure cooker: what is far from it goes under pressure again; null where it only simmers on.</summary>
     public LockAgain? LockAgain { get; init; }
 }
+
+/// <summary>Done, and too wet: the lid is off until it is not, on the flame that it has; then it is back on.</summary>
+/// <param name="Over">Free liquor that is too much, g; 0 to 10,000.</param>
+/// <param name="Longest">Nobody waits longer: 10 seconds to an hour.</param>
+public sealed record LidOff(Mass Over, Duration Longest);
 
 /// <summary>The lid is locked once more, where the cooker's lines allow it; then it is looked into again.</summary>
 /// <param name="Below">Felt doneness under which that is quicker than to simmer on, 0 to 200.</param>

@@ -192,13 +192,20 @@ public sealed record WhenDocument(
 /// <summary>A look into the pot.</summary>
 /// <param name="Also">What else must be far enough at the same look.</param>
 /// <param name="NotYet">What is done at a look that says no.</param>
+/// <param name="LidOff">What is done at a look that says yes, where too much liquid stands.</param>
 public sealed record LookDocument(
     string Ingredient,
     double Doneness,
     double AgainMinutes,
     IReadOnlyList<LookAlsoDocument>? Also = null,
-    NotYetDocument? NotYet = null
+    NotYetDocument? NotYet = null,
+    LidOffDocument? LidOff = null
 );
+
+/// <summary>Done and too wet: the lid is off for a while.</summary>
+/// <param name="OverGrams">Free liquor that is too much.</param>
+/// <param name="LongestMinutes">Nobody waits longer.</param>
+public sealed record LidOffDocument(double OverGrams, double LongestMinutes);
 
 public sealed record LookAlsoDocument(string Ingredient, double Doneness);
 

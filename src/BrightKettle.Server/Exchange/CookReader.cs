@@ -340,6 +340,12 @@ public sealed class CookReader(PulseCatalogue catalogue, FieldFaults checks)
                         )
                 ),
             ],
+            LidOff = d.LidOff is { } off
+                ? new LidOff(
+                    Mass.FromGrams(checks.Within(off.OverGrams, 0, 10_000, $"{at}.lidOff.overGrams")),
+                    Duration.FromMinutes(checks.Within(off.LongestMinutes, 1, 60, $"{at}.lidOff.longestMinutes"))
+                )
+                : null,
             NotYet = d.NotYet is { } no
                 ? new NotYet(
                     ClosedSet.Read<Flame>(no.Flame, $"{at}.notYet.flame", checks),

@@ -166,7 +166,8 @@ public static class CookWriter
                     no.Longest?.TotalMinutes,
                     no.LockAgain is { } again ? new(again.Below, again.Held.TotalMinutes) : null
                 )
-                : null
+                : null,
+            look.LidOff is { } off ? new(off.Over.Grams, off.Longest.TotalMinutes) : null
         );
 
     private static CookerDocument? Cooker(Cooker? c) =>

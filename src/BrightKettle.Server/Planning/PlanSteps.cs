@@ -151,7 +151,8 @@ public static class PlanSteps
                     EveryMinutes: action.Trigger.Look?.Again.TotalMinutes,
                     AddMillilitres: action.Trigger.Look?.NotYet is { Sprinkle.Grams: > 0 and var grams }
                         ? Math.Round(grams / 10) * 10
-                        : null
+                        : null,
+                    Count: (int?)action.Trigger.Look?.LidOff?.Longest.TotalMinutes
                 )
             ),
             StepIds.Mash => Make("mash", m, new()),
@@ -159,7 +160,7 @@ public static class PlanSteps
                 "base",
                 m,
                 new(
-                    Name: string.Join(", ", plan.Fried.Select(x => x.Extra.Name)),
+                    Name: string.Join(", ", plan.Fried.Select(x => x.Extra.Name.ToLowerInvariant())),
                     Minutes: plan.BaseMinutes,
                     Place: plan.Forecast.Find(StepIds.Lock) is null ? null : "locked"
                 )

@@ -114,6 +114,11 @@ internal sealed partial class LaneRun
             return false;
         }
 
+        if (!double.IsNaN(track.LidOffSince))
+        {
+            return HasSteamedOff(v, ref track, look.LidOff!);
+        }
+
         if (_pot.Now < track.LookAt - 1e-3)
         {
             track.Due = track.LookAt;
@@ -134,7 +139,7 @@ internal sealed partial class LaneRun
         var waited = _pot.Now - (track.LookEnds - LookSeconds);
         if (enough || (look.NotYet?.Longest is { } longest && waited >= PatienceFor(first) * longest.TotalSeconds - 1e-3))
         {
-            return true;
+            return look.LidOff is not { } off || IsNotTooWet(v, ref track, off);
         }
 
         if (look.NotYet?.LockAgain is { } again && felt < again.Below && MayLockAgain(v, ref track))

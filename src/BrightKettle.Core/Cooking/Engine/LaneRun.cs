@@ -229,7 +229,7 @@ internal sealed partial class LaneRun
         var at = track.Next;
         track.Since = _pot.Now;
         (track.BoiledAt, track.DrySince) = (null, null);
-        track.LookAt = track.BoilsDownSince = double.NaN;
+        track.LookAt = track.BoilsDownSince = track.LidOffSince = double.NaN;
         track.Looked = track.LockedAgain = 0;
         track.Next = _script.NextOf(v, at);
         Do(at);
@@ -339,6 +339,10 @@ internal sealed partial class LaneRun
 
         /// <summary>How often boiling water was sprinkled over it.</summary>
         public int Sprinkled;
+
+        /// <summary>Since when the lid is off because too much liquid stands, and what it was; not a number while it is not.</summary>
+        public double LidOffSince = double.NaN;
+        public Lid LidBefore;
 
         /// <summary>Where the lid that was locked again stands, and how often it was.</summary>
         public Again Again;

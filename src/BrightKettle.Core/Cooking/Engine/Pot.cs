@@ -67,6 +67,8 @@ internal sealed partial class Pot
 
     public Flame FlameOf(int vessel) => _vessels[vessel].Flame;
 
+    public Lid LidOf(int vessel) => _vessels[vessel].Lid;
+
     public PressureStage Stage(int vessel) => _vessels[vessel].Stage;
 
     public double Celsius(int vessel) => _g.Vessel(vessel, Layout.Celsius, _lane);

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning.Solving;
+using BrightKettle.Core.Units;
 using NodaTime;
 
 namespace BrightKettle.Core.Planning.Stages;
@@ -102,6 +103,13 @@ internal sealed record SealAndSteam : Stage
     /// <summary>Boiling water over a bed that is dry and hard, over the rice's dry weight (textures, 4: 0.1 to 0.3).</summary>
     private const double SprinkleShare = 0.15;
 
+    /// <summary>What rice still drinks while it rests, g per g dry: of 24 dry dinners 0.01 to 0.3. With this the wettest pot in ten ends with 70 g
+    /// instead of 95, two minutes later.</summary>
+    private const double StillDrinks = 0.15;
+
+    /// <summary>Longer than this the grains on top dry out.</summary>
+    private static readonly Duration LongestLidOff = Duration.FromMinutes(6);
+
     public override void Emit(List<CookAction> actions, Dish dish, Way way)
     {
         actions.Add(
@@ -131,6 +139,10 @@ internal sealed record SealAndSteam : Stage
             ? null
             : RiceLook(dish, off) with
             {
+                LidOff =
+                    dish.Style == Style.Dry
+                        ? new LidOff(Mass.FromGrams(dish.WantedLiquorGrams + (StillDrinks * dish.RiceDry.Grams)), LongestLidOff)
+                        : null,
                 // What stands in a bowl beside was found soft before.
                 Also = dish.LiftsForRice
                     ? []
