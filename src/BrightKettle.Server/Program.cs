@@ -88,6 +88,7 @@ services.AddSingleton<SceneRunner>();
 services.AddSingleton<HouseUnits>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
 services.AddSingleton<HouseholdCopies>();
+services.AddSingleton<HouseholdSwap>();
 services.AddHostedService<DailyCopies>();
 services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>(
@@ -127,6 +128,7 @@ StoveEndpoints.Map(app);
 LogEndpoints.Map(app);
 PairEndpoints.Map(app);
 CopiesEndpoints.Map(app);
+ArchiveEndpoints.Map(app);
 SimulatedClock.Map(app);
 
 // The build starts this program only to read the interface's description: it has no database then.

@@ -1,4 +1,5 @@
 using System.Globalization;
+using BrightKettle.Data.Archive;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -59,6 +60,33 @@ public sealed class HouseholdCopies(DataDirectory directory) : IDisposable
                 File.Delete(directory.DatabaseFile + Shared);
                 File.Move(partial, directory.DatabaseFile, overwrite: true);
                 return Task.FromResult(before);
+            });
+        }
+        finally
+        {
+            File.Delete(partial);
+            File.Delete(partial + Logs);
+            File.Delete(partial + Shared);
+        }
+    }
+
+    /// <summary>What stands in the copy of a day, brought to the form of this version; the copy itself stays as it is.</summary>
+    /// <exception cref="DataFaultException">There is none, or it is no whole copy that this version can read.</exception>
+    public async Task<ArchiveTables> ReadDayAsync(DateOnly day, CancellationToken cancel = default)
+    {
+        var partial = Path.Combine(directory.Path, $"read-{Guid.CreateVersion7():n}.db" + DatabaseCopy.Partial);
+        try
+        {
+            return await Told(FileOf(day), async () =>
+            {
+                Bring(FileOf(day), partial);
+                await using var db = new KettleDb(
+                    new DbContextOptionsBuilder<KettleDb>()
+                        .UseSqlite(new SqliteConnectionStringBuilder { DataSource = partial, Pooling = false }.ConnectionString)
+                        .Options
+                );
+                await db.Database.MigrateAsync(cancel);
+                return await ArchiveTables.ReadAsync(db, cancel);
             });
         }
         finally

@@ -29,7 +29,7 @@ public static class CopyCommand
             else
             {
                 // A server that works in the folder would go on with what it has read.
-                directory.Claim();
+                await directory.ClaimAsync();
                 Console.WriteLine(Said.StartPutBack(file, await copies.RestoreAsync(file, clock.GetUtcNow())));
             }
 

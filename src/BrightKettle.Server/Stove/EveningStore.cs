@@ -40,5 +40,8 @@ public sealed class EveningStore(PulseCatalogue catalogue) : IDisposable
         return read;
     }
 
+    /// <summary>All that was read belongs to another household.</summary>
+    public void Clear() => _evenings.Clear();
+
     public void Dispose() => _evenings.Dispose();
 }

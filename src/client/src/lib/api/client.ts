@@ -188,6 +188,17 @@ export const api = {
   pair: (code: string, name: string) => bare(http.POST('/api/pair', { body: { code, name } })),
   copies: () => answer(http.GET('/api/copies')),
   copyNow: () => answer(http.POST('/api/copies')),
+  backTo: (day: string) => bare(http.POST('/api/copies/{day}/restore', { params: { path: { day } } })),
+  archive: () => answer(http.GET('/api/archive', { parseAs: 'blob' })),
+  /** The file goes as it is: the server reads every byte of it. */
+  bringBack: (file: Blob) =>
+    bare(
+      http.POST('/api/archive', {
+        body: file as never,
+        bodySerializer: (body: unknown) => body as Blob,
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    ),
   devices: () => answer(http.GET('/api/pair/devices')),
   removeDevice: (id: string) => bare(http.DELETE('/api/pair/devices/{id}', at(id))),
   stoves: () => answer(http.GET('/api/stove')),

@@ -2,6 +2,7 @@
   import { CalendarClock, Ellipsis, FileBraces, Link, Printer } from '@lucide/svelte';
   import { api, type Plan } from '../../api/client';
   import Menu from '../../ui/Menu.svelte';
+  import { saveFile } from '../../ui/saveFile';
   import type { Tonight } from '../../state/tonight.svelte';
   import { say } from '../../messages/say';
 
@@ -9,22 +10,14 @@
   let { tonight, plan }: Props = $props();
   let said = $state('');
 
-  function save(blob: Blob, name: string) {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(blob);
-    link.download = name;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
-  }
-
   async function calendar() {
     const answer = await api.calendar(tonight.asked);
-    if (answer.ok) save(answer.value as unknown as Blob, 'dinner.ics');
+    if (answer.ok) saveFile(answer.value as unknown as Blob, 'dinner.ics');
     said = answer.ok ? say('take.saved', { file: 'dinner.ics' }) : answer.problem.detail;
   }
 
   function json() {
-    save(new Blob([JSON.stringify(plan.cook, null, 2)], { type: 'application/json' }), 'cook.json');
+    saveFile(new Blob([JSON.stringify(plan.cook, null, 2)], { type: 'application/json' }), 'cook.json');
     said = say('take.saved', { file: 'cook.json' });
   }
 
