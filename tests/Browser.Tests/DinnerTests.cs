@@ -176,6 +176,8 @@ public sealed class DinnerTests(ITestOutputHelper output)
         kitchen.Run(k =>
         {
             k.Open("/");
+            k.Pick("pulse", "black turtle", "Black turtle bean");
+            k.Settle();
             // What does not work stands behind one press, with its reason and what works instead.
             k.AllWays();
             Assert.Contains("What does not work, and why", k.Text(".ways"), StringComparison.Ordinal);

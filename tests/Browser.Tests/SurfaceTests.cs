@@ -17,7 +17,8 @@ public sealed partial class SurfaceTests
         {
             k.Open("/");
             Assert.EndsWith("as it is best", Told(k, "join"), StringComparison.Ordinal);
-            Hand.Drag(k, "join", 96);
+            // Not so far that what waits off the heat would stand lukewarm.
+            Hand.Drag(k, "join", 24);
             k.Until(_ => Told(k, "join").Contains("later than best", StringComparison.Ordinal));
             Hand.Drop(k);
             k.Until(d => d.FindElements(By.XPath("//*[@role='status'][contains(.,'Table') and contains(.,'later')]")).Count > 0);

@@ -83,24 +83,28 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
         int pots
     )
     {
-        var cook = traits.In(Marked(NothingLockedAgain(asOf), pending));
+        var cook = traits.In(Marked(AskedAlone(asOf), pending));
         var forecast = _forecaster.Run(cook, targets, pots, gates: EveningGates.Of(evening, cook, House, now));
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
         return new(evening, now, cook, pending, traits, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));
     }
 
-    /// <summary>A lid is locked again here by an answer that is chosen, and by nothing else: its vent is asked for.</summary>
-    private static Cook NothingLockedAgain(Cook cook) =>
+    /// <summary>A look is a question here, and nothing that is done with its answer is taken for granted: a lid is locked again or left
+    /// off by who is asked.</summary>
+    private static Cook AskedAlone(Cook cook) =>
         cook with
         {
             Actions =
             [
                 .. cook.Actions.Select(a =>
-                    a.Trigger.Look is { NotYet.LockAgain: not null } look
+                    a.Trigger.Look is { } look
                         ? a with
                         {
-                            Trigger = a.Trigger with { Look = look with { NotYet = look.NotYet with { LockAgain = null } } },
+                            Trigger = a.Trigger with
+                            {
+                                Look = look with { LidOff = null, NotYet = look.NotYet is { } no ? no with { LockAgain = null } : null },
+                            },
                         }
                         : a
                 ),

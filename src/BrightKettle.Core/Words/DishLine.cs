@@ -177,7 +177,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
         {
             if (
                 parts[i] is not LinePart.People { Bare: true } bare
-                || !parts.Exists(p => p is LinePart.People { Bare: false, Little: false })
+                || !(parts.Exists(p => p is LinePart.People { Bare: false, Little: false }) || IsTonight(parts, bare))
             )
             {
                 continue;
@@ -189,6 +189,12 @@ public sealed class DishLine(PulseCatalogue catalogue)
                     : new LinePart.Unread(bare.Start, bare.Length, line.Substring(bare.Start, bare.Length));
         }
     }
+
+    /// <summary>"7 tonight": an hour at which people eat, where no other is said.</summary>
+    private static bool IsTonight(List<LinePart> parts, LinePart.People bare) =>
+        bare.Count is >= 6 and <= 9
+        && parts.Exists(p => p is LinePart.Day { DaysOn: 0 } && p.Start == bare.Start + bare.Length + 1)
+        && !parts.Exists(p => p is LinePart.Time or LinePart.FromNow);
 
     /// <summary>"For friday, soaking them thursday": a day of its own for the bowl, beside the table's.</summary>
     private static bool SoaksOn(List<LinePart> parts, LinePart.Weekday day, string line) =>

@@ -59,6 +59,14 @@ public class LineCorpusTests(ITestOutputHelper output)
     [InlineData("rice, 2 and a half cups", "rice=long_white:2.5cup")]
     [InlineData("kidney beans 300 g, 6:30 p.m., 4 people", "people=4 at=18:30 pulses=kidney_red:300g")]
     [InlineData("5 people. 7. lentils", "people=5 at=19:00 pulses=lentil_brown")]
+    [InlineData("navy bean soup, 7 tonight", "at=19:00 days=0 pulses=navy style=soup")]
+    [InlineData("navy beans, 4 tonight", "people=4 days=0 pulses=navy")]
+    [InlineData("7 tonight at 8, navy beans", "people=7 days=0 at=20:00 pulses=navy")]
+    [InlineData("lentills for 3", "people=3 pulses=lentil_brown")]
+    [InlineData("adults 2, kids 3, black beans", "people=5 kids=3 pulses=black")]
+    [InlineData("toor dal 3/4 cup, 4 whistles", "pulses=toor_split:0.75cup method=pressure")]
+    [InlineData("red lentils, i have 40 minutes", "fromnow=40 pulses=lentil_red_split")]
+    [InlineData("beans? black. people? 4. time? 7:30", "people=4 at=19:30 pulses=black")]
     public void No_field_is_silently_another(string line, string meant) => Assert.Equal(Fields(meant), Fields(Told(Lines.Read(line))));
 
     /// <summary>Whole phrases in any order mean the same.</summary>

@@ -295,6 +295,8 @@ internal sealed partial class LineGrammar
     {
         var led = Is(t, at, "in", "dans", "en", "within", "tra", "fra", "em") ? 1 : 0;
         led += led > 0 && Is(t, at + led, "einer") ? 1 : 0;
+        // I have 40 minutes.
+        led += led == 0 && Is(t, at, "have", "got") ? 1 : 0;
         if (Span(t, at + led) is not ({ } span, > 0 and var length) || span > Duration.FromDays(3))
         {
             return default;

@@ -21,12 +21,25 @@ internal sealed partial class LineGrammar
         // Guests: 7.
         if (
             Words.People.At(t, at) is var (_, eaters)
-            && Is(t, at + eaters, ":", "=")
+            && Is(t, at + eaters, ":", "=", "?")
             && One(t, at + eaters + 1) is (var listed and >= 1 and <= 40, 1)
             && listed == Math.Floor(listed)
         )
         {
             return new((s, l) => new LinePart.People(s, l, (int)listed, false), eaters + 2);
+        }
+
+        // Adults 2, kids 3.
+        if (
+            (Words.People.At(t, at) ?? Words.Kids.At(t, at)) is var (_, who)
+            && One(t, at + who) is (var each and >= 1 and <= 40, 1)
+            && each == Math.Floor(each)
+            && t[at + who].Kind == LineToken.Number
+            && (at + who + 1 == t.Count || t[at + who + 1].ToStringValue() is "," or ";" or "." or ")")
+        )
+        {
+            var little = Words.Kids.At(t, at) is not null;
+            return new((s, l) => new LinePart.People(s, l, (int)each, little), who + 1);
         }
 
         // Just me, just the two of us; 2 little ones and me.

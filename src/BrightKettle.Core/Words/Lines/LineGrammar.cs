@@ -88,6 +88,7 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
         yield return Amounted(t, at);
         yield return Loose(t, at);
         yield return Word(t, at);
+        yield return Whistles(t, at);
         yield return Without(t, at);
         if (Words.Days.At(t, at) is var (day, dayLength))
         {
@@ -114,6 +115,12 @@ internal sealed partial class LineGrammar(Vocabulary vocabulary) : SpokenGrammar
         // Frozen corn: how something comes that this product does not know.
         && !(Words.Before.At(t, at) is var (_, how) && how == length && IsUnknown(t, at + how))
             ? new((s, l) => new LinePart.Said(s, l, of, what), length)
+            : default;
+
+    /// <summary>4 whistles: how many the kettle counts by itself; that they are counted says under pressure.</summary>
+    private Found Whistles(IReadOnlyList<Token<LineToken>> t, int at) =>
+        One(t, at) is (_, 1) && Is(t, at + 1, "whistle", "whistles", "siti", "seeti")
+            ? new((s, l) => new LinePart.Said(s, l, "method", "pressure"), 2)
             : default;
 
     /// <summary>A word that nothing reads; another word of how something comes is not asked further.</summary>

@@ -70,8 +70,10 @@
   <p class="mt-1">
     {say('copies.text')}
     {#if copies && !copies.days.length}{say('copies.none')}{/if}
-    {#if copies}{say('copies.where', { folder: copies.folder })}{/if}
   </p>
+  {#if copies}
+    <p class="mt-1 text-sm break-words">{say('copies.where', { folder: copies.folder })}</p>
+  {/if}
   {#if copies?.days.length}
     <ul class="mt-2 max-w-md" aria-label={say('copies.days')}>
       {#each copies.days as day (day)}
