@@ -38,6 +38,9 @@ public sealed class WhyTests
         {
             k.Open("/");
             k.Find(By.CssSelector("a[href='/why#two_chances']"));
+            // While the ways come in the page still moves under the hand.
+            k.Until(d => d.FindElements(By.CssSelector(".ways[data-asking=false]")).Count == 1);
+            k.Settle();
             k.Do(By.CssSelector("a[href='/why#soak_why']"), a => a.Click());
             k.Until(_ => k.Text("details.reason[open] summary") == "Why soak at all?");
             k.Until(d =>
