@@ -83,17 +83,19 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
         int pots
     )
     {
-        var cook = traits.In(Marked(AskedAlone(asOf), pending));
+        var cook = traits.In(Marked(AskedAlone(asOf, evening), pending));
         var forecast = _forecaster.Run(cook, targets, pots, gates: EveningGates.Of(evening, cook, House, now));
         var due = DueOf(forecast, pending);
         var table = due.FirstOrDefault(d => pending.Any(m => m?.Id == d.MomentId && m.Actions.Any(a => a is CookAction.Serve)));
         return new(evening, now, cook, pending, traits, _learner.Prior(evening.Cook), forecast, due, table, PotAt(forecast, pending, now));
     }
 
-    /// <summary>A look is a question here, and nothing that is done with its answer is taken for granted: a lid is locked again or left
-    /// off by who is asked.</summary>
-    private static Cook AskedAlone(Cook cook) =>
-        cook with
+    /// <summary>A look is a question here, and what is done with its answer is not taken for granted: a lid is left off by who is asked,
+    /// and locked again too. Only until it has come off it may be, as it was planned.</summary>
+    private static Cook AskedAlone(Cook cook, EveningState evening)
+    {
+        var opened = evening.Moments.Any(m => m.State == MomentState.Done && m.Moment.Has(StepIds.Opened));
+        return cook with
         {
             Actions =
             [
@@ -103,13 +105,18 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
                         {
                             Trigger = a.Trigger with
                             {
-                                Look = look with { LidOff = null, NotYet = look.NotYet is { } no ? no with { LockAgain = null } : null },
+                                Look = look with
+                                {
+                                    LidOff = null,
+                                    NotYet = look.NotYet is { } no ? no with { LockAgain = opened ? null : no.LockAgain } : null,
+                                },
                             },
                         }
                         : a
                 ),
             ],
         };
+    }
 
     /// <summary>Every moment gets a mark, so that the forecast tells its time.</summary>
     private static Cook Marked(Cook cook, IReadOnlyList<Moment?> pending) =>

@@ -190,6 +190,10 @@ public sealed class LidInspectionTests
         var chosen = evening.With(again.Course!, now);
         Assert.Null(EveningForecaster.Check(chosen, now));
         Assert.Contains(chosen.Pending, m => m.Has(StepIds.Lock));
+        // Until the lid has come off the forecast does what the plan does: the table stays where it was promised.
+        var held = Held(Drum, 0.5);
+        Assert.Contains(held.Cook.Actions, a => a.Trigger.Look?.NotYet?.LockAgain is not null);
+        Assert.True(held.Table!.Late - At(Drum, StepIds.Table) < NodaTime.Duration.FromMinutes(25), $"{held.Table.Late}");
         // Soft already, there is nothing to lock.
         var soft = Begin(Drum, [.. opened, Saw(new Observation.FeltAs(now, "pulse", FeltState.Soft))]);
         Assert.DoesNotContain(new LateOptions(Kitchens.Model, Eye).For(Eye.Forecast(soft, now, Drum.Dish.Targets), Drum.Dish), a =>
