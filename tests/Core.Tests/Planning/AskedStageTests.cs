@@ -139,6 +139,51 @@ public sealed class AskedStageTests(ITestOutputHelper output)
         Assert.Empty(worse);
     }
 
+    /// <summary>Twenty wishes by lot: every second pulse of the catalogue, other amounts, onions, rices and styles. The worst are told.</summary>
+    [Fact]
+    public void Of_twenty_strangers_with_a_base_nine_in_ten_eat_as_well_as_without()
+    {
+        var drum = new Vessel("drum", "drum", Length.FromCentimetres(24), Volume.FromMillilitres(8000))
+        {
+            Cooker = Cooker.Typical(CookerKind.Spring, 8000),
+        };
+        string?[] rices = ["long_white", null, "brown_long", "jasmine"];
+        var (count, well) = (0, 0);
+        for (var i = 0; count < 20 && 2 * i < Kitchens.Catalogue.Pulses.Count; i++)
+        {
+            var onion = new DishExtra(Kitchens.Catalogue.FindExtra("onion")!, Mass.FromGrams(60 + (i * 47 % 300)), ExtraTime.Start);
+            var dish = Dish(
+                Kitchens.Catalogue.Pulses[2 * i].Id,
+                120 + (i * 37 % 250),
+                rices[i % 4],
+                150 + (i * 53 % 200),
+                style: (Style)(i % 4)
+            ) with
+            {
+                Extras = [onion],
+                OtherVessels = [drum],
+            };
+            dish = i % 3 == 0 ? dish.With(new UnderPressure(drum)) : dish;
+            if (Plans.Plan(dish) is not PlanAnswer.Planned { Plan: var plain })
+            {
+                continue;
+            }
+
+            count++;
+            var fried = (Plans.Plan(Asked(dish, AskedStage.Base)) as PlanAnswer.Planned)?.Plan;
+            var late = (fried?.MinuteOfDay(StepIds.Table) ?? 0) - plain.MinuteOfDay(StepIds.Table);
+            var good =
+                fried is not null && fried.ShareTender >= plain.ShareTender - 0.05 && Math.Abs(late) <= 6 && fried.LeftOut.Count == 0;
+            well += good ? 1 : 0;
+            output.WriteLine(
+                $"{(good ? "  " : "! ")}{dish.Pulse.Said} {dish.Method}: {plain.ShareTender:0.00} {fried?.ShareTender:0.00} {late:0.0}"
+            );
+        }
+
+        Assert.True(count >= 15, $"{count}");
+        Assert.True(well >= 0.9 * count, $"{well} of {count}");
+    }
+
     [Fact]
     public void A_crushed_part_binds_the_liquor_and_goes_in_once_they_are_soft()
     {
