@@ -173,6 +173,11 @@ public static class CookRules
             {
                 PotEvent.PressureUp or PotEvent.Whistle when !_trace.Before(i).Locked => new("cook.not_locked", i, "when.after"),
                 PotEvent.PinDown when !_trace.Before(i).Releasing => new("cook.not_released", i, "when.after"),
+                PotEvent.SwitchesOver when cook.Kitchen[vessel].Vessel.Cooker is not { IsForRice: true } => new(
+                    "cook.not_rice_cooker",
+                    i,
+                    "when.after"
+                ),
                 PotEvent.Whistle when cook.Kitchen[vessel].Vessel.Cooker?.Kind != CookerKind.Weight => new(
                     "cook.no_whistle",
                     i,
@@ -211,6 +216,13 @@ public static class CookRules
                 CookAction.Heat { Flame: var flame }
                     when place.Vessel.Cooker?.Kind == CookerKind.Slow
                         && flame is not (Flame.Off or Flame.Warm or Flame.Low or Flame.High) => new("cook.slow_setting", i, "flame"),
+                CookAction.Heat { Flame: var flame }
+                    when place.Vessel.Cooker is { IsForRice: true } && flame is not (Flame.Off or Flame.Warm or Flame.High) => new(
+                    "cook.rice_setting",
+                    i,
+                    "flame"
+                ),
+                CookAction.Heat { Flame: Flame.High } when place.Vessel.Cooker is { IsForRice: true } => null,
                 CookAction.Heat { Flame: Flame.Low or Flame.High } when place.Vessel.Cooker?.Kind != CookerKind.Slow => new(
                     "cook.not_slow",
                     i,

@@ -27,6 +27,6 @@ public enum Flame
     /// <summary>A slow cooker's low.</summary>
     Low,
 
-    /// <summary>A slow cooker's high.</summary>
+    /// <summary>A slow cooker's high; a rice cooker that is switched on.</summary>
     High,
 }

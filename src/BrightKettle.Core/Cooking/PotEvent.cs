@@ -8,6 +8,9 @@ public enum PotEvent
     Boils,
     SurfaceDry,
 
+    /// <summary>A rice cooker has gone over to warm by itself, since what is in it is dry.</summary>
+    SwitchesOver,
+
     /// <summary>A locked cooker has come to its pressure.</summary>
     PressureUp,
 

@@ -101,6 +101,13 @@ public static class StepIds
     /// <summary>The same rice is done, and stays on the flame for its crust.</summary>
     public const string RiceCrust = "rice_crust";
 
+    /// <summary>The same rice in a rice cooker, which goes over to warm by itself.</summary>
+    public const string RiceWarm = "rice_warm";
+
+    /// <summary>The same rice in plenty of water: it goes in at the boil; when it is far enough its flame goes out, and it is drained.</summary>
+    public const string RiceIn = "rice_in";
+    public const string RiceDrained = "rice_drained";
+
     /// <summary>Rice in a pot of its own has rested.</summary>
     public const string RiceRested = "rice_rested";
 

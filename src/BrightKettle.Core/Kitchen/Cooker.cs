@@ -16,10 +16,13 @@ public enum CookerKind
 
     /// <summary>Slow cooker: a steady trickle of heat into a heavy crock.</summary>
     Slow,
+
+    /// <summary>Rice cooker: steady heat until its rice has drunk the water, then warm by itself.</summary>
+    Rice,
 }
 
 /// <summary>What a cooker does beyond a pot. Figures are typical ones (confidence B/C); the manual's come first.</summary>
-/// <param name="HighKilopascals">Mean pressure over the air's at high, kPa; 0 for a slow cooker.</param>
+/// <param name="HighKilopascals">Mean pressure over the air's at high, kPa; 0 for one without.</param>
 /// <param name="LowKilopascals">The same at low.</param>
 /// <param name="High">Power that reaches the contents at high; a stovetop cooker takes its burner's instead.</param>
 /// <param name="Low">At low.</param>
@@ -57,10 +60,14 @@ public sealed record Cooker(
             CookerKind.Weight => WithWeight(brimMillilitres),
             CookerKind.Spring => WithSpring(brimMillilitres),
             CookerKind.Electric => Electric(brimMillilitres),
+            CookerKind.Rice => RicePot(brimMillilitres),
             _ => SlowPot(brimMillilitres),
         };
 
-    public bool UnderPressure => Kind != CookerKind.Slow;
+    public bool UnderPressure => Kind is CookerKind.Weight or CookerKind.Spring or CookerKind.Electric;
+
+    /// <summary>It knows off, warm and high, and switches itself to warm.</summary>
+    public bool IsForRice => Kind == CookerKind.Rice;
 
     /// <summary>It stands on a burner.</summary>
     public bool Stovetop => Kind is CookerKind.Weight or CookerKind.Spring;
@@ -134,6 +141,25 @@ public sealed record Cooker(
             4000 * size,
             0,
             Volume.FromMillilitres(200)
+        );
+    }
+
+    /// <summary>A rice cooker of 1 to 4 L: nominal 100 W and 150 W for each litre to its brim, of which seven tenths reach what is in it
+    /// (confidence C: boils 300 g with its water in about a quarter of an hour, done in half an hour).</summary>
+    public static Cooker RicePot(double brimMillilitres)
+    {
+        var size = Math.Pow(brimMillilitres / 2500, 2.0 / 3);
+        return new(
+            CookerKind.Rice,
+            0,
+            0,
+            Power.FromWatts(0.7 * (100 + (0.15 * brimMillilitres))),
+            default,
+            Power.FromWatts(50 * size),
+            0.8 * size,
+            500 * (0.9 + (0.15 * brimMillilitres / 1000)),
+            0,
+            Volume.FromMillilitres(150)
         );
     }
 }

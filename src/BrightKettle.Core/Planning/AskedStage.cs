@@ -21,6 +21,9 @@ public enum AskedStage
     /// <summary>Rice in its own pot keeps a crust: its last minutes are dry, on the low flame, and nobody stirs.</summary>
     Crust,
 
+    /// <summary>Rice in its own pot boils in plenty of water and is drained; the towel, or its lid, does the rest.</summary>
+    Plenty,
+
     /// <summary>The liquor is bound with starch before the table.</summary>
     Bind,
 

@@ -88,6 +88,9 @@ public sealed record Dish(
     /// <summary>Where the rice is cooked by itself; null where it joins the pulses, and without rice.</summary>
     public CookVessel? RiceVessel => Rice is null ? null : How.Rice.Own;
 
+    /// <summary>The rice stands in a pot of its own on a burner.</summary>
+    private bool RiceHasPot => RiceVessel is { Above: false, Vessel.Cooker: null };
+
     /// <summary>The pulses leave their pot for the rice, and come back.</summary>
     internal bool LiftsForRice => Rice is not null && How.Rice.LiftsPulses;
 
@@ -137,7 +140,8 @@ public sealed record Dish(
                 && How.Pulses.BeginsInPot(this)
                 && Extras.Any(x => x.CanFry && x.Extra.Kind != ExtraKind.Fat),
             // What is cooked already is neither toasted nor left to steam.
-            AskedStage.Crust => RiceVessel is { Above: false } && !StirsRiceIn && !RiceIsCooked,
+            AskedStage.Plenty => RiceHasPot && !RiceIsCooked,
+            AskedStage.Crust => RiceHasPot && !StirsRiceIn && !RiceIsCooked && !Has(AskedStage.Plenty),
             AskedStage.Toast or AskedStage.Towel => Rice is not null && How.Rice.HasFlame && !StirsRiceIn,
             _ => RiceVessel is { Above: false },
         };

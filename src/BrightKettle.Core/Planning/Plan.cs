@@ -107,6 +107,7 @@ public sealed record Plan(
             AskedStage.Bind or AskedStage.Move => Dish.Has(stage),
             AskedStage.Base => Forecast.Find(StepIds.Base) is not null,
             AskedStage.Toast => Cook.Ingredients.OfType<RiceIngredient>().Any(r => r.Toasted),
+            AskedStage.Plenty => Forecast.Find(StepIds.RiceDrained) is not null,
             AskedStage.Crust => Forecast.Find(StepIds.RiceCrust) is not null,
             AskedStage.Towel => Cook.Actions.Any(a => a is CookAction.Cover { With: SealMaterial.Towel }),
             _ => Forecast.Find(StepIds.Fold) is not null,

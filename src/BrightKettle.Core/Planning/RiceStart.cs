@@ -31,12 +31,15 @@ internal static class RiceStart
 
     /// <summary>Into the water of rice that is cooked by itself: the household's share of what it then weighs; nothing where salt waits
     /// for the table.</summary>
-    public static IEnumerable<CookAction> Salted(Dish dish)
+    /// <param name="plenty">So much instead, into water of which most is poured off; null: it drinks all of it.</param>
+    public static IReadOnlyList<CookAction> Salted(Dish dish, double? plenty = null)
     {
-        var grams = Math.Round(dish.SaltPercent / 100 * dish.RiceDry.Grams * (1 + dish.Rice!.Absorbed.Typical));
-        if (dish.SaltGrams > 0 && dish.Salt != SaltSchool.AtTheTable && grams > 0)
-        {
-            yield return new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(grams)) { StepId = StepIds.Salt };
-        }
+        var grams = Math.Round(plenty ?? SaltOf(dish));
+        return dish.SaltGrams > 0 && dish.Salt != SaltSchool.AtTheTable && grams > 0
+            ? [new CookAction.AddSalt(Trigger.Next, Mass.FromGrams(grams)) { StepId = StepIds.Salt }]
+            : [];
     }
+
+    /// <summary>The household's share of what the rice weighs cooked, g.</summary>
+    public static double SaltOf(Dish dish) => dish.SaltPercent / 100 * dish.RiceDry.Grams * (1 + dish.Rice!.Absorbed.Typical);
 }

@@ -76,7 +76,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
                 };
             }
 
-            foreach (var cooker in Kitchen(dish).Where(v => v.Cooker is not null))
+            foreach (var cooker in Kitchen(dish).Where(v => v.Cooker is { IsForRice: false }))
             {
                 // A boil of its own comes before neither lid.
                 var boiled = soak is HotSoak;
@@ -143,18 +143,26 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     /// <summary>A pulse that is simmered longer than this is soaked before.</summary>
     private const double QuickMinutes = 80;
 
-    /// <summary>The same with the rice in a pot of its own, where there is one that takes it and a burner for it.</summary>
+    /// <summary>The same with the rice in a pot of its own, where there is one that takes it and a burner for it; in the rice cooker of a
+    /// kitchen that has one.</summary>
     /// <param name="asked">The pot that was asked for; the smallest that takes it where none was.</param>
     internal static IEnumerable<RiceCooking> RiceBeside(Dish dish, CookVessel? asked = null) =>
         dish.Rice is null || dish.RiceIsCooked ? []
         : asked is { Above: false } ? [new InItsOwnPot(asked)]
+        : RiceCookers(dish).ToList() is [var cooker, ..] ? [new InItsOwnPot(new(cooker, dish.Burner))]
         : dish.OtherBurner is { } burner ? RicePots(dish).Take(1).Select(v => new InItsOwnPot(new(v, burner)))
         : [];
+
+    /// <summary>Rice cookers that take the rice, which want no burner; none where the rice wants a pot.</summary>
+    private static IEnumerable<Vessel> RiceCookers(Dish dish) =>
+        dish.Asked.Any(s => s is AskedStage.Plenty or AskedStage.Crust or AskedStage.Toast)
+            ? []
+            : Kitchen(dish).Where(v => v.Cooker is { IsForRice: true } && RiceCooking.Holds(v, dish)).OrderBy(v => v.Brim.Millilitres);
 
     /// <summary>Other pots that take the rice by itself, the smallest first.</summary>
     internal static IEnumerable<Vessel> RicePots(Dish dish) =>
         Kitchen(dish)
-            .Where(v => v.Id != dish.Vessel.Id && v.Cooker is null && dish.Rice is { } rice && RiceCooking.Holds(v, dish.RiceDry, rice))
+            .Where(v => v.Id != dish.Vessel.Id && v.Cooker is null && dish.Rice is not null && RiceCooking.Holds(v, dish))
             .OrderBy(v => v.Brim.Millilitres);
 
     private static IEnumerable<Vessel> Kitchen(Dish dish) => dish.OtherVessels.Append(dish.Vessel).DistinctBy(v => v.Id);

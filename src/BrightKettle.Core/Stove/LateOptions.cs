@@ -2,6 +2,7 @@ using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Planning.Solving;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Units;
@@ -145,12 +146,11 @@ public sealed class LateOptions(Simulator simulator, EveningForecaster forecaste
     private Answer? RiceApart(CourseBuilder c)
     {
         var free = c.Dish.BurnerCount > c.Now.Evening.Cook.Kitchen.VesselCount;
-        var heap = c.Dish.Rice is { } rice ? c.Dish.RiceDry.Grams * (1 + rice.Absorbed.Typical) * 1.35 : 0;
         var pot = c
-            .Spare.Where(v => v.Cooker is null && v.Brim.Millilitres * Vessel.UsableShare >= heap)
+            .Spare.Where(v => v.Cooker is null && c.Dish.Rice is not null && RiceCooking.Holds(v, c.Dish))
             .OrderBy(v => v.Brim.Millilitres)
             .FirstOrDefault();
-        if (!Waits(c) || !free || pot is null || c.Dish.Rice is null || c.Rest.All(a => a.StepId != StepIds.Join))
+        if (!Waits(c) || !free || pot is null || c.Rest.All(a => a.StepId != StepIds.Join))
         {
             return null;
         }

@@ -107,7 +107,15 @@ public sealed class DishLine(PulseCatalogue catalogue)
         var green = all.Count > 0 && IsSoldGreen(all[0].Id);
         var frozen = green && from == "freezer" && !line.Contains("cooked", StringComparison.OrdinalIgnoreCase);
         var half = pulsesAre.Contains(Quality.Half);
-        var beside = Said("rice") == "beside" || riceIs.Contains(Quality.Apart);
+        var asked = parts
+            .OfType<LinePart.Said>()
+            .Where(s => s.Of == "stage")
+            .Select(s => Word<AskedStage>(s.Means)!.Value)
+            .Concat(riceIs.Contains(Quality.Toasted) ? [AskedStage.Toast] : [])
+            .Distinct()
+            .ToList();
+        // Rice that is drained is drained of its own water.
+        var beside = Said("rice") == "beside" || riceIs.Contains(Quality.Apart) || asked.Contains(AskedStage.Plenty);
         return new(
                 // "For four, 2 kids": they are among the four; "2 adults and 2 kids" are four.
                 grown is { } g
@@ -138,14 +146,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
             Word<SoakChoice>(Said("soak"))
                 ?? (parts.Any(p => p is LinePart.SoakFor or LinePart.Since or LinePart.Said { Of: "stood" }) ? SoakChoice.Overnight : null),
             Soaking(parts, line),
-            [
-                .. parts
-                    .OfType<LinePart.Said>()
-                    .Where(s => s.Of == "stage")
-                    .Select(s => Word<AskedStage>(s.Means)!.Value)
-                    .Concat(riceIs.Contains(Quality.Toasted) ? [AskedStage.Toast] : [])
-                    .Distinct(),
-            ],
+            asked,
             tins || (from is not null && !soaksCold && !frozen && !half) ? Method.Cooked : Word<Method>(Said("method")),
             tins ? CookedFrom.Tin : Word<CookedFrom>(from) ?? CookedFrom.Tin,
             [.. extras.Concat((dish?.Extras ?? []).Where(x => extras.All(e => e.Id != x)).Select(x => (x, (SaidAmount?)null)))],

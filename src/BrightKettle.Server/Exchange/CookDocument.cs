@@ -177,7 +177,7 @@ public sealed record ActionDocument(
 );
 
 /// <summary>What an action waits for after the one before it.</summary>
-/// <param name="After">boils, surface_dry, pressure_up, whistle or pin_down.</param>
+/// <param name="After">boils, surface_dry, switches_over, pressure_up, whistle or pin_down.</param>
 /// <param name="Count">The how-manieth whistle.</param>
 /// <param name="AfterMark">Mark of an action of another vessel.</param>
 public sealed record WhenDocument(

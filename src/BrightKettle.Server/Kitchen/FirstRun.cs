@@ -153,8 +153,18 @@ public static class FirstRun
         {
             Id = Guid.CreateVersion7(clock.GetUtcNow()).ToString("n"),
             Name = cooker.Name.Trim(),
-            DiameterCentimetres = cooker.Kind == ClosedSet.Word(CookerKind.Slow) ? 24 : 22,
-            BrimMillilitres = cooker.Kind == ClosedSet.Word(CookerKind.Weight) ? 5000 : 6000,
+            DiameterCentimetres = ClosedSet.Find<CookerKind>(cooker.Kind) switch
+            {
+                CookerKind.Slow => 24,
+                CookerKind.Rice => 19,
+                _ => 22,
+            },
+            BrimMillilitres = ClosedSet.Find<CookerKind>(cooker.Kind) switch
+            {
+                CookerKind.Weight => 5000,
+                CookerKind.Rice => 2500,
+                _ => 6000,
+            },
             CookerKind = cooker.Kind,
             Position = position,
         };

@@ -59,6 +59,9 @@ public sealed record KitchenState(
     /// <summary>A pot that a dinner names: one of the kitchen, or one that is kept for it; null when there is none.</summary>
     public Vessel? Find(string? id) => Vessels.Concat(RemovedVessels).FirstOrDefault(v => v.Id == id);
 
+    /// <summary>The rice cooker; null where there is none.</summary>
+    public Vessel? RiceCooker => Vessels.FirstOrDefault(v => v.Cooker is { IsForRice: true });
+
     /// <summary>Whether this burner, or the first where none is named, is gas.</summary>
     public bool IsGas(string? burnerId) => (burnerId ?? (Burners.Count > 0 ? Burners[0].Id : null)) is { } id && GasBurners.Contains(id);
 }

@@ -40,7 +40,7 @@ internal sealed class MannerMapper(KitchenState kitchen, Instant now, IReadOnlyL
     private PulseCooking? Pulses(DishDto dto, Method method, CookedFrom from, FieldFaults checks)
     {
         Vessel? Cooker(bool slow) =>
-            kitchen.Find(dto.CookerId) is { Cooker: { } c } named && c.UnderPressure != slow
+            kitchen.Find(dto.CookerId) is { Cooker: { IsForRice: false } c } named && c.UnderPressure != slow
                 ? named
                 : checks.Refuse<Vessel>("kitchen.unknown_cooker", "cookerId");
         return method switch
@@ -83,7 +83,7 @@ internal sealed class MannerMapper(KitchenState kitchen, Instant now, IReadOnlyL
         };
     }
 
-    /// <summary>The rice's own pot on a burner of its own, or its bowl above the pulses in a pressure cooker.</summary>
+    /// <summary>The rice's own pot on a burner of its own, a rice cooker, or its bowl above the pulses in a pressure cooker.</summary>
     private RiceCooking? Own(string vesselId, Vessel? pulses, UnderPressure? lidded, Burner? first, FieldFaults checks)
     {
         if (vesselId == RiceBowl.Id)
@@ -91,6 +91,11 @@ internal sealed class MannerMapper(KitchenState kitchen, Instant now, IReadOnlyL
             return lidded is null || first is null
                 ? checks.Refuse<RiceCooking>("dish.bowl_above", "riceVesselId")
                 : new AboveThem(new(RiceBowl.For(lidded.Lidded), first, Above: true));
+        }
+
+        if (first is not null && kitchen.Find(vesselId) is { Cooker.IsForRice: true } cooker)
+        {
+            return new InItsOwnPot(new(cooker, first));
         }
 
         var pot =

@@ -201,7 +201,9 @@ public static class PlanSteps
             StepIds.ExtraIn => Extra(plan, m, ((CookAction.Add)action).IngredientId, "extra_in"),
             StepIds.TakeOut => Extra(plan, m, ((CookAction.TakeOut)action).IngredientId, "take_out"),
             StepIds.RiceLight => Make(
-                "rice_light",
+                plan.Dish.RiceVessel is { Vessel.Cooker: not null } ? "rice_cooker"
+                    : plan.Dish.Has(AskedStage.Plenty) ? "rice_water"
+                    : "rice_light",
                 m,
                 new(
                     Grams: plan.Dish.RiceDry.Grams,
@@ -219,6 +221,22 @@ public static class PlanSteps
             StepIds.Lifted => Make("lifted", m, Lifting(plan)),
             StepIds.PutBack => Make("put_back", m, Lifting(plan)),
             StepIds.RiceRested when plan.Dish.RiceVessel is { Above: true } => Make("rice_covered", m, new()),
+            StepIds.RiceWarm => Make(
+                "rice_warm",
+                m,
+                new(Minutes: plan.Dish.RiceRestMinutes, Place: VesselNames.Of(plan.Dish.RiceVessel!.Vessel))
+            ),
+            StepIds.RiceIn => Make("rice_in", m, new(Grams: plan.Dish.RiceDry.Grams)),
+            StepIds.RiceBoils when plan.Dish.Has(AskedStage.Plenty) => Make(
+                "rice_boils_in_plenty",
+                m,
+                new(Minutes: next?.Trigger.Delay?.TotalMinutes)
+            ),
+            StepIds.RiceDrained => Make(
+                "rice_drained",
+                m,
+                new(Minutes: plan.Dish.RiceRestMinutes, Place: HasTowel(plan, m.Action) ? "towel" : null)
+            ),
             StepIds.RiceBoils => Make("rice_boils", m, new(Minutes: plan.Cook.Actions[m.Action + 2].Trigger.Delay?.TotalMinutes)),
             StepIds.RiceCrust => Make("rice_crust", m, new(Minutes: plan.Cook.Actions[m.Action + 1].Trigger.Delay?.TotalMinutes)),
             StepIds.RiceOff => Make(

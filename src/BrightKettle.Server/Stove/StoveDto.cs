@@ -173,7 +173,7 @@ public sealed record DeedDto(
 );
 
 /// <summary>What a moment waits for.</summary>
-/// <param name="Event">boils, pressure_up, whistle, pin_down, surface_dry or null.</param>
+/// <param name="Event">boils, pressure_up, whistle, pin_down, surface_dry, switches_over or null.</param>
 /// <param name="Seen">Of the whistles asked for, how many were counted.</param>
 /// <param name="NotBefore">By the clock; null when nothing but the event decides.</param>
 /// <param name="DelayMinutes">After the event, or after what was done before; null when there is none.</param>

@@ -1,4 +1,5 @@
 using BrightKettle.Core.Catalogue;
+using BrightKettle.Core.Kitchen;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Words;
 using BrightKettle.Core.Words.Grammar;
@@ -177,10 +178,14 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
         }
 
         // What a dish's name says gives way to a kitchen that cannot; what was asked for in so many words is refused with its reason.
-        return wish.RiceBeside && dish.RiceId is not null && (wish.SaysBeside || kitchen.Burners.Count > 1)
+        return
+            wish.RiceBeside && dish.RiceId is not null && (wish.SaysBeside || kitchen.RiceCooker is not null || kitchen.Burners.Count > 1)
             ? dish with
             {
-                RiceVesselId = kitchen.Vessels.Where(v => v.Cooker is null && v.Id != dish.VesselId).MaxBy(v => v.Brim.Millilitres)?.Id,
+                RiceVesselId =
+                    kitchen.RiceCooker is { } cooker && !wish.Stages.Any(s => s is AskedStage.Plenty or AskedStage.Crust)
+                        ? cooker.Id
+                        : kitchen.Vessels.Where(v => v.Cooker is null && v.Id != dish.VesselId).MaxBy(v => v.Brim.Millilitres)?.Id,
             }
             : dish;
     }
@@ -307,7 +312,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             case Core.Planning.Method.Pressure when kitchen.Vessels.FirstOrDefault(v => v.Cooker is { UnderPressure: true }) is { } cooker:
                 understood.Add(Said.LineIn(cooker.Name));
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = cooker.Id };
-            case Core.Planning.Method.SlowCooker when kitchen.Vessels.FirstOrDefault(v => v.Cooker is { UnderPressure: false }) is { } slow:
+            case Core.Planning.Method.SlowCooker when kitchen.Vessels.FirstOrDefault(v => v.Cooker?.Kind == CookerKind.Slow) is { } slow:
                 understood.Add(Said.LineIn(slow.Name));
                 return dish with { Method = ClosedSet.Word(wish.Method.Value), CookerId = slow.Id };
             case Core.Planning.Method.Cooked:

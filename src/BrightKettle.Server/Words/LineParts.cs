@@ -121,7 +121,9 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
 
     /// <summary>The kitchen's own; null where it has none.</summary>
     private string? Cooker(bool underPressure) =>
-        kitchen.Vessels.FirstOrDefault(v => v.Cooker?.UnderPressure == underPressure) is { } cooker ? Said.LineIn(cooker.Name) : null;
+        kitchen.Vessels.FirstOrDefault(v => v.Cooker is { IsForRice: false } c && c.UnderPressure == underPressure) is { } cooker
+            ? Said.LineIn(cooker.Name)
+            : null;
 
     private LocalDate Today => kitchen.Household.LocalOf(now).Date;
 

@@ -22,7 +22,7 @@ internal static class NotesDish
 
         var method = MethodOf(notes);
         var cooker = method is Method.Pressure or Method.SlowCooker
-            ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is { } c && c.UnderPressure == (method == Method.Pressure))
+            ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is { IsForRice: false } c && c.UnderPressure == (method == Method.Pressure))
             : null;
         method = cooker is null && method is Method.Pressure or Method.SlowCooker ? Method.OpenPot : method;
         var fries = notes.Amounts.Any(a => a.Kind == "extra" && a.Id is { } id && catalogue.FindExtra(id) is { Fries: true });
@@ -53,7 +53,7 @@ internal static class NotesDish
                 : null,
             RiceVesselId =
                 rice is not null && notes.Has(NoteAct.RiceApart)
-                    ? kitchen.Vessels.FirstOrDefault(v => v.Cooker is null && v.Id != dish.VesselId)?.Id
+                    ? (kitchen.RiceCooker ?? kitchen.Vessels.FirstOrDefault(v => v.Cooker is null && v.Id != dish.VesselId))?.Id
                     : null,
             PulseTarget = TargetOf(notes) is { } target ? ClosedSet.Word(target) : null,
             Stages = [.. StagesOf(notes, fries).Select(ClosedSet.Word)],

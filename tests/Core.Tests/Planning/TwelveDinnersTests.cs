@@ -25,18 +25,7 @@ public sealed class TwelveDinnersTests
         Assert.InRange(plan.ShareTender, least, 1);
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
         Assert.Equal(19 * 60, plan.MinuteOfDay(StepIds.Table), 3.0);
-        var table = Evenings.At(plan, StepIds.Table);
-        var light = Evenings.At(plan, StepIds.Light);
-        foreach (var share in new[] { 0.1, 0.5, 0.9 })
-        {
-            var now = light + ((table - light) * share);
-            var evening = Evenings.Begin(plan, Evenings.AsPlanned(plan, now));
-            var ahead = Evenings.Eye.Forecast(evening, now, plan.Dish.Targets, 16);
-            Assert.InRange((ahead.Table!.At - table).TotalMinutes, -5, 5);
-        }
-
-        var served = Evenings.Begin(plan, Evenings.AsPlanned(plan, table + Duration.FromMinutes(1)));
-        Assert.NotNull(served.ServedAt);
+        plan.WalkToTheTable();
         return plan;
     }
 

@@ -3,6 +3,7 @@ using BrightKettle.Core.Planning;
 using BrightKettle.Core.Stove;
 using BrightKettle.Core.Units;
 using NodaTime;
+using Xunit;
 
 namespace BrightKettle.Core.Tests.Stove;
 
@@ -42,6 +43,21 @@ internal static class Evenings
         }
 
         return list;
+    }
+
+    /// <summary>Every step done when it is due: what is forecast on the way stays so, and it is served.</summary>
+    public static void WalkToTheTable(this Plan plan)
+    {
+        var (light, table) = (At(plan, StepIds.Light), At(plan, StepIds.Table));
+        foreach (var share in new[] { 0.1, 0.5, 0.9 })
+        {
+            var now = light + ((table - light) * share);
+            var evening = Begin(plan, AsPlanned(plan, now));
+            var ahead = Eye.Forecast(evening, now, plan.Dish.Targets, 16);
+            Assert.InRange((ahead.Table!.At - table).TotalMinutes, -5, 5);
+        }
+
+        Assert.NotNull(Begin(plan, AsPlanned(plan, table + Min(1))).ServedAt);
     }
 
     public static int IndexOf(Cook cook, Moment moment) => cook.Actions.ToList().FindIndex(a => ReferenceEquals(a, moment.Actions[0]));

@@ -209,6 +209,9 @@ internal sealed partial class LaneRun
                 return track.Whistles >= count ? WhistledAt(v, track.LockedAfter, count) : null;
             case PotEvent.PinDown:
                 return track.PinDownAt;
+            case PotEvent.SwitchesOver:
+                track.DrySince ??= _pot.BaseIsDry(v) ? _pot.Now : null;
+                return track.DrySince;
             default:
                 track.DrySince ??= _pot.SurfaceIsDry(v) ? _pot.Now : null;
                 return track.DrySince;

@@ -251,7 +251,7 @@ internal sealed partial class LaneRun
             }
 
             watched |=
-                _script.Actions[track.Next].Trigger.After == PotEvent.SurfaceDry
+                _script.Actions[track.Next].Trigger.After is PotEvent.SurfaceDry or PotEvent.SwitchesOver
                 && (double.IsInfinity(track.Due - track.Since) || track.DrySince is null);
             if (_pot.Stage(v) == PressureStage.Venting)
             {

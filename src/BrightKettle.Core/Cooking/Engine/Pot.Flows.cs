@@ -61,7 +61,12 @@ internal sealed partial class Pot
     }
 
     /// <summary>All the liquor but the film that clings to the bed.</summary>
-    public void DrainVessel(int vessel, bool keep)
+    public void DrainVessel(int vessel, bool keep) => PourOff(vessel, Math.Max(0, Liquor(vessel) - Film(vessel)), keep);
+
+    /// <summary>Nothing but the film that clings to what is in it is left: its base is hotter than water boils.</summary>
+    public bool BaseIsDry(int vessel) => Film(vessel) is > 0 and var film && Liquor(vessel) <= film;
+
+    private double Film(int vessel)
     {
         var film = 0.0;
         for (var i = 0; i < _bowls.Length; i++)
@@ -69,7 +74,7 @@ internal sealed partial class Pot
             film += PlaceOf(i) == vessel ? _c.Cling * _script.Ingredients[i].Dry.Grams : 0;
         }
 
-        PourOff(vessel, Math.Max(0, Liquor(vessel) - film), keep);
+        return film;
     }
 
     public void AddSalt(int vessel, double grams)

@@ -62,6 +62,10 @@ internal static class VesselControls
         {
             SlowPower(slow);
         }
+        else if (cooker is { IsForRice: true } rice)
+        {
+            RicePower(rice);
+        }
         else
         {
             BurnerPower();
@@ -117,6 +121,19 @@ internal static class VesselControls
             else
             {
                 Keep(trickle, script.Boils - c.SlowBelowBoil);
+            }
+        }
+
+        void RicePower(Cooker r)
+        {
+            var watts = r.High.Watts * traits.BurnerPower;
+            if (control.Flame == Flame.Warm)
+            {
+                Warm(r.Warm.Watts);
+            }
+            else
+            {
+                Power(watts, watts, 0, Never);
             }
         }
 

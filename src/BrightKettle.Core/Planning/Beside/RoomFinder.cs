@@ -56,7 +56,7 @@ internal sealed class RoomFinder(Planner planner)
     private static IEnumerable<Dish> On(Dish dish, Vessel vessel, Burner burner)
     {
         var there = dish with { Vessel = vessel, Burner = burner, OtherBurner = dish.Burners.FirstOrDefault(b => b.Id != burner.Id) };
-        return dish.RiceVessel is not { Above: false } apart ? [there]
+        return dish.RiceVessel is not { Above: false, Vessel.Cooker: null } apart ? [there]
             : there.OtherBurner is not { } other ? []
             : WayFinder
                 .RicePots(there)

@@ -46,19 +46,25 @@ public abstract record RiceCooking
 
     /// <summary>What stands against it; null for nothing.</summary>
     internal virtual PlanRefusal? Obstacle(Dish dish, SolvedWay solved) =>
-        Own is not { } own || Holds(own.Vessel, dish.RiceDry, dish.Rice!)
+        Own is not { } own || Holds(own.Vessel, dish)
             ? null
             : new(
                 PlanRefusal.PotTooSmallForRice,
                 "riceVesselId",
-                new(NeededMillilitres: Bubbling(dish.RiceDry, dish.Rice!), UsableMillilitres: Room(own.Vessel)),
+                new(NeededMillilitres: Bubbling(own.Vessel, dish), UsableMillilitres: Room(own.Vessel)),
                 []
             );
 
-    /// <summary>Whether a pot takes so much rice by itself, with room to bubble.</summary>
-    internal static bool Holds(Vessel pot, Mass dry, Rice rice) => Bubbling(dry, rice) <= Room(pot);
+    /// <summary>Whether a pot takes the rice of a dish by itself, with room to bubble.</summary>
+    internal static bool Holds(Vessel pot, Dish dish) => Bubbling(pot, dish) <= Room(pot);
 
-    private static double Bubbling(Mass dry, Rice rice) => dry.Grams * (1 + rice.Absorbed.Typical) * Heap;
+    private static double Bubbling(Vessel pot, Dish dish) =>
+        dish.RiceDry.Grams
+        * (
+            dish.Asked.Contains(AskedStage.Plenty) && pot is { IsBowl: false, Cooker: null }
+                ? 1 + InItsOwnPot.PlentyShare
+                : (1 + dish.Rice!.Absorbed.Typical) * Heap
+        );
 
     private static double Room(Vessel pot) => pot.Brim.Millilitres * Vessel.UsableShare;
 
@@ -101,10 +107,16 @@ public sealed record InTheLiquor : RiceCooking
 }
 
 /// <summary>In a pot of its own, both at the table together.</summary>
-/// <param name="Pot">Takes the rice by itself.</param>
+/// <param name="Pot">Takes the rice by itself: a pot, or a rice cooker.</param>
 public sealed record InItsOwnPot(CookVessel Pot) : RiceCooking
 {
+    /// <summary>Water that counts as plenty, over the dry weight (confidence C: 5 to 10).</summary>
+    internal const double PlentyShare = 6;
+
     public override CookVessel Own => Pot;
+
+    /// <summary>A rice cooker's is not to be turned.</summary>
+    internal override bool HasFlame => Pot.Vessel.Cooker is null;
 
     internal override IReadOnlyList<Stage> Stages(Way way) => way.OwnPot is null ? [] : [new RiceBeside(), new FoldIn()];
 

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Kitchen;
+using BrightKettle.Core.Planning.Manners;
 using BrightKettle.Core.Planning.Stages;
 using BrightKettle.Core.Units;
 using NodaTime;
@@ -17,10 +18,14 @@ internal sealed class OwnPotSolver(Simulator simulator, Dish dish, CookVessel po
     /// <summary>Water for a first guess beyond what rice drinks, over its dry weight: what leaves as steam.</summary>
     private const double SteamShare = 0.25;
 
+    private static readonly Duration Early = Duration.FromMinutes(10);
+
     /// <summary>Done when the dish goes to the table.</summary>
     public OwnPotNumbers Together()
     {
         var (numbers, seconds) = Solved();
+        // It keeps its rice warm, and is switched on early.
+        seconds += numbers.SwitchesItself ? Early.TotalSeconds : 0;
         return numbers with
         {
             LightAt = Instant.FromUnixTimeSeconds((long)Math.Round((dish.ServeAt.ToUnixTimeSeconds() - seconds) / 60) * 60),
@@ -43,8 +48,15 @@ internal sealed class OwnPotSolver(Simulator simulator, Dish dish, CookVessel po
         var settling = new Settling(simulator, dish, Alone, RunOptions.Search);
         var way = new Way(WayLists.PulsesAlone, dish.ServeAt)
         {
-            OwnPot = new(dish.ServeAt, dish.RiceDry * (rice.Absorbed.Typical + SteamShare), rice.SimmerMinutes.Typical)
+            OwnPot = new(
+                dish.ServeAt,
+                dish.RiceDry * (dish.Has(AskedStage.Plenty) ? InItsOwnPot.PlentyShare : rice.Absorbed.Typical + SteamShare),
+                rice.SimmerMinutes.Typical
+            )
             {
+                SwitchesItself = pot.Vessel.Cooker is { IsForRice: true },
+                InPlenty = dish.Has(AskedStage.Plenty),
+                SaltGrams = RiceStart.SaltOf(dish) * InItsOwnPot.PlentyShare / rice.Absorbed.Typical,
                 CrustMinutes = dish.Has(AskedStage.Crust) ? FirstCrustMinutes : 0,
             },
         };

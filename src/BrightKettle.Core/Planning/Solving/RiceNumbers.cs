@@ -17,6 +17,15 @@ internal sealed record OwnPotNumbers(Instant LightAt, Mass Water, double Minutes
     /// <summary>On the flame once it is done, for a crust; 0 where none is wanted.</summary>
     public double CrustMinutes { get; init; }
 
+    /// <summary>In a rice cooker: its water decides how long it cooks.</summary>
+    public bool SwitchesItself { get; init; }
+
+    /// <summary>More water than it drinks, of which the rest is poured off; else what it drinks.</summary>
+    public bool InPlenty { get; init; }
+
+    /// <summary>Into that water, g, so that the rice tastes as it should.</summary>
+    public double SaltGrams { get; init; }
+
     /// <summary>There is time to let it stand in water first, where it wants that.</summary>
     public bool Soaks { get; init; } = true;
 }
@@ -62,20 +71,43 @@ internal sealed record OwnPotMinutes : FreeNumber
 
     public override double Miss(Tried tried) => WaySolver.RiceAtOff(tried.Dish) - AtOff(tried);
 
-    /// <summary>Its flame goes out, or it is left on it for a crust.</summary>
+    /// <summary>It is drained, its flame goes out, or it is left on it for a crust.</summary>
     private static int DoneAt(Tried tried) =>
-        tried.Cook.StepAt(StepIds.RiceCrust) is >= 0 and var crust ? crust : tried.Cook.StepAt(StepIds.RiceOff);
+        new[] { StepIds.RiceCrust, StepIds.RiceDrained, StepIds.RiceWarm, StepIds.RiceOff }.Select(tried.Cook.StepAt).First(i => i >= 0);
+
+    /// <summary>Doneness that rice gains in a minute at the boil.</summary>
+    public static double PerMinute(Dish dish) => Doneness.Tender / (dish.Rice!.SimmerMinutes.Typical + dish.RiceRestMinutes);
 
     /// <summary>How far it is then.</summary>
     public static double AtOff(Tried tried) => tried.Run.At(DoneAt(tried)).Doneness[tried.Cook.IndexOf(Way.RiceId)];
 
     public override Way Moved(Tried tried, Way way)
     {
-        var dish = tried.Dish;
-        var perMinute = Doneness.Tender / (dish.Rice!.SimmerMinutes.Typical + dish.RiceRestMinutes);
-        var more = Math.Abs(new OwnPotWater().Miss(tried)) < AboutRight ? Damped * Miss(tried) / perMinute : 0;
+        var more =
+            way.OwnPot!.InPlenty || Math.Abs(new OwnPotWater().Miss(tried)) < AboutRight ? Damped * Miss(tried) / PerMinute(tried.Dish) : 0;
         return way with { OwnPot = way.OwnPot! with { Minutes = Math.Max(1, way.OwnPot.Minutes + more) } };
     }
+}
+
+/// <summary>Water in a rice cooker, so that the rice is far enough when it is gone: more of it boils for longer.</summary>
+internal sealed record RiceCookerWater : FreeNumber
+{
+    public override double Tolerance => Unfelt;
+
+    public override double Miss(Tried tried) => WaySolver.RiceAtOff(tried.Dish) - OwnPotMinutes.AtOff(tried);
+
+    public override Way Moved(Tried tried, Way way)
+    {
+        var minutes = Damped * Miss(tried) / OwnPotMinutes.PerMinute(tried.Dish);
+        var steam = tried.Cook.Kitchen.Vessel.Cooker!.High.Watts * 60 / HeatOfSteam;
+        return way with
+        {
+            OwnPot = way.OwnPot! with { Water = Mass.Max(tried.Dish.RiceDry, way.OwnPot.Water + Mass.FromGrams(minutes * steam)) },
+        };
+    }
+
+    /// <summary>J/g.</summary>
+    private const double HeatOfSteam = 2257;
 }
 
 /// <summary>The same pot's minutes on the flame after that, so that its lowest grains brown and none blackens.</summary>
@@ -106,6 +138,30 @@ internal sealed record OwnPotCrust : FreeNumber
                 ),
             },
         };
+}
+
+/// <summary>Salt in water that is poured off: the rice takes its share in its own time.</summary>
+internal sealed record OwnPotSalt : FreeNumber
+{
+    /// <summary>Saltier water is no use: what clings to the grains would taste of it.</summary>
+    private const double MostShare = 0.03;
+
+    public override double Tolerance => 0.4;
+
+    public override double Miss(Tried tried) => tried.Cook.StepAt(StepIds.Salt) < 0 ? 0 : RiceStart.SaltOf(tried.Dish) - Arrived(tried);
+
+    private static double Arrived(Tried tried) => tried.Run.Final[tried.Cook.IndexOf(Way.RiceId)].SaltGrams;
+
+    public override Way Moved(Tried tried, Way way) =>
+        Arrived(tried) <= 0
+            ? way
+            : way with
+            {
+                OwnPot = way.OwnPot! with
+                {
+                    SaltGrams = Math.Min(MostShare * way.OwnPot.Water.Grams, way.OwnPot.SaltGrams * (1 + (Miss(tried) / Arrived(tried)))),
+                },
+            };
 }
 
 /// <summary>In a bowl above the pulses: the steam brings the rest.</summary>

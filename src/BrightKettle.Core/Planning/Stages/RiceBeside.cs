@@ -10,12 +10,26 @@ namespace BrightKettle.Core.Planning.Stages;
 internal sealed record RiceBeside : Stage
 {
     public override IReadOnlyList<FreeNumber> Frees(Way way) =>
-        way.OwnPot?.CrustMinutes > 0
-            ? [new OwnPotWater(), new OwnPotMinutes(), new OwnPotCrust()]
-            : [new OwnPotWater(), new OwnPotMinutes()];
+        way.OwnPot switch
+        {
+            { SwitchesItself: true } => [new RiceCookerWater()],
+            { InPlenty: true } => [new OwnPotMinutes(), new OwnPotSalt()],
+            { CrustMinutes: > 0 } => [new OwnPotWater(), new OwnPotMinutes(), new OwnPotCrust()],
+            _ => [new OwnPotWater(), new OwnPotMinutes()],
+        };
 
     public override IReadOnlyList<string> Steps =>
-        [StepIds.RiceSoakStarts, StepIds.RiceLight, StepIds.RiceBoils, StepIds.RiceCrust, StepIds.RiceOff, StepIds.RiceRested];
+        [
+            StepIds.RiceSoakStarts,
+            StepIds.RiceLight,
+            StepIds.RiceBoils,
+            StepIds.RiceIn,
+            StepIds.RiceCrust,
+            StepIds.RiceOff,
+            StepIds.RiceDrained,
+            StepIds.RiceWarm,
+            StepIds.RiceRested,
+        ];
 
     public override void Emit(List<CookAction> actions, Dish dish, Way way) =>
         actions.AddRange(Actions(dish, dish.How.Rice.Own!, way.OwnPot!));
@@ -26,6 +40,18 @@ internal sealed record RiceBeside : Stage
         List<CookAction> list =
         [
             .. numbers.Soaks ? RiceStart.Soaked(dish, numbers.LightAt) : [],
+            .. numbers.SwitchesItself ? InRiceCooker(dish, numbers)
+            : numbers.InPlenty ? InPlenty(dish, numbers)
+            : Measured(dish, numbers),
+        ];
+        list.AddTowel(dish);
+        list.Add(new CookAction.Stir(Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes))) { StepId = StepIds.RiceRested });
+        return list.ConvertAll(a => a with { In = pot.Vessel.Id });
+    }
+
+    /// <summary>With as much water as it drinks.</summary>
+    private static IEnumerable<CookAction> Measured(Dish dish, OwnPotNumbers numbers) =>
+        [
             new CookAction.Add(Trigger.At(numbers.LightAt), Way.RiceId),
             new CookAction.AddWater(Trigger.Next, numbers.Water, dish.Household.Room),
             .. RiceStart.Salted(dish),
@@ -35,10 +61,51 @@ internal sealed record RiceBeside : Stage
             new CookAction.Cover(Trigger.Next, Lid.Sealed),
             .. Off(dish, numbers),
         ];
-        list.AddTowel(dish);
-        list.Add(new CookAction.Stir(Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes))) { StepId = StepIds.RiceRested });
-        return list.ConvertAll(a => a with { In = pot.Vessel.Id });
+
+    /// <summary>Switched on with its water, it goes over to warm when that is gone.</summary>
+    private static IEnumerable<CookAction> InRiceCooker(Dish dish, OwnPotNumbers numbers) =>
+        [
+            new CookAction.Add(Trigger.At(numbers.LightAt), Way.RiceId),
+            new CookAction.AddWater(Trigger.Next, numbers.Water, dish.Household.Room),
+            .. RiceStart.Salted(dish),
+            new CookAction.Cover(Trigger.Next, Lid.On),
+            new CookAction.Heat(Trigger.Next, Flame.High) { StepId = StepIds.RiceLight },
+            new CookAction.Heat(Trigger.Once(PotEvent.SwitchesOver), Flame.Warm) { StepId = StepIds.RiceWarm },
+        ];
+
+    /// <summary>Into plenty of water that boils, until it is far enough to be drained; what it then has of heat and steam does the rest
+    /// under the lid.</summary>
+    private static IEnumerable<CookAction> InPlenty(Dish dish, OwnPotNumbers numbers)
+    {
+        var boils = Trigger.Once(PotEvent.Boils);
+        var salt = RiceStart.Salted(dish, numbers.SaltGrams);
+        return
+        [
+            new CookAction.AddWater(Trigger.At(numbers.LightAt), numbers.Water, dish.Household.Room),
+            new CookAction.Cover(Trigger.Next, Lid.On),
+            new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },
+            .. salt.Select(a => a with { Trigger = boils }),
+            new CookAction.Add(salt.Count > 0 ? Trigger.Next : boils, Way.RiceId) { StepId = StepIds.RiceIn },
+            new CookAction.Stir(Trigger.Next),
+            new CookAction.Cover(Trigger.Next, Lid.Ajar),
+            new CookAction.Heat(boils, Flame.Lively) { StepId = StepIds.RiceBoils },
+            new CookAction.Heat(
+                new Trigger(
+                    Delay: Duration.FromMinutes(numbers.Minutes),
+                    Look: numbers.Off is { } off ? SealAndSteam.RiceLook(dish, off) with { Again = BiteAgain, NotYet = null } : null
+                ),
+                Flame.Off
+            )
+            {
+                StepId = StepIds.RiceDrained,
+            },
+            new CookAction.Drain(Trigger.Next, null),
+            new CookAction.Cover(Trigger.Next, Lid.On),
+        ];
     }
+
+    /// <summary>In boiling water it goes on fast: a grain is bitten again after this long.</summary>
+    private static readonly Duration BiteAgain = Duration.FromMinutes(1);
 
     /// <summary>The flame goes out when the rice is done, or some minutes later where a crust is wanted.</summary>
     private static IEnumerable<CookAction> Off(Dish dish, OwnPotNumbers numbers)

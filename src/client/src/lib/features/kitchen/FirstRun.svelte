@@ -25,7 +25,7 @@
   let problem = $state<Problem | null>(null);
   let busy = $state(false);
 
-  const kinds: CookerKind[] = ['weight', 'spring', 'electric', 'slow'];
+  const kinds: CookerKind[] = ['weight', 'spring', 'electric', 'slow', 'rice'];
   /** Of tap water, mg/L (confidence C). */
   const hardness: Record<string, number | null> = { soft: 40, medium: 120, hard: 250, unknown: null };
   /** As hobs have them: the first is the largest. */

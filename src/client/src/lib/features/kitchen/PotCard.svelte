@@ -37,6 +37,7 @@
     spring: say('cooker.spring.long'),
     electric: say('cooker.electric'),
     slow: say('cooker.slow'),
+    rice: say('cooker.rice'),
   });
   const fault = (field: string) => problem?.errors?.find((e) => e.field === field)?.detail;
 

@@ -52,7 +52,7 @@
   const dish = $derived(tonight.dish);
   const pulse = $derived(catalogue.pulses.find((p) => p.id === dish.pulseId));
   const rice = $derived(catalogue.rices.find((r) => r.id === dish.riceId));
-  const cookers = $derived(kitchen.vessels.filter((v) => v.cooker));
+  const cookers = $derived(kitchen.vessels.filter((v) => v.cooker && v.cooker !== 'rice'));
   /** A pot that is gone from the kitchen stays with the dinner that uses it. */
   const pots = $derived([
     ...kitchen.vessels.filter((v) => !v.cooker || v.id === dish.vesselId),

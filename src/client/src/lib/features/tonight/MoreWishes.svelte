@@ -15,15 +15,28 @@
   const dish = $derived(tonight.dish);
   const away = $derived(dish.away?.[0] ?? null);
   const day = $derived(dish.serveAtLocal.slice(0, 10));
-  const rested = $derived(kitchen.vessels.filter((v) => !v.cooker && v.id !== dish.vesselId));
+  const rested = $derived(
+    kitchen.vessels.filter((v) => (!v.cooker || v.cooker === 'rice') && v.id !== dish.vesselId),
+  );
   /** Pulses leave their liquid for the rice only in an open pot, and one kind of them. */
   const leaves = $derived((dish.method ?? 'open_pot') === 'open_pot' && !dish.others?.length);
   const riceIn = (where: string) =>
     where === 'in_the_pot' || where === 'after_draining' || where === 'in_the_liquor'
       ? ({ riceJoin: where, riceVesselId: null } as const)
       : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
-  const stages: Stage[] = ['base', 'season', 'move', 'mash', 'bind', 'toast', 'towel', 'crust', 'fold'];
-  const ofRice: Stage[] = ['toast', 'towel', 'crust', 'fold'];
+  const stages: Stage[] = [
+    'base',
+    'season',
+    'move',
+    'mash',
+    'bind',
+    'toast',
+    'plenty',
+    'towel',
+    'crust',
+    'fold',
+  ];
+  const ofRice: Stage[] = ['toast', 'plenty', 'towel', 'crust', 'fold'];
   /** What is of the rice is asked where there is rice; whether a way has a place for it, the plan tells. */
   const offered = $derived(
     stages.filter(
