@@ -98,6 +98,9 @@ public static class StepIds
     public const string RiceBoils = "rice_boils";
     public const string RiceOff = "rice_off";
 
+    /// <summary>What is fried in the rice's own pot before it.</summary>
+    public const string RiceBase = "rice_base";
+
     /// <summary>The same rice is done, and stays on the flame for its crust.</summary>
     public const string RiceCrust = "rice_crust";
 

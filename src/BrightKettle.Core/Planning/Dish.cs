@@ -80,7 +80,24 @@ public sealed record Dish(
     public IReadOnlyList<OtherPulse> OtherPulses { get; init; } = [];
 
     /// <summary>Everything beside pulses and rice.</summary>
-    public IReadOnlyList<DishExtra> Extras { get; init; } = [];
+    public IReadOnlyList<DishExtra> Extras
+    {
+        get =>
+            RiceVessel is { Above: false } || field.All(x => x.Time != ExtraTime.Rice)
+                ? field
+                : [.. field.Select(x => x.Time == ExtraTime.Rice ? x with { Time = DishExtra.Usual(x.Extra) } : x)];
+        init;
+    } = [];
+
+    /// <summary>What goes into the rice's own pot, what is fried there first.</summary>
+    internal IReadOnlyList<DishExtra> RiceExtras => [.. Extras.Where(x => x.Time == ExtraTime.Rice).OrderByDescending(FriesForRice)];
+
+    /// <summary>It is fried in the rice's own pot before the rice goes in.</summary>
+    internal bool FriesForRice(DishExtra x) =>
+        x is { Time: ExtraTime.Rice, IsFryable: true }
+        && RiceHasPot
+        && !Has(AskedStage.Plenty)
+        && Extras.Any(o => o is { Time: ExtraTime.Rice, IsFryable: true, Extra.Kind: not ExtraKind.Fat });
 
     /// <summary>The rice where it shares the pulses' pot; null without rice, and where it has a vessel of its own.</summary>
     public Rice? RiceInPot => How.Rice.Own is null ? Rice : null;

@@ -14,6 +14,9 @@ public enum ExtraTime
 
     /// <summary>For the last minutes.</summary>
     Late,
+
+    /// <summary>Into the rice's own pot, fried there before the rice where most fry it; as usual where the rice has none.</summary>
+    Rice,
 }
 
 /// <summary>Something beside pulses and rice that the dish wants.</summary>
@@ -55,7 +58,10 @@ public sealed record DishExtra(Extra Extra, Mass Amount, ExtraTime Time, int Pie
         ];
 
     /// <summary>It goes in with the pulses, and may be fried before.</summary>
-    internal bool CanFry => Time == ExtraTime.Start && Extra.Fries && !Blanched && !Frozen && !IsRest;
+    internal bool CanFry => Time == ExtraTime.Start && IsFryable;
+
+    /// <summary>Most fry it before anything else, and it comes ready for that.</summary>
+    internal bool IsFryable => Extra.Fries && !Blanched && !Frozen && !IsRest;
 
     /// <summary>Minutes before the table at which it goes in, where it goes in late.</summary>
     public double MinutesBefore => Before ?? LeastMinutes;

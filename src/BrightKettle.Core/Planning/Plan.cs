@@ -116,6 +116,12 @@ public sealed record Plan(
     /// <summary>What is fried in the pot before anything else goes in.</summary>
     public IReadOnlyList<DishExtra> Fried => [.. Dish.Extras.Where(Dish.FriesFirst)];
 
+    /// <summary>What is fried in the rice's own pot before the rice goes in.</summary>
+    public IReadOnlyList<DishExtra> FriedForRice => [.. Dish.RiceExtras.Where(Dish.FriesForRice)];
+
+    /// <summary>How long that is fried, min; 0 where nothing is.</summary>
+    public double RiceBaseMinutes => FriedForRice.Count > 0 ? Stages.FriedBase.Fries.TotalMinutes : 0;
+
     /// <summary>How long what goes in first is fried in the pot, min; 0 where that was not asked for.</summary>
     public double BaseMinutes => Dish.Has(AskedStage.Base) ? Stages.FriedBase.Fries.TotalMinutes : 0;
 

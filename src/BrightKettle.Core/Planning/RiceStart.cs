@@ -11,6 +11,10 @@ internal static class RiceStart
     /// <summary>How long it stands in water; zero for rice that needs no soak.</summary>
     public static Duration SoakOf(Rice rice) => rice.SoakMinutes.Low > 0 ? Duration.FromMinutes(rice.SoakMinutes.Typical) : Duration.Zero;
 
+    /// <summary>How long before its flame it is begun with: soaked, or its base fried.</summary>
+    public static Duration LeadOf(Dish dish) =>
+        Duration.Max(SoakOf(dish.Rice!), dish.RiceExtras.Any(dish.FriesForRice) ? Stages.FriedBase.Fries : Duration.Zero);
+
     /// <summary>Soaked and drained at an instant; nothing for rice that needs no soak.</summary>
     public static IEnumerable<CookAction> Soaked(Dish dish, Instant drained)
     {

@@ -157,13 +157,7 @@ internal sealed record Way(WayList List, Instant LightAt)
                 CookedSaltShare = dish.CookedSaltShare,
             })
         );
-        ingredients.AddRange(
-            dish.Extras.Select(x => new ExtraIngredient(x.Id, x.Amount, x.Extra, dish.WarmthOf(x))
-            {
-                Pieces = x.Pieces,
-                Blanched = x.Blanched,
-            })
-        );
+        ingredients.AddRange(dish.Extras.Select(x => ExtraOf(dish, x)));
 
         return new Cook(kitchen, ingredients, actions, starts, dish.Seed);
     }
@@ -194,6 +188,10 @@ internal sealed record Way(WayList List, Instant LightAt)
     /// <summary>The rice of a dish, as an ingredient of its cook.</summary>
     public static RiceIngredient RiceOf(Dish dish) =>
         new(RiceId, dish.RiceDry, dish.Rice!, dish.RiceRateFactor) { Toasted = dish.Has(AskedStage.Toast), Start = dish.RiceStart };
+
+    /// <summary>Something beside pulses and rice, as an ingredient of the cook.</summary>
+    public static ExtraIngredient ExtraOf(Dish dish, DishExtra x) =>
+        new(x.Id, x.Amount, x.Extra, dish.WarmthOf(x)) { Pieces = x.Pieces, Blanched = x.Blanched };
 
     /// <summary>What the dish waits for beside its own moment, before it goes to the table: the rice, where that has a vessel of its
     /// own.</summary>
@@ -241,7 +239,7 @@ internal sealed record Way(WayList List, Instant LightAt)
         && (dish.Targets.Usual(dish.Pulse) == PulseTarget.Firm || dish.IsGreen)
         && HotUntil is null
         && !(dish.BoilsFirst && dish.CountsAsDry)
-        && dish.Extras.All(x => x.Time == ExtraTime.Start);
+        && dish.Extras.All(x => x.Time is ExtraTime.Start or ExtraTime.Rice);
 
     /// <summary>Where the lid can be lifted the others join once the slowest is soft; dry seed with a lectin goes in with the first, so that
     /// it never leaves the boil.</summary>

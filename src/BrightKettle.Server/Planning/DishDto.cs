@@ -90,7 +90,7 @@ public sealed record OtherPulseDto(
 
 /// <summary>Something beside pulses and rice.</summary>
 /// <param name="Amount">Null: the usual amount for so many people.</param>
-/// <param name="Time">start, join or late; null: as most households do.</param>
+/// <param name="Time">start, join, late, or rice for the rice's own pot; null: as most households do.</param>
 /// <param name="Pieces">How many pieces must come out again; null: worked out from the amount.</param>
 /// <param name="MinutesBefore">The table, 0 to 120, for what goes in late; null: by what it wants.</param>
 /// <param name="KeptHalf">Half of it is kept back, and goes in so many minutes before the table.</param>

@@ -221,6 +221,15 @@ public static class PlanSteps
             StepIds.Lifted => Make("lifted", m, Lifting(plan)),
             StepIds.PutBack => Make("put_back", m, Lifting(plan)),
             StepIds.RiceRested when plan.Dish.RiceVessel is { Above: true } => Make("rice_covered", m, new()),
+            StepIds.RiceBase => Make(
+                "rice_base",
+                m,
+                new(
+                    Name: string.Join(", ", plan.FriedForRice.Select(x => x.Extra.Name.ToLowerInvariant())),
+                    Minutes: plan.RiceBaseMinutes,
+                    Place: VesselNames.Of(plan.Dish.RiceVessel!.Vessel)
+                )
+            ),
             StepIds.RiceWarm => Make(
                 "rice_warm",
                 m,
@@ -349,7 +358,8 @@ public static class PlanSteps
                 Grams: Math.Round(extra.Amount.Grams),
                 Name: extra.Extra.Name,
                 Blanched: extra.Blanched ? true : null,
-                Pieces: extra.Pieces > 0 ? extra.Pieces : null
+                Pieces: extra.Pieces > 0 ? extra.Pieces : null,
+                Place: extra.Time == ExtraTime.Rice ? VesselNames.Of(plan.Dish.RiceVessel!.Vessel) : null
             )
         );
     }

@@ -171,7 +171,7 @@ public static class HandsPlanner
                 || (row.For == "blanched" && x.Blanched)
             )
             // What is fried in the pot is not browned in a pan.
-            .Where(x => !(row.Burner && plan.Dish.FriesFirst(x)))
+            .Where(x => !(row.Burner && (plan.Dish.FriesFirst(x) || plan.Dish.FriesForRice(x))))
             .ToList();
         if (wanted.Count > 0)
         {
@@ -182,6 +182,7 @@ public static class HandsPlanner
                     {
                         _ when plan.Dish.FriesFirst(x) => At(StepIds.Base) ?? join,
                         ExtraTime.Start => At(plan.Dish.How.Soak.InPot.Count > 0 ? StepIds.SoakEnds : StepIds.Light) ?? join,
+                        ExtraTime.Rice => At(StepIds.RiceBase) ?? At(StepIds.RiceLight) ?? join,
                         ExtraTime.Join => join,
                         _ => At(StepIds.Seal) ?? At(StepIds.Reheat) ?? join,
                     }

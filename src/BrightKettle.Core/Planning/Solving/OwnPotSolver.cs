@@ -69,7 +69,7 @@ internal sealed class OwnPotSolver(Simulator simulator, Dish dish, CookVessel po
             CrustMinutes = Math.Round(numbers.CrustMinutes),
         };
         var off = OwnPotMinutes.AtOff(settling.Try(way with { OwnPot = rounded }));
-        return (rounded with { Off = off }, tried.Run.EndSeconds - RiceStart.SoakOf(rice).TotalSeconds);
+        return (rounded with { Off = off }, tried.Run.EndSeconds - RiceStart.LeadOf(dish).TotalSeconds);
     }
 
     /// <summary>That pot by itself.</summary>
@@ -81,9 +81,9 @@ internal sealed class OwnPotSolver(Simulator simulator, Dish dish, CookVessel po
             {
                 HardnessMilligramsPerLitre = home.HardnessMilligramsPerLitre,
             },
-            [Way.RiceOf(dish)],
+            [Way.RiceOf(dish), .. dish.RiceExtras.Select(x => Way.ExtraOf(dish, x))],
             [.. RiceBeside.Actions(dish, pot, way.OwnPot!), new CookAction.Serve(Trigger.Next)],
-            way.OwnPot!.LightAt - RiceStart.SoakOf(dish.Rice!),
+            way.OwnPot!.LightAt - RiceStart.LeadOf(dish),
             dish.Seed
         );
     }

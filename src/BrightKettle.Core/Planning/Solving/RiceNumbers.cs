@@ -60,8 +60,12 @@ internal sealed record OwnPotWater() : RiceWater((string?)null)
     public override Way Moved(Tried tried, Way way) =>
         way with
         {
-            OwnPot = way.OwnPot! with { Water = Mass.Max(tried.Dish.RiceDry, way.OwnPot.Water + Mass.FromGrams(Miss(tried))) },
+            OwnPot = way.OwnPot! with { Water = Mass.Max(Least(tried.Dish), way.OwnPot.Water + Mass.FromGrams(Miss(tried))) },
         };
+
+    /// <summary>The rice is covered by it, with what its pot holds beside.</summary>
+    public static Mass Least(Dish dish) =>
+        Mass.FromGrams(Math.Max(0, dish.RiceDry.Grams - dish.RiceExtras.Sum(x => x.Amount.Grams * x.Extra.FreeWater)));
 }
 
 /// <summary>The same pot's minutes, so that the rice is far enough for its rest.</summary>
@@ -102,7 +106,10 @@ internal sealed record RiceCookerWater : FreeNumber
         var steam = tried.Cook.Kitchen.Vessel.Cooker!.High.Watts * 60 / HeatOfSteam;
         return way with
         {
-            OwnPot = way.OwnPot! with { Water = Mass.Max(tried.Dish.RiceDry, way.OwnPot.Water + Mass.FromGrams(minutes * steam)) },
+            OwnPot = way.OwnPot! with
+            {
+                Water = Mass.Max(OwnPotWater.Least(tried.Dish), way.OwnPot.Water + Mass.FromGrams(minutes * steam)),
+            },
         };
     }
 

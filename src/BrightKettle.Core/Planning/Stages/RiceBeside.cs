@@ -21,6 +21,7 @@ internal sealed record RiceBeside : Stage
     public override IReadOnlyList<string> Steps =>
         [
             StepIds.RiceSoakStarts,
+            StepIds.RiceBase,
             StepIds.RiceLight,
             StepIds.RiceBoils,
             StepIds.RiceIn,
@@ -45,15 +46,24 @@ internal sealed record RiceBeside : Stage
             : Measured(dish, numbers),
         ];
         list.AddTowel(dish);
-        list.Add(new CookAction.Stir(Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes))) { StepId = StepIds.RiceRested });
+        var rested = Trigger.Later(Duration.FromMinutes(dish.RiceRestMinutes));
+        foreach (var x in dish.RiceExtras.Where(x => x.Extra.ComesOut))
+        {
+            list.Add(new CookAction.TakeOut(rested, x.Id) { StepId = StepIds.TakeOut });
+            rested = Trigger.Next;
+        }
+
+        list.Add(new CookAction.Stir(rested) { StepId = StepIds.RiceRested });
         return list.ConvertAll(a => a with { In = pot.Vessel.Id });
     }
 
     /// <summary>With as much water as it drinks.</summary>
     private static IEnumerable<CookAction> Measured(Dish dish, OwnPotNumbers numbers) =>
         [
+            .. Fried(dish, numbers.LightAt),
             new CookAction.Add(Trigger.At(numbers.LightAt), Way.RiceId),
             new CookAction.AddWater(Trigger.Next, numbers.Water, dish.Household.Room),
+            .. With(dish),
             .. RiceStart.Salted(dish),
             new CookAction.Cover(Trigger.Next, Lid.On),
             new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },
@@ -67,6 +77,7 @@ internal sealed record RiceBeside : Stage
         [
             new CookAction.Add(Trigger.At(numbers.LightAt), Way.RiceId),
             new CookAction.AddWater(Trigger.Next, numbers.Water, dish.Household.Room),
+            .. With(dish),
             .. RiceStart.Salted(dish),
             new CookAction.Cover(Trigger.Next, Lid.On),
             new CookAction.Heat(Trigger.Next, Flame.High) { StepId = StepIds.RiceLight },
@@ -86,6 +97,7 @@ internal sealed record RiceBeside : Stage
             new CookAction.Heat(Trigger.Next, Flame.Full) { StepId = StepIds.RiceLight },
             .. salt.Select(a => a with { Trigger = boils }),
             new CookAction.Add(salt.Count > 0 ? Trigger.Next : boils, Way.RiceId) { StepId = StepIds.RiceIn },
+            .. With(dish),
             new CookAction.Stir(Trigger.Next),
             new CookAction.Cover(Trigger.Next, Lid.Ajar),
             new CookAction.Heat(boils, Flame.Lively) { StepId = StepIds.RiceBoils },
@@ -106,6 +118,20 @@ internal sealed record RiceBeside : Stage
 
     /// <summary>In boiling water it goes on fast: a grain is bitten again after this long.</summary>
     private static readonly Duration BiteAgain = Duration.FromMinutes(1);
+
+    /// <summary>Its base, so that it is fried when the rice goes in.</summary>
+    private static IEnumerable<CookAction> Fried(Dish dish, Instant lightAt) =>
+        dish.RiceExtras.Where(dish.FriesForRice).ToList() is { Count: > 0 } fried
+            ?
+            [
+                new CookAction.Heat(Trigger.At(lightAt - FriedBase.Fries), Flame.Gentle) { StepId = StepIds.RiceBase },
+                .. fried.Select(x => new CookAction.Add(Trigger.Next, x.Id)),
+            ]
+            : [];
+
+    /// <summary>What goes in with the rice.</summary>
+    private static IEnumerable<CookAction> With(Dish dish) =>
+        dish.RiceExtras.Where(x => !dish.FriesForRice(x)).Select(x => new CookAction.Add(Trigger.Next, x.Id) { StepId = StepIds.ExtraIn });
 
     /// <summary>The flame goes out when the rice is done, or some minutes later where a crust is wanted.</summary>
     private static IEnumerable<CookAction> Off(Dish dish, OwnPotNumbers numbers)

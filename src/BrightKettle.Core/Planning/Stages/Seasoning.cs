@@ -45,7 +45,7 @@ internal static class Seasoning
     /// <param name="after">A step in another vessel that the table waits for; null for none.</param>
     public static void AddServe(this List<CookAction> actions, Dish dish, Trigger when, string? after)
     {
-        foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && !BurstsSoon(x)))
+        foreach (var x in dish.Extras.Where(x => x.Extra.ComesOut && x.Time != ExtraTime.Rice && !BurstsSoon(x)))
         {
             actions.Add(new CookAction.TakeOut(when, x.Id) { StepId = StepIds.TakeOut });
             when = Trigger.Next;

@@ -278,6 +278,7 @@
     {extras}
     chosen={dish.extras ?? []}
     planned={tonight.plan?.measureOut.extras ?? []}
+    riceApart={!!dish.riceId && !!dish.riceVesselId && dish.riceVesselId !== 'bowl_above'}
     onchange={(chosen) => tonight.change({ extras: chosen })}
     error={tonight.problem?.errors?.find((e) => e.field.startsWith('extras'))?.detail ?? null}
   />

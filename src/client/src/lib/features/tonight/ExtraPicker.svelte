@@ -9,10 +9,12 @@
     chosen: ExtraWish[];
     /** Grams as the plan has them, where nobody said any. */
     planned: Plan['measureOut']['extras'];
+    /** The rice has a pot of its own. */
+    riceApart: boolean;
     onchange: (chosen: ExtraWish[]) => void;
     error?: string | null;
   };
-  let { extras, chosen, planned, onchange, error = null }: Props = $props();
+  let { extras, chosen, planned, riceApart, onchange, error = null }: Props = $props();
 
   const freezes = (id: string) => extras.find((e) => e.id === id)?.freezes ?? false;
   const cured = (id: string) => extras.find((e) => e.id === id)?.saltAfterBlanch != null;
@@ -62,6 +64,7 @@
         <option value="start">{say('form.at_the_start')}</option>
         <option value="join">{say('form.when_soft')}</option>
         <option value="late">{say('form.at_the_end')}</option>
+        {#if riceApart || wish.time === 'rice'}<option value="rice">{say('form.with_the_rice')}</option>{/if}
       </select>
       <button
         type="button"
