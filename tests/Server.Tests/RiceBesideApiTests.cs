@@ -75,4 +75,31 @@ public sealed class RiceBesideApiTests(DemoServer server) : IClassFixture<DemoSe
         var line = (await said.Content.ReadFromJsonAsync<LineAnswerDto>(Cancel))!;
         Assert.Equal((drum.Id, 0), (line.Dish.RiceVesselId, line.NotUnderstood.Count));
     }
+
+    /// <summary>With a pot beside it, the rice in their liquor takes that pot; its base, where it has a pot of its own, is told there.</summary>
+    [Fact]
+    public async Task Their_liquor_goes_into_another_pot_and_a_base_into_the_rices_own()
+    {
+        var pot = (await Kitchen()).Vessels.Where(v => v.Cooker is null && v.Id != Chickpeas.VesselId).MaxBy(v => v.BrimMillilitres)!;
+        var plan = await Plan(Chickpeas with { Style = "moist", RiceVesselId = pot.Id, RiceJoin = "in_the_liquor" });
+        string[] told = ["poured", "join", "put_back"];
+        Assert.Equal(told, plan.Steps.Select(s => s.Kind).Where(told.Contains));
+        Assert.Equal(pot.Name, plan.Steps.Single(s => s.Kind == "poured").Facts.Place);
+
+        var based = await Plan(
+            Chickpeas with
+            {
+                RiceVesselId = pot.Id,
+                Extras = [new("onion", new AmountDto(120, "g"), "rice"), new("leaf", null, "rice", 2)],
+            }
+        );
+        var fried = based.Steps.Single(s => s.Kind == "rice_base");
+        Assert.Equal(("onion", pot.Name, 12), (fried.Facts.Name, fried.Facts.Place, fried.Facts.Minutes));
+        Assert.Equal(pot.Name, based.Steps.Single(s => s.Kind == "extra_in").Facts.Place);
+        Assert.Equal(2, based.Steps.Single(s => s.Kind == "take_out").Facts.Pieces);
+
+        // Where the rice joins them, the same onion is in from the start.
+        var joined = await Plan(Chickpeas with { Style = "moist", Extras = [new("onion", new AmountDto(120, "g"), "rice")] });
+        Assert.Equal("start", joined.MeasureOut.Extras.Single().Time);
+    }
 }

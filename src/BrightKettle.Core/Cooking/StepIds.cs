@@ -51,6 +51,9 @@ public static class StepIds
     /// <summary>Par-cooked pulses are drained, for the rice to have fresh water.</summary>
     public const string Drained = "drained";
 
+    /// <summary>The liquor of cooked pulses is poured over into another pot.</summary>
+    public const string Poured = "poured";
+
     /// <summary>Cooked pulses are lifted out of their liquor, in which the rice is cooked.</summary>
     public const string Lifted = "lifted";
 

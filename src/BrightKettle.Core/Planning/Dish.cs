@@ -111,6 +111,9 @@ public sealed record Dish(
     /// <summary>The pulses leave their pot for the rice, and come back.</summary>
     internal bool LiftsForRice => Rice is not null && How.Rice.LiftsPulses;
 
+    /// <summary>Where their liquor is poured for the rice; null where the rice takes their pot.</summary>
+    internal Vessel? LiquorPot => LiftsForRice ? How.Rice.Takes?.Vessel : null;
+
     /// <summary>Its rice is cooked already and dried: it is stirred in at the end, and drinks.</summary>
     public bool StirsRiceIn => RiceInPot is { } rice && (RiceIsCooked || (rice.SimmerMinutes.Low <= 0 && How.Rice is InThePot));
 

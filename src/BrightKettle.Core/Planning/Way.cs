@@ -170,9 +170,14 @@ internal sealed record Way(WayList List, Instant LightAt)
             yield return crock;
         }
 
-        if (LiftsFirst || dish.LiftsForRice)
+        if (LiftsFirst || (dish.LiftsForRice && dish.LiquorPot is null))
         {
             yield return new(PulseBowl.For(dish.Vessel), dish.Burner);
+        }
+
+        if (dish.LiquorPot is not null)
+        {
+            yield return dish.How.Rice.Takes!;
         }
 
         if ((OwnPot is not null || Bowl is not null) && dish.How.Rice.Own is { } own)

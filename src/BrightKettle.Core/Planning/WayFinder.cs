@@ -16,8 +16,8 @@ public sealed record WayOffer(Manner How, string? PulseId, PlanAnswer Answer)
 
     public string? CookerId => How.Pulses.Cooker?.Id;
 
-    /// <summary>The rice's own pot, or its bowl above the pulses; null when it joins them.</summary>
-    public string? RiceVesselId => How.Rice.Own?.Vessel.Id;
+    /// <summary>The rice's own pot, its bowl above the pulses, or the pot into which their liquor goes; null when it joins them.</summary>
+    public string? RiceVesselId => How.Rice.Takes?.Vessel.Id;
 
     /// <summary>How the rice comes to the pulses where it has no pot of its own.</summary>
     public RiceJoin RiceJoin => How.Rice.Join;
@@ -132,7 +132,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
     private static IEnumerable<Manner> Drained(Dish dish) =>
         dish is { Rice: null } or { OtherPulses.Count: > 0 } or { Style: Style.Saucy or Style.Soup } or { RiceIsCooked: true }
             ? []
-            : new RiceCooking[] { new AfterDraining(), new InTheLiquor() }.Select(rice => new Manner(
+            : new RiceCooking[] { new AfterDraining(), dish.How.Rice as InTheLiquor ?? new InTheLiquor() }.Select(rice => new Manner(
                 new OpenPot(),
                 dish.How.Soak is SoaksAlready or SoakOfHours ? dish.How.Soak
                     : dish.CanSoak && dish.Pulse.SimmerUnsoakedMinutes.Middle > QuickMinutes ? new OvernightSoak()

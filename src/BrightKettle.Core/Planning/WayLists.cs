@@ -63,13 +63,30 @@ internal static class WayLists
                 new SoakRice(AtLight: false),
                 .. dish.How.Pulses.Stages(dish, way),
                 new SeasonOnLow(way.JoinTrigger),
-                new LiftPulses(SeasonOnLow.Over(dish) ?? way.JoinTrigger),
-                new Join(Way.RiceId, Set: Trigger.Next, Seasoned: dish.Has(AskedStage.Season)),
-                new SealAndSteam(),
-                new PutBack(),
-                new RestAndServe(),
+                .. dish.LiquorPot is { } pot ? InAnotherPot(dish, way, pot.Id) : InTheSamePot(dish, way),
             ]
         );
+
+    private static IReadOnlyList<Stage> InTheSamePot(Dish dish, Way way) =>
+        [
+            new LiftPulses(SeasonOnLow.Over(dish) ?? way.JoinTrigger),
+            new Join(Way.RiceId, Set: Trigger.Next, Seasoned: dish.Has(AskedStage.Season)),
+            new SealAndSteam(),
+            new PutBack(),
+            new RestAndServe(),
+        ];
+
+    private static IReadOnlyList<Stage> InAnotherPot(Dish dish, Way way, string pot) =>
+        [
+            new PourLiquor(SeasonOnLow.Over(dish) ?? way.JoinTrigger, pot),
+            new InVessel(
+                new Join(Way.RiceId, Set: Trigger.Next with { AfterStep = StepIds.Poured }, Seasoned: dish.Has(AskedStage.Season)),
+                pot
+            ),
+            new InVessel(new SealAndSteam(), pot),
+            new PutBack { From = dish.Vessel.Id, To = pot },
+            new InVessel(new RestAndServe(), pot),
+        ];
 
     public static WayList Together { get; } =
         new(null, null, StepIds.SetLiquor, (_, _) =>

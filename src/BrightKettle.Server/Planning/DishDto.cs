@@ -18,8 +18,9 @@ public sealed record AmountDto(double Value, [property: OneOf("g", "cup", "plate
 /// <param name="Seed">Fixes the many pots; 0 to 999999.</param>
 /// <param name="Method">open_pot, pressure, slow_cooker or cooked (from a tin, the fridge or the freezer).</param>
 /// <param name="CookerId">For pressure and slow_cooker: which.</param>
-/// <param name="RiceVesselId">A pot of its own for the rice, or bowl_above under pressure; null when it joins the pulses.</param>
-/// <param name="RiceJoin">in_the_pot, after_draining or in_the_liquor, where the rice has no pot of its own; null: in_the_pot.</param>
+/// <param name="RiceVesselId">A pot or a rice cooker of its own for the rice, or bowl_above under pressure; null when it joins the
+/// pulses. With in_the_liquor: the pot into which their liquor is poured for it.</param>
+/// <param name="RiceJoin">in_the_pot, after_draining or in_the_liquor; null: in_the_pot.</param>
 /// <param name="Away">When nobody is at home.</param>
 /// <param name="Salt">in_the_soak, at_the_start, with_the_rice or at_the_table; null: as the household does.</param>
 /// <param name="KeepsSoakWater">Null: as the household does.</param>

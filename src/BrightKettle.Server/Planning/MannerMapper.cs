@@ -70,12 +70,15 @@ internal sealed class MannerMapper(KitchenState kitchen, Instant now, IReadOnlyL
 
     private RiceCooking? Rice(DishDto dto, Vessel? vessel, UnderPressure? lidded, Burner? burner, FieldFaults checks)
     {
+        var join = dto.RiceJoin is null ? RiceJoin.InThePot : ClosedSet.Read<RiceJoin>(dto.RiceJoin, "riceJoin", checks);
         if (dto.RiceVesselId is { } own)
         {
-            return Own(own, vessel, lidded, burner, checks);
+            return join != RiceJoin.InTheLiquor ? Own(own, vessel, lidded, burner, checks)
+                : Pot(own, vessel, burner, checks) is { } pot ? new InTheLiquor(pot)
+                : null;
         }
 
-        return (dto.RiceJoin is null ? RiceJoin.InThePot : ClosedSet.Read<RiceJoin>(dto.RiceJoin, "riceJoin", checks)) switch
+        return join switch
         {
             RiceJoin.AfterDraining => new AfterDraining(),
             RiceJoin.InTheLiquor => new InTheLiquor(),
@@ -98,12 +101,18 @@ internal sealed class MannerMapper(KitchenState kitchen, Instant now, IReadOnlyL
             return new InItsOwnPot(new(cooker, first));
         }
 
+        return Pot(vesselId, pulses, first, checks) is { } pot ? new InItsOwnPot(pot) : null;
+    }
+
+    /// <summary>Another pot than the pulses', on another burner.</summary>
+    private CookVessel? Pot(string vesselId, Vessel? pulses, Burner? first, FieldFaults checks)
+    {
         var pot =
             kitchen.Find(vesselId) is { Cooker: null } own && own.Id != pulses?.Id
                 ? own
                 : checks.Refuse<Vessel>("dish.rice_pot", "riceVesselId");
         var burner = OtherThan(kitchen, beside, first) ?? checks.Refuse<Burner>("dish.one_burner", "riceVesselId");
-        return pot is null || burner is null ? null : new InItsOwnPot(new(pot, burner));
+        return pot is null || burner is null ? null : new(pot, burner);
     }
 
     /// <summary>A burner beside this one, and one that no other dish of the evening has where there is such a one.</summary>

@@ -218,6 +218,7 @@ public static class PlanSteps
             ),
             StepIds.RiceOut => Make("rice_out", m, new()),
             StepIds.Drained => Make("drained", m, new()),
+            StepIds.Poured => Make("poured", m, new(Place: VesselNames.Of(plan.Dish.How.Rice.Takes!.Vessel))),
             StepIds.Lifted => Make("lifted", m, Lifting(plan)),
             StepIds.PutBack => Make("put_back", m, Lifting(plan)),
             StepIds.RiceRested when plan.Dish.RiceVessel is { Above: true } => Make("rice_covered", m, new()),
@@ -345,7 +346,9 @@ public static class PlanSteps
 
     /// <summary>The rice goes in with the look that says yes, and does not wait for an hour.</summary>
     private static bool JoinsAtOnce(Plan plan) =>
-        plan.Cook.Actions.FirstOrDefault(a => a.StepId is StepIds.Drained or StepIds.Lifted or StepIds.Reheat or StepIds.SetLiquor)
+        plan.Cook.Actions.FirstOrDefault(a =>
+            a.StepId is StepIds.Drained or StepIds.Lifted or StepIds.Poured or StepIds.Reheat or StepIds.SetLiquor
+        )
             is { Trigger.NotBefore: null };
 
     private static StepDto Extra(Plan plan, MomentForecast m, string id, string kind)

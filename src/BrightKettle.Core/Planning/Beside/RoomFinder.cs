@@ -34,12 +34,12 @@ internal sealed class RoomFinder(Planner planner)
             from vessel in Pots(dish)
             from burner in dish.Burners.OrderByDescending(b => b.Id == dish.Burner.Id)
             from there in On(dish, vessel, burner)
-            where there.Vessel != dish.Vessel || there.Burner != dish.Burner || there.RiceVessel != dish.RiceVessel
+            where there.Vessel != dish.Vessel || there.Burner != dish.Burner || there.How.Rice.Takes != dish.How.Rice.Takes
             select there;
         return places
             .Take(MostPlaces)
             .Where(d => planner.Probe(d) is { Refusal: null, Plan: { } tried } && !tried.Clashes.Any(c => c.IsOfThings))
-            .Select(d => new Alternative("place", VesselId: d.Vessel.Id, BurnerId: d.Burner.Id, RiceVesselId: d.RiceVessel?.Vessel.Id));
+            .Select(d => new Alternative("place", VesselId: d.Vessel.Id, BurnerId: d.Burner.Id, RiceVesselId: d.How.Rice.Takes?.Vessel.Id));
     }
 
     /// <summary>This pot first, then those that come next in size.</summary>
@@ -56,12 +56,12 @@ internal sealed class RoomFinder(Planner planner)
     private static IEnumerable<Dish> On(Dish dish, Vessel vessel, Burner burner)
     {
         var there = dish with { Vessel = vessel, Burner = burner, OtherBurner = dish.Burners.FirstOrDefault(b => b.Id != burner.Id) };
-        return dish.RiceVessel is not { Above: false, Vessel.Cooker: null } apart ? [there]
+        return dish.How.Rice.Takes is not { Above: false, Vessel.Cooker: null } apart || dish.Rice is null ? [there]
             : there.OtherBurner is not { } other ? []
             : WayFinder
                 .RicePots(there)
                 .OrderByDescending(v => v.Id == apart.Vessel.Id)
-                .Select(v => there.With(new InItsOwnPot(apart with { Vessel = v, Burner = other })));
+                .Select(v => there.With(dish.How.Rice.In(apart with { Vessel = v, Burner = other })));
     }
 
     /// <summary>The nearest hour at which nothing is wanted twice, later before earlier.</summary>

@@ -16,6 +16,13 @@ public abstract record RiceCooking
     /// <summary>Where it is cooked by itself: a pot of its own or a bowl above the pulses; null where it joins them.</summary>
     public virtual CookVessel? Own => null;
 
+    /// <summary>A vessel beside the pulses' that it takes, whether it is cooked by itself there or in what comes over; null for
+    /// none.</summary>
+    public virtual CookVessel? Takes => Own;
+
+    /// <summary>The same in another pot than it takes.</summary>
+    internal virtual RiceCooking In(CookVessel pot) => this;
+
     /// <summary>The list of a dish whose pulses go first and wait for it.</summary>
     internal virtual WayList PulsesFirst => WayLists.PulsesAlone;
 
@@ -58,7 +65,7 @@ public abstract record RiceCooking
     /// <summary>Whether a pot takes the rice of a dish by itself, with room to bubble.</summary>
     internal static bool Holds(Vessel pot, Dish dish) => Bubbling(pot, dish) <= Room(pot);
 
-    private static double Bubbling(Vessel pot, Dish dish) =>
+    private protected static double Bubbling(Vessel pot, Dish dish) =>
         dish.RiceDry.Grams
         * (
             dish.Asked.Contains(AskedStage.Plenty) && pot is { IsBowl: false, Cooker: null }
@@ -66,7 +73,7 @@ public abstract record RiceCooking
                 : (1 + dish.Rice!.Absorbed.Typical) * Heap
         );
 
-    private static double Room(Vessel pot) => pot.Brim.Millilitres * Vessel.UsableShare;
+    private protected static double Room(Vessel pot) => pot.Brim.Millilitres * Vessel.UsableShare;
 
     /// <summary>Room that a gram of cooked rice takes with its bubbling water, mL (confidence C).</summary>
     private const double Heap = 1.35;
@@ -93,8 +100,28 @@ public sealed record AfterDraining : RiceCooking
 }
 
 /// <summary>Pulses are cooked through and lifted out; the rice is cooked in their liquor, and they go back on it for its rest.</summary>
-public sealed record InTheLiquor : RiceCooking
+/// <param name="Pot">The liquor is poured over into it, for the rice, and the pulses wait where they are; null: the rice takes their
+/// pot.</param>
+public sealed record InTheLiquor(CookVessel? Pot = null) : RiceCooking
 {
+    public override CookVessel? Takes => Pot;
+
+    internal override RiceCooking In(CookVessel pot) => new InTheLiquor(pot);
+
+    /// <summary>All of it ends in that pot.</summary>
+    internal override PlanRefusal? Obstacle(Dish dish, SolvedWay solved)
+    {
+        if (Pot is not { } pot)
+        {
+            return base.Obstacle(dish, solved);
+        }
+
+        var needed = Bubbling(pot.Vessel, dish) + (dish.PulseDry.Grams * (1 + dish.Pulse.Absorbed.Typical));
+        return needed <= Room(pot.Vessel)
+            ? null
+            : new(PlanRefusal.PotTooSmallForRice, "riceVesselId", new(NeededMillilitres: needed, UsableMillilitres: Room(pot.Vessel)), []);
+    }
+
     public override RiceJoin Join => RiceJoin.InTheLiquor;
 
     internal override WayList PulsesFirst => WayLists.RiceInLiquor;
@@ -114,6 +141,8 @@ public sealed record InItsOwnPot(CookVessel Pot) : RiceCooking
     internal const double PlentyShare = 6;
 
     public override CookVessel Own => Pot;
+
+    internal override RiceCooking In(CookVessel pot) => new InItsOwnPot(pot);
 
     /// <summary>A rice cooker's is not to be turned.</summary>
     internal override bool HasFlame => Pot.Vessel.Cooker is null;

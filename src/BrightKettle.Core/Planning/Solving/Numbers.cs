@@ -23,7 +23,10 @@ internal sealed record JoinLiquor : FreeNumber
 {
     public override double Tolerance => FewGrams;
 
-    public override double Miss(Tried tried) => tried.Dish.WantedLiquorGrams + Clings(tried) - tried.Run.FinalLiquor;
+    public override double Miss(Tried tried) => tried.Dish.WantedLiquorGrams + Clings(tried) - Served(tried);
+
+    /// <summary>Left in the vessel that goes to the table, g.</summary>
+    private static double Served(Tried tried) => tried.Run.Vessels[tried.Cook.VesselOf(tried.Cook.Actions[^1])].LiquorGrams;
 
     public override Way Moved(Tried tried, Way way) =>
         way with

@@ -10,7 +10,8 @@ export function questionOf(dish: Dish): string {
   return JSON.stringify({
     ...dish,
     riceVesselId,
-    riceJoin: null,
+    // The pot into which the liquid goes for the rice is asked for, like the rice's own.
+    riceJoin: riceVesselId && dish.riceJoin === 'in_the_liquor' ? dish.riceJoin : null,
     method: '',
     cookerId: '',
     soak: '',
@@ -100,7 +101,11 @@ export const isWayOf = (way: WayLine, dish: Dish): boolean =>
   way.soak === dish.soak &&
   (way.cookerId ?? null) === (dish.cookerId ?? null) &&
   (way.riceVesselId ?? null) === (dish.riceVesselId ?? null) &&
-  (!!way.riceVesselId || way.riceJoin === (dish.riceJoin ?? 'in_the_pot'));
+  joins(way) === joins(dish);
+
+/** How the rice comes to the pulses: in a pot of its own it does only where their liquid goes there. */
+const joins = ({ riceVesselId, riceJoin }: Pick<Dish, 'riceVesselId' | 'riceJoin'>) =>
+  riceVesselId && riceJoin !== 'in_the_liquor' ? 'in_the_pot' : (riceJoin ?? 'in_the_pot');
 
 /** What a way changes of the dish. */
 export const asDish = (way: WayLine): Partial<Dish> => ({

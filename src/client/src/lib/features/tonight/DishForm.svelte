@@ -278,7 +278,10 @@
     {extras}
     chosen={dish.extras ?? []}
     planned={tonight.plan?.measureOut.extras ?? []}
-    riceApart={!!dish.riceId && !!dish.riceVesselId && dish.riceVesselId !== 'bowl_above'}
+    riceApart={!!dish.riceId &&
+      !!dish.riceVesselId &&
+      dish.riceVesselId !== 'bowl_above' &&
+      dish.riceJoin !== 'in_the_liquor'}
     onchange={(chosen) => tonight.change({ extras: chosen })}
     error={tonight.problem?.errors?.find((e) => e.field.startsWith('extras'))?.detail ?? null}
   />

@@ -20,10 +20,19 @@
   );
   /** Pulses leave their liquid for the rice only in an open pot, and one kind of them. */
   const leaves = $derived((dish.method ?? 'open_pot') === 'open_pot' && !dish.others?.length);
+  /** Before the id of a pot into which the pulses' liquid is poured for the rice. */
+  const liquorIn = 'liquor:';
   const riceIn = (where: string) =>
     where === 'in_the_pot' || where === 'after_draining' || where === 'in_the_liquor'
       ? ({ riceJoin: where, riceVesselId: null } as const)
-      : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
+      : where.startsWith(liquorIn)
+        ? ({ riceJoin: 'in_the_liquor', riceVesselId: where.slice(liquorIn.length) } as const)
+        : ({ riceJoin: 'in_the_pot', riceVesselId: where } as const);
+  const riceWhere = $derived(
+    dish.riceVesselId
+      ? `${dish.riceJoin === 'in_the_liquor' ? liquorIn : ''}${dish.riceVesselId}`
+      : (dish.riceJoin ?? 'in_the_pot'),
+  );
   const stages: Stage[] = [
     'base',
     'season',
@@ -81,13 +90,16 @@
         <select
           id="rice-pot"
           class="select w-full text-[0.95rem]"
-          value={dish.riceVesselId ?? dish.riceJoin ?? 'in_the_pot'}
+          value={riceWhere}
           onchange={(e) => tonight.change(riceIn(e.currentTarget.value))}
         >
           <option value="in_the_pot">{say('form.rice.in_the_pot')}</option>
           {#if leaves}
             <option value="after_draining">{say('form.rice.after_draining')}</option>
             <option value="in_the_liquor">{say('form.rice.in_the_liquor')}</option>
+            {#each rested.filter((v) => !v.cooker) as v (v.id)}<option value={liquorIn + v.id}
+                >{say('form.rice.liquor_in', { pot: v.name })}</option
+              >{/each}
           {/if}
           {#if dish.method === 'pressure'}<option value="bowl_above">{say('form.rice.bowl_above')}</option
             >{/if}
