@@ -43,6 +43,8 @@ using var stopped = new CancellationTokenSource();
 using var interrupt = StopSignals.On(PosixSignal.SIGINT, stopped);
 using var terminate = StopSignals.On(PosixSignal.SIGTERM, stopped);
 
+// The build starts this program only to read the interface's description: it has no database then.
+var isDescribed = System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 var builder = WebApplication.CreateBuilder(args);
 var services = builder.Services;
 services.Configure<KettleOptions>(builder.Configuration.GetSection(KettleOptions.Section));
@@ -74,9 +76,7 @@ services.AddSingleton<StoveStateCache>();
 services.AddSingleton<KnownNeighbours>();
 services.AddScoped<IEveningNeighbours, EveningNeighbours>();
 services.AddScoped<DinnerLessons>();
-services.AddHostedService<LessonsCatchUp>();
 services.AddSingleton<DemoPast>();
-services.AddHostedService(s => s.GetRequiredService<DemoPast>());
 services.AddSingleton<StoveChangeNotifier>();
 services.AddSingleton<OpenStreams>();
 services.AddSingleton<PairingCode>();
@@ -89,7 +89,13 @@ services.AddSingleton<HouseUnits>();
 services.AddSingleton(s => new DataDirectory(s.GetRequiredService<IOptions<KettleOptions>>().Value.Data));
 services.AddSingleton<HouseholdCopies>();
 services.AddSingleton<HouseholdSwap>();
-services.AddHostedService<DailyCopies>();
+if (!isDescribed)
+{
+    services.AddHostedService<LessonsCatchUp>();
+    services.AddHostedService(s => s.GetRequiredService<DemoPast>());
+    services.AddHostedService<DailyCopies>();
+}
+
 services.AddSingleton<DurableConnection>();
 services.AddDbContext<KettleDb>(
     (s, o) => o.UseSqlite(s.GetRequiredService<DataDirectory>().ConnectionString).AddInterceptors(s.GetRequiredService<DurableConnection>())
@@ -124,6 +130,7 @@ PlanEndpoints.Map(app);
 WordsEndpoints.Map(app);
 PracticeEndpoints.Map(app);
 CookEndpoints.Map(app);
+CookTable.Map(app);
 StoveEndpoints.Map(app);
 LogEndpoints.Map(app);
 PairEndpoints.Map(app);
@@ -131,8 +138,7 @@ CopiesEndpoints.Map(app);
 ArchiveEndpoints.Map(app);
 SimulatedClock.Map(app);
 
-// The build starts this program only to read the interface's description: it has no database then.
-if (System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
+if (!isDescribed)
 {
     try
     {

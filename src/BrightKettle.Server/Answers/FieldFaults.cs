@@ -27,8 +27,9 @@ public sealed class FieldFaults
     }
 
     /// <summary>A name that people give: some letters, not too many, and nothing in it that cannot be shown.</summary>
+    /// <param name="lines">It may have several lines, as a note.</param>
     /// <returns>The text without blanks around it; empty with a fault.</returns>
-    public string Text(string? text, int longest, string field)
+    public string Text(string? text, int longest, string field, bool lines = false)
     {
         var trimmed = text?.Trim() ?? string.Empty;
         if (trimmed.Length == 0)
@@ -39,7 +40,7 @@ public sealed class FieldFaults
         {
             _faults.Add(new("request.too_long", field, null, longest));
         }
-        else if (!DisplayableText.Is(trimmed))
+        else if (!DisplayableText.Is(lines ? trimmed.ReplaceLineEndings(" ") : trimmed))
         {
             Add("request.letters", field);
         }

@@ -16,12 +16,13 @@ public static class PlanSteps
         return [.. ByAction(plan).Select(s => s.Step).Concat(InfusionSteps.Of(plan)).OrderBy(s => s.At).ThenBy(Rank)];
     }
 
-    /// <summary>Of the same minute: the lid comes after what goes under it, the table last.</summary>
+    /// <summary>Of the same minute: what goes to the rice comes after it, or before it into its boiling water; the lid comes after what goes
+    /// under it, the table last.</summary>
     private static int Rank(StepDto step) =>
         step switch
         {
-            { Kind: "rice_bowl" } or { Kind: "salt", Facts.Name: not null } => 1,
-            { Kind: "lock" or "lock_boiled" } => 2,
+            { Kind: "rice_bowl" } or { Kind: "salt", Facts.Name: not null } or { Kind: "extra_in", Facts.Place: not null } => 1,
+            { Kind: "lock" or "lock_boiled" or "rice_in" } => 2,
             { Kind: "table" } => 3,
             _ => 0,
         };
@@ -187,7 +188,11 @@ public static class PlanSteps
             StepIds.Salt when plan.Dish.RiceVessel is { } own && action.In == own.Vessel.Id => Make(
                 "salt",
                 m,
-                new(Grams: ((CookAction.AddSalt)action).Salt.Grams, Name: VesselNames.Of(own.Vessel))
+                new(
+                    Grams: ((CookAction.AddSalt)action).Salt.Grams,
+                    Name: VesselNames.Of(own.Vessel),
+                    Place: plan.Dish.Has(AskedStage.Plenty) ? "plenty" : null
+                )
             ),
             StepIds.Salt => Make(
                 "salt",

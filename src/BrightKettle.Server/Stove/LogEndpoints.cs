@@ -163,7 +163,7 @@ public static class LogEndpoints
 
         if (!string.IsNullOrWhiteSpace(said.Note))
         {
-            checks.Text(said.Note, LongestNote, "verdict.note");
+            checks.Text(said.Note, LongestNote, "verdict.note", lines: true);
         }
 
         if (checks.Any)

@@ -1,13 +1,14 @@
 <script lang="ts">
-  import { NotebookPen, Plus } from '@lucide/svelte';
+  import { NotebookPen, Plus, Sheet } from '@lucide/svelte';
   import { onMount, tick } from 'svelte';
-  import type { DinnerLine, Kitchen } from '../lib/api/client';
+  import { api, type DinnerLine, type Kitchen } from '../lib/api/client';
   import DinnerItem from '../lib/features/dinners/DinnerItem.svelte';
   import { say } from '../lib/messages/say';
   import { writeDraft } from '../lib/state/draft';
   import { again, grouped } from '../lib/state/groups';
   import { kept } from '../lib/state/kept.svelte';
   import { household } from '../lib/state/kitchen.svelte';
+  import { saveFile } from '../lib/ui/saveFile';
   import Notice from '../lib/ui/Notice.svelte';
   import { navigate } from '../router';
 
@@ -29,6 +30,14 @@
     if (!dinner) return;
     writeDraft(again(dinner.dish, kitchen.nowLocal));
     navigate('/');
+  }
+
+  async function table() {
+    const answer = await api.dinnerTable();
+    kept.problem = answer.ok ? null : answer.problem;
+    const file = 'dinners.csv';
+    if (answer.ok) saveFile(answer.value as unknown as Blob, file);
+    told = answer.ok ? say('dinners.table_saved', { file }) : '';
   }
 
   async function rename(line: DinnerLine, title: string) {
@@ -115,8 +124,15 @@
     {#if !kept.list.value.length && !kept.find.trim()}
       <p class="dish p-6 text-lg">{say('dinners.empty')}</p>
     {/if}
-    {#if kept.next}
-      <button class="btn btn-ghost" onclick={() => kept.more()}>{say('dinners.more')}</button>
-    {/if}
+    <span class="flex flex-wrap justify-center gap-2">
+      {#if kept.next}
+        <button class="btn btn-ghost" onclick={() => kept.more()}>{say('dinners.more')}</button>
+      {/if}
+      {#if kept.list.value.length}
+        <button class="btn btn-ghost" onclick={() => void table()}
+          ><Sheet size={17} /> {say('dinners.table')}</button
+        >
+      {/if}
+    </span>
   {/if}
 </div>

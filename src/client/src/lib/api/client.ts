@@ -189,6 +189,7 @@ export const api = {
   copies: () => answer(http.GET('/api/copies')),
   copyNow: () => answer(http.POST('/api/copies')),
   backTo: (day: string) => bare(http.POST('/api/copies/{day}/restore', { params: { path: { day } } })),
+  dinnerTable: () => answer(http.GET('/api/cooks.csv', { parseAs: 'blob' })),
   archive: () => answer(http.GET('/api/archive', { parseAs: 'blob' })),
   /** The file goes as it is: the server reads every byte of it. */
   bringBack: (file: Blob) =>
