@@ -225,6 +225,13 @@ public sealed class StageTests
             Rice = null,
             Style = Style.Dry,
         };
+        yield return Dish("black_eyed_pea", 200, "long_white", 250, SoakChoice.Overnight, Style.Moist)
+            .With(new InTheLiquor(new(Pot(26, 6), Burner())));
+        yield return Dish("chickpea", 200, "long_white", 250, SoakChoice.Overnight, Style.Saucy)
+            .With(new InItsOwnPot(new(Pot(23, 4), Burner()))) with
+        {
+            Asked = [AskedStage.Plenty],
+        };
         yield return beans.With(new Warmed(CookedFrom.Fridge));
         yield return Dish("lentil_red_split", 200, "brown_long", 250, style: Style.Moist);
         yield return Dish("chickpea", 200, "instant_precooked", 250, SoakChoice.Overnight, Style.Moist);
