@@ -75,34 +75,63 @@ public sealed class StoveCardsTests
         });
     }
 
+    /// <summary>A cooker that the kitchen has from now on.</summary>
+    /// <returns>Its id.</returns>
+    private static string Added(Kitchen k, string name, double diameterCentimetres, double brimMillilitres, string cooker)
+    {
+        k.Http.PostAsJsonAsync(
+                "/api/kitchen/vessels",
+                new
+                {
+                    name,
+                    diameterCentimetres,
+                    brimMillilitres,
+                    cooker,
+                }
+            )
+            .GetAwaiter()
+            .GetResult()
+            .EnsureSuccessStatusCode();
+        return k
+            .Http.GetFromJsonAsync<JsonElement>("/api/kitchen")
+            .GetAwaiter()
+            .GetResult()
+            .GetProperty("vessels")
+            .EnumerateArray()
+            .First(v => v.GetProperty("name").GetString() == name)
+            .GetProperty("id")
+            .GetString()!;
+    }
+
+    /// <summary>A rice cooker is switched on, asked for its click, and left on warm.</summary>
+    [Fact]
+    public void A_rice_cooker_is_asked_whether_it_went_over_to_warm()
+    {
+        using var kitchen = new Kitchen(390, 844);
+        kitchen.Run(k =>
+        {
+            var drum = Added(k, "Rice drum", 19, 2500, "rice");
+            var scene = StoveScene.Of(k, "Quay chickpeas", Dish("chickpea", "overnight", riceId: "long_white", riceVesselId: drum));
+            scene.Walk(k, m => Event(m) == "switches_over");
+            k.Open($"/stove/{scene.Id}");
+            k.Until(_ => k.Driver.FindElement(By.TagName("main")).Text.Contains("goes over to warm", StringComparison.Ordinal));
+            k.PressFirstLine("It is on warm", begins: true);
+            k.Until(_ => k.Driver.FindElement(By.TagName("main")).Text.Contains("Fluff the rice", StringComparison.Ordinal));
+            Assert.Contains(
+                "It is on warm",
+                k.Find(By.XPath("//details[contains(.,'What was told')]")).GetAttribute("textContent")!,
+                StringComparison.OrdinalIgnoreCase
+            );
+        });
+    }
+
     [Fact]
     public void Whistles_are_tapped_one_by_one_and_a_look_under_the_lid_is_priced_and_taken()
     {
         using var kitchen = new Kitchen(390, 844);
         kitchen.Run(k =>
         {
-            var http = k.Http;
-            http.PostAsJsonAsync(
-                    "/api/kitchen/vessels",
-                    new
-                    {
-                        name = "Hill cooker",
-                        diameterCentimetres = 22,
-                        brimMillilitres = 6000,
-                        cooker = "weight",
-                    }
-                )
-                .GetAwaiter()
-                .GetResult()
-                .EnsureSuccessStatusCode();
-            var id = http.GetFromJsonAsync<JsonElement>("/api/kitchen")
-                .GetAwaiter()
-                .GetResult()
-                .GetProperty("vessels")
-                .EnumerateArray()
-                .First(v => v.GetProperty("cooker").GetString() == "weight")
-                .GetProperty("id")
-                .GetString();
+            var id = Added(k, "Hill cooker", 22, 6000, "weight");
             var scene = StoveScene.Of(k, "Orchard borlotti", Dish("borlotti", "overnight", "pressure", id));
             scene.Walk(k, m => Event(m) == "whistle");
             k.Open($"/stove/{scene.Id}");

@@ -85,6 +85,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
         var plain = PlainText.Of(line);
         var parts = Settled(_grammar.Read(plain), plain);
         BareHour(parts, plain);
+        RiceCooker(parts, plain);
         var dish = parts.OfType<LinePart.Dish>().FirstOrDefault();
         var named = new LineNames(line, parts, dish, catalogue).Settled();
         string? Said(string of) => parts.OfType<LinePart.Said>().LastOrDefault(s => s.Of == of)?.Means;
@@ -112,6 +113,7 @@ public sealed class DishLine(PulseCatalogue catalogue)
             .Where(s => s.Of == "stage")
             .Select(s => Word<AskedStage>(s.Means)!.Value)
             .Concat(riceIs.Contains(Quality.Toasted) ? [AskedStage.Toast] : [])
+            .Concat(riceIs.Contains(Quality.Drained) ? [AskedStage.Plenty] : [])
             .Distinct()
             .ToList();
         // Rice that is drained is drained of its own water.
@@ -188,6 +190,36 @@ public sealed class DishLine(PulseCatalogue catalogue)
                 bare.Count <= 12 && !parts.Exists(p => p is LinePart.Time or LinePart.FromNow)
                     ? new LinePart.Time(bare.Start, bare.Length, new LocalTime(bare.Count == 12 ? 12 : bare.Count + 12, 0))
                     : new LinePart.Unread(bare.Start, bare.Length, line.Substring(bare.Start, bare.Length));
+        }
+    }
+
+    /// <summary>"Jasmine rice cooker", "rice from the cooker", and "dal, rice in the cooker": the rice's, and no pulse is locked in.</summary>
+    private static void RiceCooker(List<LinePart> parts, string line)
+    {
+        for (var i = 1; i < parts.Count; i++)
+        {
+            if (
+                parts[i] is not LinePart.Said { Of: "method", Means: "pressure" } cooker
+                || line.Substring(cooker.Start, cooker.Length) is not ("cooker" or "in the cooker" or "from the cooker")
+                || parts[i - 1] is not LinePart.Named { Kind: "rice" } rice
+            )
+            {
+                continue;
+            }
+
+            var between = line[(rice.Start + rice.Length)..(cooker.Start + cooker.Length - "cooker".Length)].Trim();
+            var clause = line.LastIndexOfAny(Marks, rice.Start);
+            var alone = !parts.Exists(p =>
+                p is LinePart.Named { Kind: "pulse" } or LinePart.Dish && p.Start > clause && p.Start < rice.Start
+            );
+            if (
+                between.Length == 0
+                || between.StartsWith("from ", StringComparison.Ordinal)
+                || (between.StartsWith("in ", StringComparison.Ordinal) && clause >= 0 && alone)
+            )
+            {
+                parts[i] = new LinePart.Said(cooker.Start, cooker.Length, "rice", "beside");
+            }
         }
     }
 

@@ -85,31 +85,54 @@ public static class CookTable
     }
 
     /// <summary>One dinner; null for what is not known of it.</summary>
-    private sealed record Line(
-        Guid Id,
-        string Title,
-        string? Pulse,
-        double? PulseGrams,
-        string? Rice,
-        double? RiceGrams,
-        int? People,
-        string? Method,
-        string? Soak,
-        string? Style,
-        string TableWanted,
-        string? TableEarly,
-        string? TableLate,
-        double? ChanceWithLooks,
-        string? Started,
-        string? Finished,
-        string? PulsesWere,
-        string? RiceWas,
-        string? SaltWas,
-        string? SauceWas,
-        bool? Again,
-        string? Note,
-        bool Teaches
-    );
+    private sealed record Line
+    {
+        public required Guid Id { get; init; }
+
+        public required string Title { get; init; }
+
+        public string? Pulse { get; init; }
+
+        public double? PulseGrams { get; init; }
+
+        public string? Rice { get; init; }
+
+        public double? RiceGrams { get; init; }
+
+        public int? People { get; init; }
+
+        public string? Method { get; init; }
+
+        public string? Soak { get; init; }
+
+        public string? Style { get; init; }
+
+        public required string TableWanted { get; init; }
+
+        public string? TableEarly { get; init; }
+
+        public string? TableLate { get; init; }
+
+        public double? ChanceWithLooks { get; init; }
+
+        public string? Started { get; init; }
+
+        public string? Finished { get; init; }
+
+        public string? PulsesWere { get; init; }
+
+        public string? RiceWas { get; init; }
+
+        public string? SaltWas { get; init; }
+
+        public string? SauceWas { get; init; }
+
+        public bool? Again { get; init; }
+
+        public string? Note { get; init; }
+
+        public bool Teaches { get; init; }
+    }
 
     private static Line Read(CookRow row, string? judged, DateTimeZone zone)
     {
@@ -119,31 +142,15 @@ public static class CookTable
                 .InZone(zone)
                 .ToDateTimeOffset()
                 .ToString("yyyy-MM-dd'T'HH:mm:sszzz", CultureInfo.InvariantCulture);
-        var line = new Line(
-            row.Id,
-            row.Title,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            Said(row.ServeAt),
-            null,
-            null,
-            null,
-            row.StartedAt is { } started ? Said(started) : null,
-            row.FinishedAt is { } finished ? Said(finished) : null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            null,
-            !row.LeftOut
-        );
+        var line = new Line
+        {
+            Id = row.Id,
+            Title = row.Title,
+            TableWanted = Said(row.ServeAt),
+            Started = row.StartedAt is { } started ? Said(started) : null,
+            Finished = row.FinishedAt is { } finished ? Said(finished) : null,
+            Teaches = !row.LeftOut,
+        };
         if (Read(() => DinnerForm.Read(row.Payload)) is { Dish: not null, Summary: not null } form)
         {
             var (dish, summary) = (form.Dish, form.Summary);

@@ -77,7 +77,8 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
             case "pulse" when named.Is.Count > 0 && dish.CookedFrom is { } from && dish.Method == ClosedSet.Word(Method.Cooked):
                 yield return Said.LineCooked(from);
                 break;
-            case "rice" when dish.RiceState is { } rice && named.Is.Any(q => q is not (Quality.Toasted or Quality.Apart)):
+            case "rice"
+                when dish.RiceState is { } rice && named.Is.Any(q => q is not (Quality.Toasted or Quality.Apart or Quality.Drained)):
                 yield return Said.Say($"rice_state.{rice}");
                 break;
             case "extra" when dish.Extras?.Any(x => x.ExtraId == named.Ids[0] && x.Frozen == true) == true:
@@ -88,6 +89,11 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
         if (named.Is.Contains(Quality.Toasted))
         {
             yield return Said.LineToasted();
+        }
+
+        if (named.Is.Contains(Quality.Drained))
+        {
+            yield return Said.Say("stage.plenty");
         }
 
         if (named.Is.Contains(Quality.Apart))

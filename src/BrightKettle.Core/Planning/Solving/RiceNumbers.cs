@@ -103,7 +103,7 @@ internal sealed record RiceCookerWater : FreeNumber
     public override Way Moved(Tried tried, Way way)
     {
         var minutes = Damped * Miss(tried) / OwnPotMinutes.PerMinute(tried.Dish);
-        var steam = tried.Cook.Kitchen.Vessel.Cooker!.High.Watts * 60 / HeatOfSteam;
+        var steam = tried.Cook.Kitchen.Vessel.Cooker!.High.Watts * 60 / WaySolver.HeatOfSteam;
         return way with
         {
             OwnPot = way.OwnPot! with
@@ -112,9 +112,6 @@ internal sealed record RiceCookerWater : FreeNumber
             },
         };
     }
-
-    /// <summary>J/g.</summary>
-    private const double HeatOfSteam = 2257;
 }
 
 /// <summary>The same pot's minutes on the flame after that, so that its lowest grains brown and none blackens.</summary>

@@ -26,7 +26,7 @@ internal sealed partial class WaySolver(Simulator simulator, Dish dish)
     private const double PressureWaterShare = 2.2;
 
     /// <summary>J/g, for a first guess at the water that a hard boil takes.</summary>
-    private const double HeatOfSteam = 2257;
+    internal const double HeatOfSteam = 2257;
 
     /// <summary>A rough forecast that misses by more than this will not be mended by an exact one.</summary>
     private const double HopelessBy = 8;

@@ -21,6 +21,9 @@ public static class Quality
 
     /// <summary>In a pot of its own.</summary>
     public const string Apart = "apart";
+
+    /// <summary>Rice in plenty of water, of which the rest is poured off.</summary>
+    public const string Drained = "drained";
 }
 
 /// <content>Frozen peas, peas from the freezer, cooked black beans, 400 g leftover rice, basmati beside.</content>
@@ -48,6 +51,19 @@ internal abstract partial class SpokenGrammar
         }
 
         next += named.Length;
+        // One after the other: in lots of water, drained.
+        while (BehindAt(t, next, named.Name) is var (also, behind))
+        {
+            found.Add(also);
+            next = behind;
+        }
+
+        return new(named.Name, found, next - at);
+    }
+
+    /// <summary>A word behind a name that says how it comes, and where it ends.</summary>
+    private (string Quality, int Next)? BehindAt(IReadOnlyList<Token<LineToken>> t, int next, SpokenName name)
+    {
         var behind = next;
         while (behind < t.Count && Is(t, behind, ",", "are", "is"))
         {
@@ -55,23 +71,23 @@ internal abstract partial class SpokenGrammar
         }
 
         // "In the fridge soaking" says more than "in the fridge"; before a name it is rather that one's.
-        if (
+        return
             Words.Behind.At(t, behind) is var (also, words)
-            && Fits(also, named.Name)
+            && Fits(also, name)
             && !(Words.Words.At(t, behind) is var (_, longer) && longer > words)
             && !(behind > next && Name(t, behind + words) is not null)
-        )
-        {
-            found.Add(also);
-            next = behind + words;
-        }
-
-        return new(named.Name, found, next - at);
+            ? (also, behind + words)
+            : null;
     }
 
-    /// <summary>A pulse that nobody sells green does not come fresh: the word stands unread.</summary>
+    /// <summary>A pulse that nobody sells green does not come fresh, and what is drained is not all of it rice: the word stands unread.</summary>
     private bool Fits(string quality, SpokenName name) =>
-        quality != Quality.Green || name.Kind != "pulse" || name.Ids.Any(Words.SoldGreen.Contains);
+        quality switch
+        {
+            Quality.Green => name.Kind != "pulse" || name.Ids.Any(Words.SoldGreen.Contains),
+            Quality.Drained => name.Kind == "rice",
+            _ => true,
+        };
 
     /// <summary>"Perfectly cooked lentils" are how they shall be, "cooked lentils" how they come.</summary>
     private bool Comes(IReadOnlyList<Token<LineToken>> t, int at, string quality) =>
