@@ -33,3 +33,10 @@ public enum AskedStage
     /// <summary>From the cooker over into the pot, once they are soft: it is wider, or goes to the table.</summary>
     Move,
 }
+
+/// <summary>What stages want of the kitchen.</summary>
+public static class AskedStages
+{
+    /// <summary>The rice wants a flame that can be turned, and no rice cooker.</summary>
+    public static bool WantsFlame(this AskedStage stage) => stage is AskedStage.Plenty or AskedStage.Crust or AskedStage.Toast;
+}

@@ -155,7 +155,7 @@ public sealed class WayFinder(Planner planner, PulseCatalogue catalogue)
 
     /// <summary>Rice cookers that take the rice, which want no burner; none where the rice wants a pot.</summary>
     private static IEnumerable<Vessel> RiceCookers(Dish dish) =>
-        dish.Asked.Any(s => s is AskedStage.Plenty or AskedStage.Crust or AskedStage.Toast)
+        dish.Asked.Any(s => s.WantsFlame())
             ? []
             : Kitchen(dish).Where(v => v.Cooker is { IsForRice: true } && RiceCooking.Holds(v, dish)).OrderBy(v => v.Brim.Millilitres);
 

@@ -183,7 +183,7 @@ public sealed class LineMapper(PulseCatalogue catalogue, KitchenState kitchen, I
             ? dish with
             {
                 RiceVesselId =
-                    kitchen.RiceCooker is { } cooker && !wish.Stages.Any(s => s is AskedStage.Plenty or AskedStage.Crust)
+                    kitchen.RiceCooker is { } cooker && !wish.Stages.Any(s => s.WantsFlame())
                         ? cooker.Id
                         : kitchen.Vessels.Where(v => v.Cooker is null && v.Id != dish.VesselId).MaxBy(v => v.Brim.Millilitres)?.Id,
             }

@@ -40,6 +40,9 @@ public sealed class LiquorInAnotherPotTests(ITestOutputHelper output)
         Assert.DoesNotContain(plan.Gates, g => g.Blocks);
         Assert.InRange(plan.MinuteOfDay(StepIds.Table), (19 * 60) - 3, (19 * 60) + 3);
         plan.WalkToTheTable();
+        // Drained rice was asked for and has no place here: it asks for no larger pot.
+        var wished = Planned(dish.With(new InTheLiquor(new(Pot(24, 2.6), Burner()))) with { Asked = [AskedStage.Plenty] });
+        Assert.Equal([AskedStage.Plenty], wished.LeftOut);
         // It must hold all of it.
         var small = dish.With(new InTheLiquor(new(Pot(18, 1.5), Burner())));
         Assert.Equal(PlanRefusal.PotTooSmallForRice, Assert.IsType<PlanAnswer.Refused>(Plans.Plan(small)).Refusal.Code);

@@ -65,13 +65,13 @@ public abstract record RiceCooking
     /// <summary>Whether a pot takes the rice of a dish by itself, with room to bubble.</summary>
     internal static bool Holds(Vessel pot, Dish dish) => Bubbling(pot, dish) <= Room(pot);
 
-    private protected static double Bubbling(Vessel pot, Dish dish) =>
-        dish.RiceDry.Grams
-        * (
-            dish.Asked.Contains(AskedStage.Plenty) && pot is { IsBowl: false, Cooker: null }
-                ? 1 + InItsOwnPot.PlentyShare
-                : (1 + dish.Rice!.Absorbed.Typical) * Heap
-        );
+    private static double Bubbling(Vessel pot, Dish dish) =>
+        dish.Asked.Contains(AskedStage.Plenty) && pot is { IsBowl: false, Cooker: null }
+            ? dish.RiceDry.Grams * (1 + InItsOwnPot.PlentyShare)
+            : Heaped(dish);
+
+    /// <summary>Its rice, with the water that bubbles in it, mL.</summary>
+    private protected static double Heaped(Dish dish) => dish.RiceDry.Grams * (1 + dish.Rice!.Absorbed.Typical) * Heap;
 
     private protected static double Room(Vessel pot) => pot.Brim.Millilitres * Vessel.UsableShare;
 
@@ -116,7 +116,7 @@ public sealed record InTheLiquor(CookVessel? Pot = null) : RiceCooking
             return base.Obstacle(dish, solved);
         }
 
-        var needed = Bubbling(pot.Vessel, dish) + (dish.PulseDry.Grams * (1 + dish.Pulse.Absorbed.Typical));
+        var needed = Heaped(dish) + (dish.PulseDry.Grams * (1 + dish.Pulse.Absorbed.Typical));
         return needed <= Room(pot.Vessel)
             ? null
             : new(PlanRefusal.PotTooSmallForRice, "riceVesselId", new(NeededMillilitres: needed, UsableMillilitres: Room(pot.Vessel)), []);
