@@ -182,7 +182,7 @@ public class WordsApiTests(DemoServer server) : IClassFixture<DemoServer>
     [InlineData("navy beans with basmati, rest under a towel, tomorrow 19:00", "towel", "rest the rice under a cloth")]
     [InlineData("yellow split peas, rice beside, folded in, tomorrow 19:00", "fold", "fold the rice in")]
     [InlineData("black beans with onion fried in the pot, tomorrow 19:00", "base", "fry the base in the pot first")]
-    [InlineData("chickpeas saucy, basmati in plenty of water, tomorrow 19:00", "plenty", "boil the rice in plenty of water and drain it")]
+    [InlineData("chickpeas saucy, basmati in plenty of water, tomorrow 19:00", "plenty", "basmati, boiled in plenty of water, drained")]
     public async Task A_line_asks_for_stages(string line, string stage, string chip)
     {
         var answer = await Get<LineAnswerDto>("/api/line", new LineRequest(line, KettleServer.Dish()));

@@ -93,7 +93,7 @@ internal sealed class LineParts(PulseCatalogue catalogue, KitchenState kitchen, 
 
         if (named.Is.Contains(Quality.Drained))
         {
-            yield return Said.Say("stage.plenty");
+            yield return Said.LineDrained();
         }
 
         if (named.Is.Contains(Quality.Apart))
