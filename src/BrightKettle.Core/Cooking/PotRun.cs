@@ -94,4 +94,25 @@ public sealed record PotRun(
     /// <summary>Seconds at which the nth event of this kind came, or null.</summary>
     public double? Nth(PotEvent what, int n = 1) =>
         Happenings.Where(h => h.What == what).Skip(n - 1).Select(h => (double?)h.Seconds).FirstOrDefault();
+
+    /// <summary>Of one ingredient, between the samples of a sampled run; 0 before the first.</summary>
+    /// <param name="seconds">Since the cook starts.</param>
+    public double DonenessAt(int ingredient, double seconds)
+    {
+        var next = Samples.Count(s => s.Seconds <= seconds);
+        if (next == 0)
+        {
+            return 0;
+        }
+
+        var from = Samples[next - 1];
+        if (next == Samples.Count)
+        {
+            return from.Doneness[ingredient];
+        }
+
+        var to = Samples[next];
+        var share = (seconds - from.Seconds) / (to.Seconds - from.Seconds);
+        return from.Doneness[ingredient] + (share * (to.Doneness[ingredient] - from.Doneness[ingredient]));
+    }
 }

@@ -93,7 +93,7 @@ public sealed class HiddenPot(Simulator simulator)
                     continue;
                 }
 
-                var felt = DonenessAt(run, at, seconds) + (Hand.Spread * SplitMix.Of(seed, action, k, at, 2).Normal());
+                var felt = run.DonenessAt(at, seconds) + (Hand.Spread * SplitMix.Of(seed, action, k, at, 2).Normal());
                 // What was acted on was felt so; where one thing alone is looked for, what was not was felt to be not there.
                 felt =
                     k == 0 ? Math.Max(felt, doneness)
@@ -102,24 +102,5 @@ public sealed class HiddenPot(Simulator simulator)
                 yield return (seconds, id, Doneness.Felt(felt, pulse.Pulse.FallsApartAt));
             }
         }
-    }
-
-    private static double DonenessAt(PotRun run, int ingredient, double seconds)
-    {
-        var next = run.Samples.Count(s => s.Seconds <= seconds);
-        if (next == 0)
-        {
-            return 0;
-        }
-
-        var from = run.Samples[next - 1];
-        if (next == run.Samples.Count)
-        {
-            return from.Doneness[ingredient];
-        }
-
-        var to = run.Samples[next];
-        var share = (seconds - from.Seconds) / (to.Seconds - from.Seconds);
-        return from.Doneness[ingredient] + (share * (to.Doneness[ingredient] - from.Doneness[ingredient]));
     }
 }

@@ -292,7 +292,7 @@ public sealed partial class EveningState
             when = when with { Delay = null };
         }
 
-        if (when.Look is { } look && LastLook(look.IngredientId, since) is { } looked)
+        if (when.Look is { } look && LastLook(look.IngredientId, since) is { At: var looked })
         {
             notBefore = Instant.Max(notBefore, looked + look.Again);
         }
@@ -349,7 +349,8 @@ public sealed partial class EveningState
 
     private bool IsIn(string? vesselId, string lane) => (vesselId ?? Cook.Kitchen.Vessel.Id) == lane;
 
-    private Instant? LastLook(string ingredientId, Instant? since) =>
+    /// <summary>The last answer to a look at something; null where there was none since.</summary>
+    internal Observation? LastLook(string ingredientId, Instant? since) =>
         _seen
             .Where(o =>
                 o switch
@@ -360,8 +361,7 @@ public sealed partial class EveningState
                 }
             )
             .Where(o => since is null || o.At > since)
-            .Select(o => (Instant?)o.At)
-            .Max();
+            .MaxBy(o => o.At);
 
     private void Take(Entry entry, int order)
     {

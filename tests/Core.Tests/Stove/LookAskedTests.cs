@@ -1,0 +1,89 @@
+using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning;
+using BrightKettle.Core.Stove;
+using NodaTime;
+using Xunit;
+
+namespace BrightKettle.Core.Tests.Stove;
+
+public sealed class LookAskedTests
+{
+    private static readonly Plan Plan = Kitchens.Planned(Kitchens.Dish("chickpea", 300, null, 0, SoakChoice.Overnight));
+
+    /// <summary>Everything up to the look at its first minute, with these answers each a little later than the last.</summary>
+    private static EveningForecast At(Instant now, params Observation[] answers) =>
+        Evenings.Eye.Forecast(
+            Evenings.Begin(Plan, [.. Evenings.AsPlanned(Plan, Evenings.At(Plan, StepIds.Ready)), .. answers.Select(Evenings.Saw)]),
+            now,
+            Plan.Dish.Targets,
+            10
+        );
+
+    private static Moment Looks(EveningForecast ahead) => ahead.Evening.Pending.First(m => m.Has(StepIds.Ready));
+
+    private static Instant Ready => Evenings.At(Plan, StepIds.Ready);
+
+    [Fact]
+    public void No_chalk_in_five_long_before_the_time_is_not_yet_soft_and_at_its_time_it_is()
+    {
+        var early = Ready - Evenings.Min(35);
+        var ahead = At(early, new Observation.ChalkyOf(early, Way.PulseId, 0, 5));
+        Assert.Equal(false, LookAsked.IsFound(ahead, Looks(ahead)));
+        ahead = At(Ready, new Observation.ChalkyOf(Ready, Way.PulseId, 0, 5));
+        Assert.Equal(true, LookAsked.IsFound(ahead, Looks(ahead)));
+    }
+
+    [Fact]
+    public void A_hand_that_names_more_than_was_asked_for_is_believed()
+    {
+        var early = Ready - Evenings.Min(20);
+        var ahead = At(early, new Observation.FeltAs(early, Way.PulseId, FeltState.FallingApart));
+        Assert.Equal(true, LookAsked.IsFound(ahead, Looks(ahead)));
+        ahead = At(early, new Observation.FeltAs(early, Way.PulseId, FeltState.ChalkyMiddle));
+        Assert.Equal(false, LookAsked.IsFound(ahead, Looks(ahead)));
+    }
+
+    [Fact]
+    public void A_hand_that_has_not_found_it_is_believed_whatever_was_forecast()
+    {
+        var ahead = At(Ready, new Observation.FeltAs(Ready, Way.PulseId, FeltState.NearlyASpeck));
+        Assert.Equal(false, LookAsked.IsFound(ahead, Looks(ahead)));
+        ahead = At(Ready, new Observation.ChalkyOf(Ready, Way.PulseId, 2, 5));
+        Assert.Equal(false, LookAsked.IsFound(ahead, Looks(ahead)));
+    }
+
+    [Fact]
+    public void Nothing_is_found_before_it_was_looked_at_and_after_a_while_it_is_asked_again()
+    {
+        var ahead = At(Ready);
+        Assert.Null(LookAsked.IsFound(ahead, Looks(ahead)));
+        var early = Ready - Evenings.Min(30);
+        var look = Looks(ahead).Trigger.Look!;
+        ahead = At(early + look.Again, new Observation.FeltAs(early, Way.PulseId, FeltState.ChalkyMiddle));
+        Assert.Null(LookAsked.IsFound(ahead, Looks(ahead)));
+    }
+
+    [Fact]
+    public void At_the_last_look_both_are_asked_for_one_after_the_other()
+    {
+        var plan = Kitchens.Planned(Kitchens.Dish("lentil_brown", 200, "long_white", 300, SoakChoice.None));
+        var off = Evenings.At(plan, StepIds.HeatOff);
+        EveningForecast With(params Observation[] answers) =>
+            Evenings.Eye.Forecast(
+                Evenings.Begin(plan, [.. Evenings.AsPlanned(plan, off), .. answers.Select(Evenings.Saw)]),
+                off + Evenings.Min(1),
+                plan.Dish.Targets,
+                10
+            );
+
+        var rice = new Observation.FeltAs(off + Evenings.Min(0.5), Way.RiceId, FeltState.Soft);
+        var before = With();
+        var moment = before.Evening.Pending.First(m => m.Has(StepIds.HeatOff));
+        Assert.Equal(Way.RiceId, LookAsked.Now(before, moment).IngredientId);
+        var half = With(rice);
+        Assert.Null(LookAsked.IsFound(half, moment));
+        Assert.Equal(Way.PulseId, LookAsked.Now(half, moment).IngredientId);
+        var both = With(rice, new Observation.FeltAs(off + Evenings.Min(0.6), Way.PulseId, FeltState.Soft));
+        Assert.Equal(true, LookAsked.IsFound(both, moment));
+    }
+}
