@@ -154,7 +154,6 @@ public sealed class AdvicePlayer(Simulator simulator)
             }
 
             var when = ahead.Cook.Actions[first].Trigger;
-            var marks = ahead.Evening.ActionsDone().Select(d => d.Action.StepId);
             if (when.AfterStep is { } step && _evening.Moments.Any(m => m.Moment.Has(step) && m.State == MomentState.Waiting))
             {
                 return null;
