@@ -219,11 +219,12 @@ public sealed class AdvicePlayer(Simulator simulator)
             do
             {
                 seen = _player._eye.Forecast(_evening, _now, _plan.Dish.Targets, Pots);
-                found = LookAsked.IsFound(seen, moment);
+                var (asked, judged) = LookAsked.Judge(seen, moment)!.Value;
+                found = judged;
                 if (found is null)
                 {
                     _now += Halving;
-                    Answer(LookAsked.Now(seen, moment));
+                    Answer(asked);
                 }
             } while (found is null);
 

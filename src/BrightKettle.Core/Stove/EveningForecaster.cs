@@ -31,8 +31,24 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
     {
         ArgumentNullException.ThrowIfNull(evening);
         var traits = Estimate(evening, now);
-        return Ahead(evening, evening.AsOf(now, out var pending), pending, traits, now, targets, pots);
+        var asOf = evening.AsOf(now, out var pending);
+        var ahead = Ahead(evening, asOf, pending, traits, now, targets, pots);
+        var found = evening.Pending.GroupBy(m => m.Lane).Select(g => g.First()).Where(m => LookAsked.IsFound(ahead, m) == true).ToList();
+        return found.Count == 0 ? ahead : Ahead(evening, GoingOn(asOf, pending, found, now), pending, traits, now, targets, pots);
     }
+
+    /// <summary>What was found far enough is looked at no more: it goes on now.</summary>
+    private static Cook GoingOn(Cook cook, IReadOnlyList<Moment?> pending, List<Moment> found, Instant now) =>
+        cook with
+        {
+            Actions =
+            [
+                .. cook.Actions.Select(
+                    (a, i) =>
+                        a.Trigger.Look is not null && found.Exists(m => m.Id == pending[i]?.Id) ? a with { Trigger = Trigger.At(now) } : a
+                ),
+            ],
+        };
 
     /// <summary>What was learned by now.</summary>
     public TraitEstimate Estimate(EveningState evening, Instant now)

@@ -292,9 +292,9 @@ public sealed partial class EveningState
             when = when with { Delay = null };
         }
 
-        if (when.Look is { } look && LastLook(look.IngredientId, since) is { At: var looked })
+        if (when.Look is { } look && LookAsked.AgainFrom(this, moment.Lane, look) is { } again)
         {
-            notBefore = Instant.Max(notBefore, looked + look.Again);
+            notBefore = Instant.Max(notBefore, again);
         }
 
         return when with

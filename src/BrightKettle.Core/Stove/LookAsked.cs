@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using NodaTime;
 
 namespace BrightKettle.Core.Stove;
 
@@ -50,13 +51,61 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
         );
     }
 
-    /// <summary>What is to be asked now of a moment that waits for a look: the first thing of it that was not answered at this look. The
-    /// first of all where all were.</summary>
-    public static LookAsked Now(EveningForecast ahead, Moment moment) =>
-        Open(ahead, moment) ?? All(ahead.Evening.Cook, moment.Trigger.Look!).First();
+    /// <summary>How a look stands, by all that was told of this pot and not by the last answer alone: five seeds show no chalk long before the
+    /// pot is soft.</summary>
+    /// <param name="moment">The first of its lane.</param>
+    /// <returns>Whether it is found, and of what it hangs: while something is to be asked (null) that, in its order; when it is not far enough
+    /// what is short; else the first. Null for a moment without a look.</returns>
+    public static (LookAsked Of, bool? Found)? Judge(EveningForecast ahead, Moment moment)
+    {
+        ArgumentNullException.ThrowIfNull(ahead);
+        ArgumentNullException.ThrowIfNull(moment);
+        if (moment.Trigger.Look is not { } look)
+        {
+            return null;
+        }
 
-    private static LookAsked? Open(EveningForecast ahead, Moment moment) =>
-        All(ahead.Evening.Cook, moment.Trigger.Look!).FirstOrDefault(a => Answered(ahead, moment, a) is null);
+        var all = All(ahead.Evening.Cook, look).ToList();
+        foreach (var asked in all)
+        {
+            if (Answered(ahead, moment, asked) is not { } answer)
+            {
+                return (asked, null);
+            }
+
+            if (!asked.IsNamedBy(answer) || !asked.IsBelieved(ahead, answer))
+            {
+                return (asked, false);
+            }
+        }
+
+        return (all[0], true);
+    }
+
+    /// <summary>Whether what a moment looks for is found: <see cref="Judge"/>.</summary>
+    public static bool? IsFound(EveningForecast ahead, Moment moment) => Judge(ahead, moment)?.Found;
+
+    /// <summary>When somebody looks again: so long after an answer that is short, and after all were given. Null while something is to be
+    /// asked at this look.</summary>
+    internal static Instant? AgainFrom(EveningState evening, string lane, Look look)
+    {
+        Instant? again = null;
+        foreach (var asked in All(evening.Cook, look))
+        {
+            if (evening.LastLook(asked.IngredientId, evening.LastDone(lane)?.DoneAt) is not { } answer)
+            {
+                return null;
+            }
+
+            again = answer.At + look.Again;
+            if (!asked.IsNamedBy(answer))
+            {
+                break;
+            }
+        }
+
+        return again;
+    }
 
     private bool IsNamedBy(Observation answer) =>
         answer switch
@@ -73,42 +122,14 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
             ? answer
             : null;
 
-    /// <summary>Whether what is looked for is far enough, by all that was told of this pot and not by the last answer alone: five seeds show no
-    /// chalk long before the pot is soft. Null while something is to be asked.</summary>
-    /// <param name="moment">The first of its lane.</param>
-    public static bool? IsFound(EveningForecast ahead, Moment moment)
+    /// <summary>What was named past what is wanted is believed, and so is rice: it is bitten, and alike in all grains. Else the pot has to be
+    /// there by what is known of it.</summary>
+    private bool IsBelieved(EveningForecast ahead, Observation answer)
     {
-        ArgumentNullException.ThrowIfNull(ahead);
-        ArgumentNullException.ThrowIfNull(moment);
-        if (moment.Trigger.Look is not { } look)
-        {
-            return null;
-        }
-
-        var evening = ahead.Evening;
+        var place = ahead.Evening.Cook.IndexOf(IngredientId);
         var seconds = (ahead.Now - ahead.Forecast.Cook.Starts).TotalSeconds;
-        foreach (var asked in All(evening.Cook, look))
-        {
-            if (Answered(ahead, moment, asked) is not { } answer)
-            {
-                return null;
-            }
-
-            if (!asked.IsNamedBy(answer))
-            {
-                return false;
-            }
-
-            // What was named past what is wanted is believed, and so is rice: it is bitten, and alike in all grains.
-            var place = evening.Cook.IndexOf(asked.IngredientId);
-            var believed =
-                evening.Cook.Ingredients[place] is RiceIngredient || (answer is Observation.FeltAs felt && felt.State > asked.Wanted);
-            if (!believed && ahead.Forecast.Reference.DonenessAt(place, seconds) < asked.Doneness - Grain)
-            {
-                return false;
-            }
-        }
-
-        return true;
+        return ahead.Evening.Cook.Ingredients[place] is RiceIngredient
+            || (answer is Observation.FeltAs felt && felt.State > Wanted)
+            || ahead.Forecast.Reference.DonenessAt(place, seconds) >= Doneness - Grain;
     }
 }

@@ -175,6 +175,8 @@ public sealed record DeedDto(
 /// <summary>What a moment waits for.</summary>
 /// <param name="Event">boils, pressure_up, whistle, pin_down, surface_dry, switches_over or null.</param>
 /// <param name="Seen">Of the whistles asked for, how many were counted.</param>
+/// <param name="Look">The look that is asked for now, or first; null when none is waited for.</param>
+/// <param name="Asks">Everything that the same look asks for, in its order.</param>
 /// <param name="NotBefore">By the clock; null when nothing but the event decides.</param>
 /// <param name="DelayMinutes">After the event, or after what was done before; null when there is none.</param>
 /// <param name="Priced">Minutes that a look costs, where a lid has to be released first; 0 elsewhere.</param>
@@ -183,14 +185,25 @@ public sealed record WaitDto(
     int Count,
     int Seen,
     LookForDto? Look,
+    IReadOnlyList<LookForDto> Asks,
     DateTimeOffset? NotBefore,
     double Priced,
     double? DelayMinutes
 );
 
 /// <param name="Kind">pulse or rice.</param>
+/// <param name="Ingredient">What is asked for now: of several the first that was not answered at this look.</param>
 /// <param name="EnoughChalky">Of five, so many may still show chalk; null where counting chalk does not tell.</param>
-public sealed record LookForDto(string Ingredient, string Name, string Kind, string State, double EveryMinutes, int? EnoughChalky);
+/// <param name="Found">Whether it is far enough, by all that was told; null while something is to be asked.</param>
+public sealed record LookForDto(
+    string Ingredient,
+    string Name,
+    string Kind,
+    string State,
+    double EveryMinutes,
+    int? EnoughChalky,
+    bool? Found
+);
 
 /// <summary>Something to see to.</summary>
 /// <param name="Code">boil_over, still_lit, level, sticking, silent, chilli, too_little, too_much, dry or second_half.</param>

@@ -294,41 +294,41 @@ public static partial class StoveMapper
         var when = moment.Trigger;
         var at = Enumerable.Range(0, ahead.Pending.Count).FirstOrDefault(i => ahead.Pending[i]?.Id == moment.Id, -1);
         var now = at >= 0 ? ahead.Cook.Actions[at].Trigger : when;
-        var look = when.Look is { } l
-            ? new LookForDto(
-                l.IngredientId,
-                Name(evening.Cook, l.IngredientId),
-                Kind(evening.Cook, l.IngredientId),
-                ClosedSet.Word(Doneness.Felt(l.Doneness, null)),
-                l.Again.TotalMinutes,
-                EnoughChalky(evening.Cook, l)
-            )
-            : null;
         var locked = when.After is PotEvent.PressureUp or PotEvent.Whistle or PotEvent.PinDown || moment.Has(StepIds.HoldOver);
         return new(
             now.After is { } what && leads ? ClosedSet.Word(what) : null,
             when.Count,
             when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane) : 0,
-            look,
+            LookFor(ahead, moment, leads),
+            when.Look is { } l ? [.. LookAsked.All(evening.Cook, l).Select(a => Asked(ahead, l, a))] : [],
             leads && now.NotBefore is { } clock && clock > ahead.Now ? clock.ToDateTimeOffset() : null,
             locked ? LookUnderPressure : 0,
             when.Delay?.TotalMinutes
         );
     }
 
-    /// <summary>Below this doneness nearly all of five show chalk, so that counting tells nothing.</summary>
-    private const double ChalkTells = 65;
-
-    private static int? EnoughChalky(Cook cook, Look look)
+    private static LookForDto? LookFor(EveningForecast ahead, Moment moment, bool leads)
     {
-        // With a lectin, soft is what the gate asks for: no chalk is not yet nothing firm.
-        var firmMatters =
-            look.Doneness >= Doneness.Tender
-            && cook.Ingredients[cook.IndexOf(look.IngredientId)] is PulseIngredient { Pulse.BoilsFirst: true };
-        return look.Doneness < ChalkTells || firmMatters
-            ? null
-            : (int)Math.Round(Doneness.ChalkyOfFive(look.Doneness, PulseCatalogue.Shipped.Constants.SeedSpread));
+        if (moment.Trigger.Look is not { } look)
+        {
+            return null;
+        }
+
+        var (asked, found) =
+            leads && LookAsked.Judge(ahead, moment) is { } judged ? judged : (LookAsked.All(ahead.Evening.Cook, look).First(), null);
+        return Asked(ahead, look, asked) with { Found = found };
     }
+
+    private static LookForDto Asked(EveningForecast ahead, Look look, LookAsked asked) =>
+        new(
+            asked.IngredientId,
+            Name(ahead.Evening.Cook, asked.IngredientId),
+            Kind(ahead.Evening.Cook, asked.IngredientId),
+            ClosedSet.Word(asked.Wanted),
+            look.Again.TotalMinutes,
+            asked.EnoughChalky,
+            null
+        );
 
     private static JoinNowDto Join(EveningForecast ahead, CookAction.SetLiquor measure, DueForecast due)
     {

@@ -79,11 +79,21 @@ public sealed class LookAskedTests
         var rice = new Observation.FeltAs(off + Evenings.Min(0.5), Way.RiceId, FeltState.Soft);
         var before = With();
         var moment = before.Evening.Pending.First(m => m.Has(StepIds.HeatOff));
-        Assert.Equal(Way.RiceId, LookAsked.Now(before, moment).IngredientId);
+        Assert.Equal((Way.RiceId, null), Judged(before, moment));
         var half = With(rice);
-        Assert.Null(LookAsked.IsFound(half, moment));
-        Assert.Equal(Way.PulseId, LookAsked.Now(half, moment).IngredientId);
+        Assert.Equal((Way.PulseId, null), Judged(half, moment));
+        // What was not asked yet is asked at once, and nothing more after what is short.
+        Assert.True(WaitsUntil(half, moment) <= half.Now);
+        var firm = With(rice with { State = FeltState.NearlyASpeck });
+        Assert.Equal((Way.RiceId, false), Judged(firm, moment));
+        Assert.Equal(rice.At + moment.Trigger.Look!.Again, WaitsUntil(firm, moment));
         var both = With(rice, new Observation.FeltAs(off + Evenings.Min(0.6), Way.PulseId, FeltState.Soft));
         Assert.Equal(true, LookAsked.IsFound(both, moment));
     }
+
+    private static (string, bool?)? Judged(EveningForecast ahead, Moment moment) =>
+        LookAsked.Judge(ahead, moment) is var (asked, found) ? (asked.IngredientId, found) : null;
+
+    private static Instant? WaitsUntil(EveningForecast ahead, Moment moment) =>
+        ahead.Cook.Actions[Enumerable.Range(0, ahead.Pending.Count).First(i => ahead.Pending[i]?.Id == moment.Id)].Trigger.NotBefore;
 }

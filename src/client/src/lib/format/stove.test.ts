@@ -1,19 +1,30 @@
 import { describe, expect, it } from 'vitest';
 import type { StoveMoment, StoveState } from '../api/client';
 import {
+  answersLook,
   away,
   countdown,
   deedsLine,
   isThere,
   learnedFacts,
   lookFor,
+  namedAsWanted,
   nowSentence,
   putOffLine,
   toldLine,
 } from './stove';
 import { say } from '../messages/say';
 
-const waits = { event: null, count: 1, seen: 0, look: null, notBefore: null, priced: 0, delayMinutes: null };
+const waits = {
+  event: null,
+  count: 1,
+  seen: 0,
+  look: null,
+  asks: [],
+  notBefore: null,
+  priced: 0,
+  delayMinutes: null,
+};
 const moment = (more: Partial<StoveMoment>): StoveMoment =>
   ({ id: '0.1', deeds: [], beside: [], step: null, waits, ...more }) as StoveMoment;
 const evening = {
@@ -31,6 +42,7 @@ const look = {
   state: 'soft',
   everyMinutes: 5,
   enoughChalky: 0,
+  found: null,
 };
 
 describe('words at the stove', () => {
@@ -78,6 +90,29 @@ describe('words at the stove', () => {
     expect(nowSentence(moment({ waits: { ...waits, look } }), evening, false)).toBe(
       'Let them simmer. Next look at',
     );
+    const both = { ...waits, look: { ...look, found: true }, asks: [look, { ...look, kind: 'rice' }] };
+    expect(nowSentence(moment({ waits: both }), evening, true)).toBe('Both are as they are wanted');
+    expect(nowSentence(moment({ waits: { ...waits, look: { ...look, found: true } } }), evening, true)).toBe(
+      'They are as they are wanted',
+    );
+  });
+
+  it('know an answer that was asked for, and the last one of several', () => {
+    expect(answersLook(look, { kind: 'chalky', ingredient: 'pulse', count: 0 })).toBe(true);
+    expect(answersLook(look, { kind: 'chalky', ingredient: 'pulse', count: 1 })).toBe(false);
+    expect(answersLook(look, { kind: 'felt', ingredient: 'pulse', state: 'soft' })).toBe(true);
+    expect(answersLook(look, { kind: 'felt', ingredient: 'rice', state: 'soft' })).toBe(false);
+    expect(
+      answersLook({ ...look, enoughChalky: null }, { kind: 'chalky', ingredient: 'pulse', count: 0 }),
+    ).toBe(false);
+    const told = (...states: string[]) =>
+      ({
+        told: states.map((state) => ({ undone: false, entry: { kind: 'felt', ingredient: 'pulse', state } })),
+      }) as unknown as StoveState;
+    const asked = moment({ waits: { ...waits, look } });
+    expect(namedAsWanted(asked, told('bite_no_chalk', 'soft'))).toBe(true);
+    expect(namedAsWanted(asked, told('soft', 'bite_no_chalk'))).toBe(false);
+    expect(namedAsWanted(asked, told())).toBe(false);
   });
 
   it('word what no plan has named', () => {

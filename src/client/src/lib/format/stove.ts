@@ -62,10 +62,11 @@ export const dinner = (state: Words) => ({
 
 /** The one big sentence. */
 export function nowSentence(moment: StoveMoment, state: StoveState, dueNow: boolean): string {
-  const { event, look, count, seen } = moment.waits;
+  const { event, look, asks, count, seen } = moment.waits;
   if (event === 'whistle')
     return count === 1 ? say('whistles.first') : say('whistles.count', { seen, count });
   if (event) return of(`event.${event}.wait`);
+  if (look?.found) return say('look.found', { kind: asks.length > 1 ? 'both' : look.kind });
   if (look && dueNow)
     return look.enoughChalky !== null && look.enoughChalky !== undefined && look.kind === 'pulse'
       ? say('look.chalky')
@@ -100,6 +101,28 @@ export const handStates = [
 /** Whether a hand's answer is what was waited for, or past it. */
 export const isThere = (answer: string, wanted: string): boolean =>
   handStates.findIndex((s) => s === answer) >= handStates.findIndex((s) => s === wanted);
+
+/** Whether an answer to a look is what was asked for, taken by itself. */
+export const answersLook = (
+  look: { ingredient: string; state: string; enoughChalky?: number | null },
+  told: { kind: string; ingredient?: string | null; state?: string | null; count?: number | null },
+): boolean =>
+  told.ingredient === look.ingredient &&
+  (told.kind === 'felt'
+    ? isThere(told.state ?? '', look.state)
+    : told.kind === 'chalky' && (told.count ?? 5) <= (look.enoughChalky ?? -1));
+
+/** Whether the last answer to the look of a moment was what was asked for. */
+export const namedAsWanted = ({ waits }: StoveMoment, { told }: Pick<StoveState, 'told'>): boolean => {
+  const look = waits.look;
+  const last = told.findLast(
+    (t) =>
+      !t.undone &&
+      (t.entry.kind === 'felt' || t.entry.kind === 'chalky') &&
+      t.entry.ingredient === look?.ingredient,
+  );
+  return !!look && !!last && answersLook(look, last.entry);
+};
 
 /** What is asked at a visit, what to look at, and the answer when all is well. */
 export const visitWords = (kind: string) => ({

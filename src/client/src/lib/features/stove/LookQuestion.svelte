@@ -1,7 +1,7 @@
 <script lang="ts">
   import { within } from '../../messages/figures';
   import type { StoveLook, StoveMoment } from '../../api/client';
-  import { handStates, isThere } from '../../format/stove';
+  import { handStates } from '../../format/stove';
   import { feltWord } from '../../format/words';
   import { core } from '../../format/words';
   import type { Stove } from '../../state/stove/stove.svelte';
@@ -26,15 +26,21 @@
   const enough = $derived(look.enoughChalky ?? null);
   const counting = $derived(enough !== null && !rice && !feel);
 
-  function chalky(count: number) {
-    stove.tell({ kind: 'chalky', ingredient: look.ingredient, count, of: 5 });
-    if (enough !== null && count <= enough) ondone();
-  }
-  function felt(state: string) {
+  /** Whether that is enough is judged by all that was told: until it is, nothing is asked again. */
+  const heard = $derived(stove.state?.version ?? 0);
+  let answered = $state(-1);
+  /** What the kettle refused is not judged: it is asked again. */
+  let turnedDown = $state(0);
+  const busy = $derived(stove.live && answered === heard && stove.refused.length === turnedDown);
+
+  function answer(told: Parameters<Stove['tell']>[0]) {
+    answered = heard;
+    turnedDown = stove.refused.length;
     // The next look counts again.
     feel = false;
-    stove.tell({ kind: 'felt', ingredient: look.ingredient, state });
-    if (isThere(state, look.state)) ondone();
+    stove.tell({ ...told, ingredient: look.ingredient });
+    // Any answer was wanted, and none is judged.
+    if (look.state === 'hard') ondone();
   }
 </script>
 
@@ -47,7 +53,8 @@
       <button
         class="btn stove-btn flex-col gap-2"
         style="--stove-size: 2.4rem; --stove-height: 6rem"
-        onclick={() => chalky(count)}
+        disabled={busy}
+        onclick={() => answer({ kind: 'chalky', count, of: 5 })}
       >
         {count}
         <span class="flex gap-0.5" aria-hidden="true">
@@ -64,15 +71,16 @@
     {rice ? say('look.bite') : say('look.squeeze', { name: within(look.name) })}
   </p>
   <div class="mt-5 grid grid-cols-2 gap-3 sm:grid-cols-3">
-    {#each handStates as answer (answer)}
+    {#each handStates as named (named)}
       <button
         class="btn stove-btn justify-start text-left leading-tight"
         style="--stove-size: 1.3rem; --stove-height: 5rem"
-        class:btn-primary={answer === look.state}
-        onclick={() => felt(answer)}
+        class:btn-primary={named === look.state}
+        disabled={busy}
+        onclick={() => answer({ kind: 'felt', state: named })}
       >
-        <BeanMark core={core[answer] ?? 0} size={40} {seed} />
-        {feltWord(rice ? 'rice' : 'pulse', answer)}
+        <BeanMark core={core[named] ?? 0} size={40} {seed} />
+        {feltWord(rice ? 'rice' : 'pulse', named)}
       </button>
     {/each}
   </div>

@@ -6,9 +6,11 @@
     away,
     besideLines,
     countdown,
+    deedsLine,
     happened,
     lookFor,
     momentLine,
+    namedAsWanted,
     nowSentence,
     sign,
   } from '../../format/stove';
@@ -32,15 +34,18 @@
   const from = $derived(
     moment.waits.notBefore
       ? Date.parse(moment.waits.notBefore)
-      : moment.waits.event || !moment.due
+      : moment.waits.event || moment.waits.look || !moment.due
         ? 0
         : Date.parse(moment.due.at),
   );
   const left = $derived(from - stove.clock.now);
   const waits = $derived(moment.waits.event ?? null);
-  const due = $derived(early || left <= 0);
+  const found = $derived(moment.waits.look?.found ?? null);
+  const due = $derived(early || !!found || left <= 0);
   const overdue = $derived(!!waits && !!moment.due && stove.clock.now > Date.parse(moment.due.late));
-  const line = $derived(momentLine(moment, evening));
+  const line = $derived(found ? deedsLine(moment) : momentLine(moment, evening));
+  /** Named as it is wanted, and yet not far enough by all that was told. */
+  const nearly = $derived(found === false && namedAsWanted(moment, evening));
   const blocked = $derived(
     moment.blocked && !(moment.blocked.until && stove.clock.now >= Date.parse(moment.blocked.until))
       ? moment.blocked
@@ -52,11 +57,10 @@
 
   function done(minutesAgo = 0) {
     const vesselId = moment.lane.startsWith('bowl:') ? null : moment.lane;
-    if (waits)
-      stove.tell(
-        { kind: 'seen', what: waits, vesselId, minutesAgo, secondsAgo: 1 },
-        { kind: 'did', momentId: moment.id, minutesAgo },
-      );
+    const seen = { kind: 'seen', what: waits, vesselId, minutesAgo, secondsAgo: 1 } as const;
+    // What has minutes of its own after it is not done by being seen.
+    if (waits && moment.waits.delayMinutes) stove.tell(seen);
+    else if (waits) stove.tell(seen, { kind: 'did', momentId: moment.id, minutesAgo });
     else stove.tell({ kind: 'did', momentId: moment.id, minutesAgo });
     earlier = early = false;
   }
@@ -80,8 +84,14 @@
       <span class="text-secondary">{clock(new Date(from).toISOString(), zone)}</span>
     </h1>
     <p class="display mt-2 text-5xl tabular-nums" role="timer">{countdown(left)}</p>
+    {#if nearly}<p class="mt-3 text-xl">
+        {say('look.nearly', { kind: moment.waits.look?.kind ?? 'pulse' })}
+      </p>{/if}
     <p class="mt-3 text-xl">{say('now.then', { line: line.title })}</p>
     <div class="mt-4 flex flex-wrap gap-3">
+      {#if nearly}
+        <button class="btn stove-btn" onclick={() => done()}>{say('look.go_on')}</button>
+      {/if}
       <button class="btn stove-btn" onclick={() => (early = true)}>{say('now.already')}</button>
       <button class="btn stove-btn btn-ghost" onclick={() => (earlier = true)}>{say('now.is_done')}</button>
     </div>
@@ -123,11 +133,12 @@
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}
       {#if moment.waits.priced}<LookInside {stove} {evening} locked />{/if}
-    {:else if moment.waits.look}
+    {:else if moment.waits.look && !found}
       <LookQuestion {stove} {moment} look={moment.waits.look} bind:feel={byFeel} ondone={() => done()} />
     {:else if moment.join}
       <JoinPanel {stove} {evening} {moment} {line} />
     {:else}
+      {#if found}<p class="mt-2 text-2xl">{line.title}</p>{/if}
       {#if line.detail}<p class="mt-2 text-2xl">{line.detail}</p>{/if}
       {#each besideLines(moment, evening) as more (more)}<p class="mt-1 text-2xl">{more}</p>{/each}
       {#if blocked}
@@ -167,6 +178,6 @@
       {#if earlier}<EarlierPicker onpick={done} />{/if}
       {#if locks && evening.pot}<LookInside {stove} {evening} locked={false} />{/if}
     {/if}
-    {#if moment.waits.look}<p class="mt-3 text-lg">{lookFor(moment.waits.look)}</p>{/if}
+    {#if moment.waits.look && !found}<p class="mt-3 text-lg">{lookFor(moment.waits.look)}</p>{/if}
   {/if}
 </section>

@@ -45,30 +45,38 @@ export class Alarms {
     others: StoveState[] = [],
   ) {
     const due: Ringing[] = [];
-    const take = (id: string, text: () => string, at: number, lead: number) => {
+    const take = (id: string, text: () => string, at: number, lead: number, anew = -Infinity) => {
       const from = this.#later[id] ?? at - lead * 60_000;
       const heard = this.#heard[id];
-      if (heard !== undefined && from > Math.max(now, heard) + setAnew) delete this.#heard[id];
+      if (heard !== undefined && (heard < anew || from > Math.max(now, heard) + setAnew))
+        delete this.#heard[id];
       if (now >= from && this.#heard[id] === undefined) due.push({ id, text: text(), at });
     };
     // Nobody stands at a stove that was set aside.
     for (const evening of [state, ...others].filter((e) => !e.setAsideFrom)) {
       const own = evening === state;
-      const told = (id: string, at: number, lead: number) =>
+      const told = (id: string, at: number, lead: number, anew?: number) =>
         take(
           own ? id : `${evening.id}|${id}`,
           () => (own ? words(evening, id) : `${evening.title}: ${words(evening, id)}`),
           at,
           lead,
+          anew,
         );
-      for (const m of evening.moments) {
+      const waiting = evening.moments.filter((m) => m.state === 'waiting');
+      for (const m of waiting) {
+        const { event, look, notBefore } = m.waits;
+        const leads = waiting.find((o) => o.lane === m.lane) === m;
+        if (!m.due) continue;
+        const lead = before[m.step?.kind ?? ''] ?? 0;
         // What waits for an event is only asked for when nearly every pot has come to it.
-        if (m.state === 'waiting' && m.due)
-          told(
-            m.id,
-            Date.parse(m.waits.event ? m.due.late : m.due.at),
-            m.waits.event ? 0 : (before[m.step?.kind ?? ''] ?? 0),
-          );
+        if (event) told(m.id, Date.parse(m.due.late), 0);
+        else if (look && leads) {
+          // Somebody looks from the first time on, which quick bags need, and again when an answer was short.
+          const open = notBefore ? Date.parse(notBefore) : Math.min(now, Date.parse(m.due.at));
+          const short = look.found === false;
+          told(m.id, open, short ? 0 : lead, short ? open - look.everyMinutes * 60_000 : undefined);
+        } else told(m.id, Date.parse(m.due.at), lead);
       }
       for (const v of evening.visits) told(`visit:${v.code}:${v.vesselId}`, Date.parse(v.at), 0);
     }

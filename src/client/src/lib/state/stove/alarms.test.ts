@@ -51,6 +51,34 @@ describe('alarms', () => {
     expect(alarms.ringing).toHaveLength(1);
   });
 
+  it('ring for a look at its first time and not when the usual bag is there, and again after each answer', () => {
+    const alarms = new Alarms();
+    const look = (notBefore: number | null, found: boolean | null) => {
+      const state = evening('heat_off', t + 12 * minute);
+      const asked = { found, everyMinutes: 4 };
+      state.moments[0]!.waits = {
+        ...state.moments[0]!.waits,
+        look: asked,
+        notBefore: notBefore && iso(notBefore),
+      } as never;
+      return state;
+    };
+    const rings = (state: StoveState, at: number) => {
+      alarms.watch(state, at, words);
+      return alarms.ringing.length;
+    };
+    expect(rings(look(t, null), t - minute)).toBe(0);
+    expect(rings(look(t, null), t)).toBe(1);
+    expect(rings(look(null, null), t + minute)).toBe(1);
+    alarms.hush('0.1', t + minute);
+    expect(rings(look(null, null), t + 2 * minute)).toBe(0);
+    // Short at the second minute: again four minutes later, and once only.
+    expect(rings(look(t + 6 * minute, false), t + 3 * minute)).toBe(0);
+    expect(rings(look(t + 6 * minute, false), t + 6 * minute)).toBe(1);
+    alarms.hush('0.1', t + 6 * minute);
+    expect(rings(look(null, null), t + 7 * minute)).toBe(0);
+  });
+
   it('are silent once heard, and ring again when the time was set anew', () => {
     const alarms = new Alarms();
     alarms.watch(evening('seal', t), t, words);

@@ -12,7 +12,16 @@ const moment = (id: string, minute: number, more: Partial<StoveMoment> = {}): St
   step: null,
   beside: [],
   deeds: [],
-  waits: { event: null, count: 1, seen: 0, look: null, notBefore: null, priced: 0, delayMinutes: null },
+  waits: {
+    event: null,
+    count: 1,
+    seen: 0,
+    look: null,
+    asks: [],
+    notBefore: null,
+    priced: 0,
+    delayMinutes: null,
+  },
   due: { early: at(minute), at: at(minute), late: at(minute) },
   doneAt: null,
   doneBy: null,
@@ -55,6 +64,32 @@ describe('what was told here, laid over the last state', () => {
     const heard = (vesselId: string, minute: number) => entry('seen', minute, { what: 'whistle', vesselId });
     const shown = overlay(evening([whistles]), [heard('pot', 21), heard('other', 22), heard('pot', 23)]);
     expect(shown.moments[0]?.waits.seen).toBe(3);
+  });
+
+  it('goes by what a hand names only while the kettle cannot be heard, and only for the look it answered', () => {
+    const asks = { ingredient: 'pulse', state: 'soft', enoughChalky: null, found: null };
+    const looks = (id: string, ...more: object[]) =>
+      moment(id, 30, { waits: waits({ look: asks as never, asks: [asks, ...more] as never }) });
+    const felt = entry('felt', 31, { ingredient: 'pulse', state: 'soft' });
+    const found = (told: StoveEntry[], alone: boolean) =>
+      overlay(evening([looks('0.9'), looks('0.12')]), told, alone).moments.map((m) => m.waits.look?.found);
+    expect(found([felt], false)).toEqual([null, null]);
+    expect(found([felt], true)[0]).toBe(true);
+    expect(found([{ ...felt, state: 'bite_no_chalk' }], true)[0]).toBe(null);
+    expect(found([felt, entry('did', 32, { momentId: '0.9' })], true)[1]).toBe(null);
+    // What the same look asks for besides is asked after it.
+    const both = looks('0.9', { ...asks, ingredient: 'rice' });
+    const after = (...told: StoveEntry[]) => overlay(evening([both]), told, true).moments[0]?.waits.look;
+    expect([after(felt)?.ingredient, after(felt)?.found]).toEqual(['rice', null]);
+    expect(after(felt, { ...felt, eventId: 'rice', ingredient: 'rice' })?.found).toBe(true);
+  });
+
+  it('counts the minutes that come after what was seen', () => {
+    const soak = moment('0.9', 30, { waits: waits({ event: 'boils', delayMinutes: 2 }) });
+    const seen = entry('seen', 20, { what: 'boils', vesselId: 'pot' });
+    const [after] = overlay(evening([soak]), [seen]).moments;
+    expect([after?.state, after?.waits.event, after?.waits.notBefore]).toEqual(['waiting', null, at(22)]);
+    expect(overlay(evening([soak]), [{ ...seen, vesselId: 'other' }]).moments[0]?.waits.event).toBe('boils');
   });
 
   it('lays nothing over a state that holds it already, since the same entry twice stops the page', () => {

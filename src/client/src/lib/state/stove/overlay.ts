@@ -1,11 +1,13 @@
 import type { StoveEntry, StoveMoment, StoveState } from '../../api/client';
+import { answersLook } from '../../format/stove';
 
 /**
  * What was told here and has not arrived yet, laid over the last state that the kettle told: so that a tap is seen at
  * once and the next thing stands there without the kettle. No forecast is made here: the times that follow are the
  * kettle's own delays, counted from the tap.
+ * @param alone The kettle cannot be heard: what a hand names counts as it is named.
  */
-export function overlay(state: StoveState, shown: StoveEntry[]): StoveState {
+export function overlay(state: StoveState, shown: StoveEntry[], alone = false): StoveState {
   // The kettle's state may be heard before its answer to what was sent: what it holds already is not laid over it.
   const held = new Set(state.told.map((t) => t.entry.eventId));
   const waiting = shown.filter((e) => !held.has(e.eventId));
@@ -19,7 +21,7 @@ export function overlay(state: StoveState, shown: StoveEntry[]): StoveState {
       ? { ...m, state: 'done', doneAt: entry.occurredAt, doneBy: entry.eventId, due: null }
       : m;
   });
-  const counted = follow(passOver(moments)).map((m) => whistled(m, told));
+  const counted = follow(passOver(moments)).map((m) => happens(whistled(looked(m, told, alone), told), told));
   const inside = state.inside.map((i) => ({
     ...i,
     out: Math.min(
@@ -59,6 +61,28 @@ export function overlay(state: StoveState, shown: StoveEntry[]): StoveState {
       ...told.map((entry) => ({ entry, recordedAt: entry.occurredAt, undone: false, step: null })),
     ],
   };
+}
+
+/** What was named as it is wanted, while nobody can say better: the next that the look asks for, until all of it is. */
+function looked(m: StoveMoment, told: StoveEntry[], alone: boolean): StoveMoment {
+  const { look, asks } = m.waits;
+  const since = told.slice(told.findLastIndex((e) => e.kind === 'did') + 1);
+  if (!alone || m.state !== 'waiting' || !look || !since.some((e) => answersLook(look, e))) return m;
+  const left = asks
+    .slice(asks.findIndex((a) => a.ingredient === look.ingredient))
+    .find((a) => !since.some((e) => answersLook(a, e)));
+  return { ...m, waits: { ...m.waits, look: left ?? { ...look, found: true } } };
+}
+
+/** What has minutes of its own after something that was seen counts them from the tap. */
+function happens(m: StoveMoment, told: StoveEntry[]): StoveMoment {
+  const seen =
+    m.state === 'waiting' && m.waits.delayMinutes
+      ? told.find((e) => e.kind === 'seen' && e.what === m.waits.event && e.vesselId === m.lane)
+      : undefined;
+  if (!seen) return m;
+  const at = new Date(Date.parse(seen.occurredAt) + (m.waits.delayMinutes ?? 0) * 60_000).toISOString();
+  return { ...m, due: { early: at, at, late: at }, waits: { ...m.waits, event: null, notBefore: at } };
 }
 
 /** Whistles that were tapped here count at once. */

@@ -45,7 +45,7 @@ export class Stove {
   }
 
   readonly state = $derived.by<StoveState | null>(() =>
-    this.#heard ? overlay(this.#heard, this.#waiting) : null,
+    this.#heard ? overlay(this.#heard, this.#waiting, !this.live) : null,
   );
 
   /** The kettle does not answer: what stands here is from its last word. */
