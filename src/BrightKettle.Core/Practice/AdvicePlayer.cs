@@ -15,8 +15,8 @@ public sealed class AdvicePlayer(Simulator simulator)
     /// <summary>A dinner of more than this has gone wrong.</summary>
     private const int MostTurns = 250;
 
-    /// <summary>Pots of a standing: only its reference is gone by.</summary>
-    private const int Pots = 10;
+    /// <summary>Pots of a standing: its reference is gone by, and its quick ones for a look.</summary>
+    private const int Pots = 24;
 
     /// <summary>Dry and hard after that, it wants more than a sprinkling.</summary>
     private const int MostSprinkled = 2;
@@ -164,7 +164,7 @@ public sealed class AdvicePlayer(Simulator simulator)
                 return _kitchen.When(moment.Lane, what, when.Count) is { } heard ? Instant.Max(_now, heard) : null;
             }
 
-            return when.NotBefore is { } clock && clock > _now ? clock : _now;
+            return LookAsked.From(ahead, moment, when.NotBefore) is { } clock && clock > _now ? clock : _now;
         }
 
         private void Tell(Func<Guid, Instant, Entry> entry)

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Catalogue;
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Planning;
 using NodaTime;
 
 namespace BrightKettle.Core.Stove;
@@ -51,6 +52,9 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
         );
     }
 
+    /// <summary>Points short of it at which a look is worth its while: it tells how long is left.</summary>
+    private const double Near = 8;
+
     /// <summary>How a look stands, by all that was told of this pot and not by the last answer alone: five seeds show no chalk long before the
     /// pot is soft.</summary>
     /// <param name="moment">The first of its lane.</param>
@@ -84,6 +88,36 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
 
     /// <summary>Whether what a moment looks for is found: <see cref="Judge"/>.</summary>
     public static bool? IsFound(EveningForecast ahead, Moment moment) => Judge(ahead, moment)?.Found;
+
+    /// <summary>When somebody looks: not before the look's own clock, and, where nothing is done to a no, not before one in ten of the pots that
+    /// this may be is near it. What is wanted past tender is looked at when it may be tender: that tells how long is left. An answer that is
+    /// short moves it on.</summary>
+    /// <param name="notBefore">By its own clock.</param>
+    public static Instant? From(EveningForecast ahead, Moment moment, Instant? notBefore)
+    {
+        if (Judge(ahead, moment) is not var (of, found) || found == true || moment.Trigger.Look is not { NotYet: null } look)
+        {
+            return notBefore;
+        }
+
+        var all = All(ahead.Evening.Cook, look).ToList();
+        var isShort = found == false;
+        // What was begun is asked to its end.
+        return of != all[0] && !isShort
+            ? notBefore
+            : all.Select(a =>
+                    FirstThere(
+                        ahead.Forecast.Points,
+                        ahead.Evening.Cook.IndexOf(a.IngredientId),
+                        (isShort ? a.Doneness : Math.Min(a.Doneness, Cooking.Doneness.Tender)) - Near
+                    )
+                )
+                .Append(notBefore)
+                .Max();
+    }
+
+    private static Instant? FirstThere(IReadOnlyList<ForecastPoint> points, int place, double doneness) =>
+        points.FirstOrDefault(p => p.Doneness[place].High >= doneness)?.At;
 
     /// <summary>When somebody looks again: so long after an answer that is short, and after all were given. Null while something is to be
     /// asked at this look.</summary>

@@ -301,7 +301,7 @@ public static partial class StoveMapper
             when.After == PotEvent.Whistle ? evening.Whistles(moment.Lane) : 0,
             LookFor(ahead, moment, leads),
             when.Look is { } l ? [.. LookAsked.All(evening.Cook, l).Select(a => Asked(ahead, l, a))] : [],
-            leads && now.NotBefore is { } clock && clock > ahead.Now ? clock.ToDateTimeOffset() : null,
+            leads && LookAsked.From(ahead, moment, now.NotBefore) is { } clock && clock > ahead.Now ? clock.ToDateTimeOffset() : null,
             locked ? LookUnderPressure : 0,
             when.Delay?.TotalMinutes
         );

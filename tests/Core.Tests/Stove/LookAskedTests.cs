@@ -53,6 +53,27 @@ public sealed class LookAskedTests
     }
 
     [Fact]
+    public void The_next_look_waits_until_it_may_be_found_and_not_until_it_should_be()
+    {
+        var first = Plan.Cook.Actions.First(a => a.StepId == StepIds.Ready).Trigger.NotBefore!.Value;
+        var before = At(first - Evenings.Min(1));
+        Assert.InRange(From(before), first, Ready);
+        Instant After(FeltState felt)
+        {
+            var ahead = At(first, new Observation.FeltAs(first, Way.PulseId, felt));
+            var from = From(ahead);
+            Assert.InRange(from, first + Looks(ahead).Trigger.Look!.Again, ahead.Due.First(d => d.MomentId == Looks(ahead).Id).At);
+            return from;
+        }
+
+        // The harder they were, the longer nobody looks.
+        Assert.True(After(FeltState.Hard) > After(FeltState.ChalkyMiddle) + Evenings.Min(2));
+    }
+
+    private static Instant From(EveningForecast ahead) =>
+        LookAsked.From(ahead, Looks(ahead), ahead.Cook.Actions.First(a => a.StepId == StepIds.Ready).Trigger.NotBefore)!.Value;
+
+    [Fact]
     public void Nothing_is_found_before_it_was_looked_at_and_after_a_while_it_is_asked_again()
     {
         var ahead = At(Ready);

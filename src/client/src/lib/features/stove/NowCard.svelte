@@ -92,7 +92,9 @@
       {#if nearly}
         <button class="btn stove-btn" onclick={() => done()}>{say('look.go_on')}</button>
       {/if}
-      <button class="btn stove-btn" onclick={() => (early = true)}>{say('now.already')}</button>
+      <button class="btn stove-btn" onclick={() => (early = true)}
+        >{say(moment.waits.look ? 'look.now' : 'now.already')}</button
+      >
       <button class="btn stove-btn btn-ghost" onclick={() => (earlier = true)}>{say('now.is_done')}</button>
     </div>
     {#if earlier}<EarlierPicker onpick={done} />{/if}

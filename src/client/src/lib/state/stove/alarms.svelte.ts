@@ -55,9 +55,10 @@ export class Alarms {
     // Nobody stands at a stove that was set aside.
     for (const evening of [state, ...others].filter((e) => !e.setAsideFrom)) {
       const own = evening === state;
+      const idOf = (id: string) => (own ? id : `${evening.id}|${id}`);
       const told = (id: string, at: number, lead: number, anew?: number) =>
         take(
-          own ? id : `${evening.id}|${id}`,
+          idOf(id),
           () => (own ? words(evening, id) : `${evening.title}: ${words(evening, id)}`),
           at,
           lead,
@@ -65,13 +66,14 @@ export class Alarms {
         );
       const waiting = evening.moments.filter((m) => m.state === 'waiting');
       for (const m of waiting) {
+        const first = waiting.find((o) => o.lane === m.lane);
         const { event, look, notBefore } = m.waits;
-        const leads = waiting.find((o) => o.lane === m.lane) === m;
-        if (!m.due) continue;
         const lead = before[m.step?.kind ?? ''] ?? 0;
+        // What comes after something else is heard of only to make ready for it, and not while that itself rings.
+        if (!m.due || (m !== first && (!lead || due.some((d) => d.id === idOf(first?.id ?? ''))))) continue;
         // What waits for an event is only asked for when nearly every pot has come to it.
         if (event) told(m.id, Date.parse(m.due.late), 0);
-        else if (look && leads) {
+        else if (look && m === first) {
           // Somebody looks from the first time on, which quick bags need, and again when an answer was short.
           const open = notBefore ? Date.parse(notBefore) : Math.min(now, Date.parse(m.due.at));
           const short = look.found === false;

@@ -79,6 +79,21 @@ describe('alarms', () => {
     expect(rings(look(null, null), t + 7 * minute)).toBe(0);
   });
 
+  it('ring for the first thing of a pot, and for a later one only to make ready for it', () => {
+    const alarms = new Alarms();
+    const state = evening('drain', t);
+    const after = (id: string, kind: string, at: number) => ({ ...evening(kind, at).moments[0]!, id });
+    state.moments.push(after('0.2', 'seal', t), after('0.3', 'join', t + 8 * minute));
+    const rings = (at: number) => {
+      alarms.watch(state, at, words);
+      return alarms.ringing.map((r) => r.id);
+    };
+    expect(rings(t - minute)).toEqual(['0.3']);
+    expect(rings(t)).toEqual(['0.1']);
+    alarms.hush('0.1', t);
+    expect(rings(t + minute)).toEqual(['0.3']);
+  });
+
   it('are silent once heard, and ring again when the time was set anew', () => {
     const alarms = new Alarms();
     alarms.watch(evening('seal', t), t, words);
