@@ -10,7 +10,7 @@ using BrightKettle.Sweep;
 // Cooks ordinary dinners in kitchens that nobody knows, by the product's advice and by a printed clock, and writes how many come out.
 // Usage: Players REPORT.md [KITCHENS [WAY]]    with a way's number only that one, and nothing is written
 CultureInfo.CurrentCulture = CultureInfo.InvariantCulture;
-var kitchens = args.Length > 1 ? int.Parse(args[1], CultureInfo.InvariantCulture) : 100;
+var kitchens = args.Length > 1 ? int.Parse(args[1], CultureInfo.InvariantCulture) : 50;
 var catalogue = PulseCatalogue.Shipped;
 var watch = Stopwatch.StartNew();
 var only = args.Length > 2 ? int.Parse(args[2], CultureInfo.InvariantCulture) : (int?)null;
