@@ -24,10 +24,6 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
     /// <summary>Seeds that are halved.</summary>
     public const int Of = 5;
 
-    /// <summary>Points by which what is known of the pot has to be past it: of ordinary dinners in kitchens that nobody knows (`./kettle players`,
-    /// three ways of 100) 269 came out with 3, 263 with none and 252 with 3 the other way, for half a minute more.</summary>
-    private const double Past = 3;
-
     /// <summary>Everything that a look asks for, in its order.</summary>
     public static IEnumerable<LookAsked> All(Cook cook, Look look)
     {
@@ -165,6 +161,6 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
         var seconds = (ahead.Now - ahead.Forecast.Cook.Starts).TotalSeconds;
         return ahead.Evening.Cook.Ingredients[place] is RiceIngredient
             || (answer is Observation.FeltAs felt && felt.State > Wanted)
-            || ahead.Forecast.Reference.DonenessAt(place, seconds) >= Doneness + Past;
+            || ahead.Forecast.Reference.DonenessAt(place, seconds) >= Doneness;
     }
 }
