@@ -77,7 +77,7 @@ public sealed class AdvicePlayer(Simulator simulator)
         public bool Turn()
         {
             var ahead = _player._eye.Forecast(_evening, _now, _plan.Dish.Targets, Pots);
-            var next = Leading(ahead).Select(m => (Moment: m, At: DueAt(ahead, m))).Where(x => x.At is not null).MinBy(x => x.At);
+            var next = ahead.Evening.Leading.Select(m => (Moment: m, At: DueAt(ahead, m))).Where(x => x.At is not null).MinBy(x => x.At);
             if (next.Moment is not { } moment || next.At is not { } due)
             {
                 return false;
@@ -126,10 +126,6 @@ public sealed class AdvicePlayer(Simulator simulator)
                 [.. run.Final.Select(f => f.Doneness)]
             );
         }
-
-        /// <summary>The first thing to do in each vessel and bowl.</summary>
-        private static IEnumerable<Moment> Leading(EveningForecast ahead) =>
-            ahead.Evening.Pending.GroupBy(m => m.Lane).Select(g => g.First());
 
         private static int FirstOf(EveningForecast ahead, Moment moment)
         {

@@ -33,7 +33,7 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
         var traits = Estimate(evening, now);
         var asOf = evening.AsOf(now, out var pending);
         var ahead = Ahead(evening, asOf, pending, traits, now, targets, pots);
-        var found = evening.Pending.GroupBy(m => m.Lane).Select(g => g.First()).Where(m => LookAsked.IsFound(ahead, m) == true).ToList();
+        var found = evening.Leading.Where(m => LookAsked.IsFound(ahead, m) == true).ToList();
         return found.Count == 0 ? ahead : Ahead(evening, GoingOn(asOf, pending, found, now), pending, traits, now, targets, pots);
     }
 

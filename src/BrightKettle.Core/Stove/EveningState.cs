@@ -72,6 +72,9 @@ public sealed partial class EveningState
     /// <summary>Number of the plan in force.</summary>
     public int PlanNumber { get; private set; }
 
+    /// <summary>The first thing to do in each vessel and bowl.</summary>
+    public IEnumerable<Moment> Leading => Pending.GroupBy(m => m.Lane).Select(g => g.First());
+
     public IEnumerable<Moment> Pending => _moments.Where(m => m.State == MomentState.Waiting).Select(m => m.Moment);
 
     public MomentStatus? Find(string momentId) => _moments.Find(m => m.Moment.Id == momentId);

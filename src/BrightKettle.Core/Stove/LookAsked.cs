@@ -69,14 +69,11 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
         var all = All(ahead.Evening.Cook, look).ToList();
         foreach (var asked in all)
         {
-            if (Answered(ahead, moment, asked) is not { } answer)
+            var answer = ahead.Evening.LastLook(asked.IngredientId, ahead.Evening.LastDone(moment.Lane)?.DoneAt);
+            // What was far enough stays so: nothing grows hard again.
+            if (answer is null || !asked.IsNamedBy(answer) || !asked.IsBelieved(ahead, answer))
             {
-                return (asked, null);
-            }
-
-            if (!asked.IsNamedBy(answer) || !asked.IsBelieved(ahead, answer))
-            {
-                return (asked, false);
+                return (asked, answer is not null && ahead.Now < answer.At + look.Again ? false : null);
             }
         }
 
@@ -98,19 +95,22 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
         }
 
         var all = All(ahead.Evening.Cook, look).ToList();
-        var isShort = found == false;
         // What was begun is asked to its end.
-        return of != all[0] && !isShort
-            ? notBefore
-            : all.Select(a =>
-                    FirstThere(
-                        ahead.Forecast.Points,
-                        ahead.Evening.Cook.IndexOf(a.IngredientId),
-                        (isShort ? a.Doneness : Math.Min(a.Doneness, Cooking.Doneness.Tender)) - Near
-                    )
+        if (found is null && of != all[0])
+        {
+            return notBefore;
+        }
+
+        var wasShort = ahead.Evening.LastLook(all[0].IngredientId, ahead.Evening.LastDone(moment.Lane)?.DoneAt) is not null;
+        return all.Select(a =>
+                FirstThere(
+                    ahead.Forecast.Points,
+                    ahead.Evening.Cook.IndexOf(a.IngredientId),
+                    (wasShort ? a.Doneness : Math.Min(a.Doneness, Cooking.Doneness.Tender)) - Near
                 )
-                .Append(notBefore)
-                .Max();
+            )
+            .Append(notBefore)
+            .Max();
     }
 
     private static Instant? FirstThere(IReadOnlyList<ForecastPoint> points, int place, double doneness) =>
@@ -128,11 +128,12 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
                 return null;
             }
 
-            again = answer.At + look.Again;
             if (!asked.IsNamedBy(answer))
             {
-                break;
+                return answer.At + look.Again;
             }
+
+            again = Instant.Max(again ?? answer.At, answer.At + look.Again);
         }
 
         return again;
@@ -145,13 +146,6 @@ public sealed record LookAsked(string IngredientId, double Doneness, FeltState W
             Observation.ChalkyOf halved => EnoughChalky is not { } enough || halved.Chalky * Of <= enough * halved.Of,
             _ => true,
         };
-
-    /// <summary>The answer that this look had; null for none.</summary>
-    private static Observation? Answered(EveningForecast ahead, Moment moment, LookAsked asked) =>
-        ahead.Evening.LastLook(asked.IngredientId, ahead.Evening.LastDone(moment.Lane)?.DoneAt) is { } answer
-        && ahead.Now < answer.At + moment.Trigger.Look!.Again
-            ? answer
-            : null;
 
     /// <summary>What was named past what is wanted is believed, and so is rice: it is bitten, and alike in all grains. Else the pot has to be
     /// there by what is known of it.</summary>

@@ -110,6 +110,21 @@ public sealed class LookAskedTests
         Assert.Equal(rice.At + moment.Trigger.Look!.Again, WaitsUntil(firm, moment));
         var both = With(rice, new Observation.FeltAs(off + Evenings.Min(0.6), Way.PulseId, FeltState.Soft));
         Assert.Equal(true, LookAsked.IsFound(both, moment));
+        // What was found stays so, and what was short is asked alone.
+        var later = Evenings.Eye.Forecast(
+            Evenings.Begin(
+                plan,
+                [
+                    .. Evenings.AsPlanned(plan, off),
+                    Evenings.Saw(rice),
+                    Evenings.Saw(new Observation.FeltAs(off + Evenings.Min(0.6), Way.PulseId, FeltState.ChalkyMiddle)),
+                ]
+            ),
+            rice.At + moment.Trigger.Look.Again + Evenings.Min(2),
+            plan.Dish.Targets,
+            10
+        );
+        Assert.Equal((Way.PulseId, null), Judged(later, moment));
     }
 
     private static (string, bool?)? Judged(EveningForecast ahead, Moment moment) =>

@@ -7,6 +7,9 @@ import {
   deedsLine,
   isThere,
   learnedFacts,
+  foundLine,
+  lastAnswer,
+  leads,
   lookFor,
   namedAsWanted,
   nowSentence,
@@ -14,17 +17,8 @@ import {
   toldLine,
 } from './stove';
 import { say } from '../messages/say';
+import { noWaits as waits } from '../testing/moments';
 
-const waits = {
-  event: null,
-  count: 1,
-  seen: 0,
-  look: null,
-  asks: [],
-  notBefore: null,
-  priced: 0,
-  delayMinutes: null,
-};
 const moment = (more: Partial<StoveMoment>): StoveMoment =>
   ({ id: '0.1', deeds: [], beside: [], step: null, waits, ...more }) as StoveMoment;
 const evening = {
@@ -113,6 +107,38 @@ describe('words at the stove', () => {
     expect(namedAsWanted(asked, told('bite_no_chalk', 'soft'))).toBe(true);
     expect(namedAsWanted(asked, told('soft', 'bite_no_chalk'))).toBe(false);
     expect(namedAsWanted(asked, told())).toBe(false);
+    expect(lastAnswer(asked, told('soft', 'hard'))?.state).toBe('hard');
+    expect(lastAnswer(asked, told())).toBeUndefined();
+  });
+
+  it('say of what was found what is to be done, and nothing more of the looking', () => {
+    const facts = { everyMinutes: 4, addMillilitres: 40, minutes: 10, place: null, count: null };
+    const off = moment({ step: { kind: 'heat_off', facts } as never });
+    expect(foundLine(off, evening)).toMatchObject({
+      title: 'Flame off, lid stays',
+      detail: 'rest 10 min',
+    });
+    const looks = moment({
+      step: { kind: 'look', facts: { ...facts, felt: 'soft' } } as never,
+      deeds: [{ do: 'flame', flame: 'off' } as never],
+    });
+    expect(foundLine(looks, evening).title).toBe('Flame off');
+    expect(nowSentence({ ...off, waits: { ...waits, look } }, evening, false)).toBe(
+      'Lid on, lowest flame. Next look at',
+    );
+  });
+
+  it('know what comes first in its pot', () => {
+    const [one, two, other] = ['blue', 'blue', 'red'].map((lane, i) => ({
+      ...moment({}),
+      id: `0.${i}`,
+      lane,
+      state: 'waiting',
+    })) as [StoveMoment, StoveMoment, StoveMoment];
+    const moments = [one, two, other];
+    expect(moments.map((m) => leads(m, { moments }))).toEqual([true, false, true]);
+    const after = [{ ...one, state: 'done' }, two, other];
+    expect(leads(two, { moments: after })).toBe(true);
   });
 
   it('word what no plan has named', () => {

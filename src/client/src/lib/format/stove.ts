@@ -50,6 +50,19 @@ export function momentLine(moment: StoveMoment, state: Words): Line {
   return moment.step ? stepLine(moment.step, dinner(state)) : deedsLine(moment);
 }
 
+/** What is to be done now that a look has found it: nothing is tasted or looked for any more. */
+export const foundLine = (moment: StoveMoment, state: Words): Line =>
+  moment.step && !looksOnly.includes(moment.step.kind)
+    ? stepLine({ ...moment.step, facts: { ...moment.step.facts, everyMinutes: null } }, dinner(state))
+    : deedsLine(moment);
+
+/** Steps whose words are about the looking. */
+const looksOnly = ['look', 'other_soft'];
+
+/** Whether it is the first thing that is waited for in its vessel. */
+export const leads = (moment: StoveMoment, { moments }: Pick<StoveState, 'moments'>): boolean =>
+  moments.find((m) => m.state === 'waiting' && m.lane === moment.lane) === moment;
+
 /** Further things in the same go. */
 export const besideLines = (moment: StoveMoment, state: StoveState): string[] =>
   moment.beside.map((step) => stepLine(step, dinner(state)).title);
@@ -71,9 +84,12 @@ export function nowSentence(moment: StoveMoment, state: StoveState, dueNow: bool
     return look.enoughChalky !== null && look.enoughChalky !== undefined && look.kind === 'pulse'
       ? say('look.chalky')
       : say('look.taste', { kind: look.kind });
-  if (look) return say('look.later');
+  if (look) return say('look.later', { lid: sealed(moment) ? 'shut' : 'other' });
   return momentLine(moment, state).title;
 }
+
+/** Rice steams under a lid that is shut tight: what is not there yet waits on the lowest flame. */
+export const sealed = ({ step }: StoveMoment): boolean => step?.kind === 'heat_off';
 
 /** The state that is waited for, with how to tell. */
 export const lookFor = ({ state, kind }: { state: string; kind: string }): string =>
@@ -112,16 +128,19 @@ export const answersLook = (
     ? isThere(told.state ?? '', look.state)
     : told.kind === 'chalky' && (told.count ?? 5) <= (look.enoughChalky ?? -1));
 
-/** Whether the last answer to the look of a moment was what was asked for. */
-export const namedAsWanted = ({ waits }: StoveMoment, { told }: Pick<StoveState, 'told'>): boolean => {
-  const look = waits.look;
-  const last = told.findLast(
+/** The last answer to what a moment looks for; undefined where there was none. */
+export const lastAnswer = ({ waits }: StoveMoment, { told }: Pick<StoveState, 'told'>) =>
+  told.findLast(
     (t) =>
       !t.undone &&
       (t.entry.kind === 'felt' || t.entry.kind === 'chalky') &&
-      t.entry.ingredient === look?.ingredient,
-  );
-  return !!look && !!last && answersLook(look, last.entry);
+      t.entry.ingredient === waits.look?.ingredient,
+  )?.entry;
+
+/** Whether the last answer to the look of a moment was what was asked for. */
+export const namedAsWanted = (moment: StoveMoment, state: Pick<StoveState, 'told'>): boolean => {
+  const last = lastAnswer(moment, state);
+  return !!moment.waits.look && !!last && answersLook(moment.waits.look, last);
 };
 
 /** What is asked at a visit, what to look at, and the answer when all is well. */

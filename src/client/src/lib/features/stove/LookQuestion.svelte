@@ -46,7 +46,7 @@
 
 {#if counting}
   <p class="mt-2 text-2xl">
-    {say('look.halve', { name: within(look.name), enough, minutes: look.everyMinutes })}
+    {say('look.halve', { name: within(look.name), enough })}
   </p>
   <div class="mt-5 grid grid-cols-3 gap-3 sm:grid-cols-6" data-moment-look={moment.id}>
     {#each [0, 1, 2, 3, 4, 5] as count (count)}

@@ -6,12 +6,13 @@
     away,
     besideLines,
     countdown,
-    deedsLine,
+    foundLine,
     happened,
     lookFor,
     momentLine,
     namedAsWanted,
     nowSentence,
+    sealed,
     sign,
   } from '../../format/stove';
   import { clock } from '../../format/time';
@@ -43,7 +44,7 @@
   const found = $derived(moment.waits.look?.found ?? null);
   const due = $derived(early || !!found || left <= 0);
   const overdue = $derived(!!waits && !!moment.due && stove.clock.now > Date.parse(moment.due.late));
-  const line = $derived(found ? deedsLine(moment) : momentLine(moment, evening));
+  const line = $derived(found ? foundLine(moment, evening) : momentLine(moment, evening));
   /** Named as it is wanted, and yet not far enough by all that was told. */
   const nearly = $derived(found === false && namedAsWanted(moment, evening));
   const blocked = $derived(
@@ -87,7 +88,14 @@
     {#if nearly}<p class="mt-3 text-xl">
         {say('look.nearly', { kind: moment.waits.look?.kind ?? 'pulse' })}
       </p>{/if}
-    <p class="mt-3 text-xl">{say('now.then', { line: line.title })}</p>
+    {#if moment.waits.look}
+      {#if found === false && sealed(moment) && moment.step?.facts.addMillilitres}
+        <p class="mt-3 text-xl">{say('look.dry', { amount: moment.step.facts.addMillilitres })}</p>
+      {/if}
+      <p class="mt-3 text-xl">{lookFor(moment.waits.look)}</p>
+    {:else}
+      <p class="mt-3 text-xl">{say('now.then', { line: line.title })}</p>
+    {/if}
     <div class="mt-4 flex flex-wrap gap-3">
       {#if nearly}
         <button class="btn stove-btn" onclick={() => done()}>{say('look.go_on')}</button>

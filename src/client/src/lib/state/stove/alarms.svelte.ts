@@ -1,3 +1,4 @@
+import { lastAnswer } from '../../format/stove';
 import { say } from '../../messages/say';
 import type { StoveState } from '../../api/client';
 import { keep, kept } from '../storage';
@@ -75,9 +76,11 @@ export class Alarms {
         if (event) told(m.id, Date.parse(m.due.late), 0);
         else if (look && m === first) {
           // Somebody looks from the first time on, which quick bags need, and again when an answer was short.
-          const open = notBefore ? Date.parse(notBefore) : Math.min(now, Date.parse(m.due.at));
-          const short = look.found === false;
-          told(m.id, open, short ? 0 : lead, short ? open - look.everyMinutes * 60_000 : undefined);
+          const open = notBefore
+            ? Date.parse(notBefore)
+            : Math.min(Date.parse(evening.now), Date.parse(m.due.at));
+          const answered = lastAnswer(m, evening)?.occurredAt;
+          told(m.id, open, 0, answered ? Date.parse(answered) : undefined);
         } else told(m.id, Date.parse(m.due.at), lead);
       }
       for (const v of evening.visits) told(`visit:${v.code}:${v.vesselId}`, Date.parse(v.at), 0);

@@ -18,6 +18,8 @@ const evening = (kind: string, due: number, late = due, event: string | null = n
       } as unknown as StoveMoment,
     ],
     visits: [],
+    told: [],
+    now: iso(t),
   }) as unknown as StoveState;
 const words = (_: StoveState, id: string) => `ring ${id}`;
 
@@ -53,30 +55,36 @@ describe('alarms', () => {
 
   it('ring for a look at its first time and not when the usual bag is there, and again after each answer', () => {
     const alarms = new Alarms();
-    const look = (notBefore: number | null, found: boolean | null) => {
+    const look = (now: number, notBefore: number | null, answered?: number) => {
       const state = evening('heat_off', t + 12 * minute);
-      const asked = { found, everyMinutes: 4 };
+      const asked = { ingredient: 'rice', everyMinutes: 4 };
+      state.now = iso(now);
       state.moments[0]!.waits = {
         ...state.moments[0]!.waits,
         look: asked,
         notBefore: notBefore && iso(notBefore),
       } as never;
+      if (answered !== undefined)
+        state.told = [
+          { undone: false, entry: { kind: 'felt', ingredient: 'rice', occurredAt: iso(answered) } },
+        ] as never;
       return state;
     };
     const rings = (state: StoveState, at: number) => {
       alarms.watch(state, at, words);
       return alarms.ringing.length;
     };
-    expect(rings(look(t, null), t - minute)).toBe(0);
-    expect(rings(look(t, null), t)).toBe(1);
-    expect(rings(look(null, null), t + minute)).toBe(1);
+    expect(rings(look(t - minute, t), t - minute)).toBe(0);
+    expect(rings(look(t - minute, t), t)).toBe(1);
+    expect(rings(look(t + minute, null), t + minute)).toBe(1);
     alarms.hush('0.1', t + minute);
-    expect(rings(look(null, null), t + 2 * minute)).toBe(0);
+    expect(rings(look(t + 2 * minute, null), t + 2 * minute)).toBe(0);
     // Short at the second minute: again four minutes later, and once only.
-    expect(rings(look(t + 6 * minute, false), t + 3 * minute)).toBe(0);
-    expect(rings(look(t + 6 * minute, false), t + 6 * minute)).toBe(1);
+    const again = (now: number) => look(now, now < t + 6 * minute ? t + 6 * minute : null, t + 2 * minute);
+    expect(rings(again(t + 3 * minute), t + 3 * minute)).toBe(0);
+    expect(rings(again(t + 6 * minute), t + 6 * minute)).toBe(1);
     alarms.hush('0.1', t + 6 * minute);
-    expect(rings(look(null, null), t + 7 * minute)).toBe(0);
+    expect(rings(again(t + 7 * minute), t + 7 * minute)).toBe(0);
   });
 
   it('ring for the first thing of a pot, and for a later one only to make ready for it', () => {

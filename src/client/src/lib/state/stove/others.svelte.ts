@@ -1,5 +1,5 @@
 import { api, type StoveState } from '../../api/client';
-import { asked, momentLine, visitWords } from '../../format/stove';
+import { asked, leads, momentLine, nowSentence, visitWords } from '../../format/stove';
 import { say } from '../../messages/say';
 import { Stove } from './stove.svelte';
 
@@ -13,6 +13,8 @@ export function dueWords(evening: StoveState, id: string): string {
   if (id.startsWith('visit:')) return visitWords(id.split(':')[1] ?? '').ask || say('ring.look');
   const moment = evening.moments.find((m) => m.id === id);
   if (!moment) return say('ring.look');
+  // A look is asked for, and not yet what is done when it is found.
+  if (moment.waits.look && leads(moment, evening)) return nowSentence(moment, evening, true);
   return moment.waits.event ? asked(moment.waits.event) : momentLine(moment, evening).title;
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { StoveEntry, StoveMoment, StoveState } from '../../api/client';
+import { noWaits } from '../../testing/moments';
 import { overlay } from './overlay';
 
 const at = (minute: number) => `2026-11-25T18:${String(minute).padStart(2, '0')}:00.000Z`;
@@ -12,16 +13,7 @@ const moment = (id: string, minute: number, more: Partial<StoveMoment> = {}): St
   step: null,
   beside: [],
   deeds: [],
-  waits: {
-    event: null,
-    count: 1,
-    seen: 0,
-    look: null,
-    asks: [],
-    notBefore: null,
-    priced: 0,
-    delayMinutes: null,
-  },
+  waits: noWaits,
   due: { early: at(minute), at: at(minute), late: at(minute) },
   doneAt: null,
   doneBy: null,
@@ -30,7 +22,7 @@ const moment = (id: string, minute: number, more: Partial<StoveMoment> = {}): St
   putOff: null,
   ...more,
 });
-const waits = (more: Partial<StoveMoment['waits']>) => ({ ...moment('x', 0).waits, ...more });
+const waits = (more: Partial<StoveMoment['waits']>) => ({ ...noWaits, ...more });
 const evening = (moments: StoveMoment[], more: Partial<StoveState> = {}) =>
   ({ moments, nowId: moments[0]?.id ?? null, inside: [], told: [], ...more }) as unknown as StoveState;
 const entry = (kind: StoveEntry['kind'], minute: number, more: Partial<StoveEntry> = {}): StoveEntry => ({
@@ -90,6 +82,9 @@ describe('what was told here, laid over the last state', () => {
     const [after] = overlay(evening([soak]), [seen]).moments;
     expect([after?.state, after?.waits.event, after?.waits.notBefore]).toEqual(['waiting', null, at(22)]);
     expect(overlay(evening([soak]), [{ ...seen, vesselId: 'other' }]).moments[0]?.waits.event).toBe('boils');
+    // A boil by which something else was done is not this one.
+    const told = [seen, entry('did', 21, { momentId: '0.8' })];
+    expect(overlay(evening([boil, soak]), told).moments[1]?.waits.event).toBe('boils');
   });
 
   it('lays nothing over a state that holds it already, since the same entry twice stops the page', () => {

@@ -63,10 +63,12 @@ export function overlay(state: StoveState, shown: StoveEntry[], alone = false): 
   };
 }
 
+const sinceDone = (told: StoveEntry[]) => told.slice(told.findLastIndex((e) => e.kind === 'did') + 1);
+
 /** What was named as it is wanted, while nobody can say better: the next that the look asks for, until all of it is. */
 function looked(m: StoveMoment, told: StoveEntry[], alone: boolean): StoveMoment {
   const { look, asks } = m.waits;
-  const since = told.slice(told.findLastIndex((e) => e.kind === 'did') + 1);
+  const since = sinceDone(told);
   if (!alone || m.state !== 'waiting' || !look || !since.some((e) => answersLook(look, e))) return m;
   const left = asks
     .slice(asks.findIndex((a) => a.ingredient === look.ingredient))
@@ -76,9 +78,10 @@ function looked(m: StoveMoment, told: StoveEntry[], alone: boolean): StoveMoment
 
 /** What has minutes of its own after something that was seen counts them from the tap. */
 function happens(m: StoveMoment, told: StoveEntry[]): StoveMoment {
+  // What was done since was done by what was seen before it.
   const seen =
     m.state === 'waiting' && m.waits.delayMinutes
-      ? told.find((e) => e.kind === 'seen' && e.what === m.waits.event && e.vesselId === m.lane)
+      ? sinceDone(told).find((e) => e.kind === 'seen' && e.what === m.waits.event && e.vesselId === m.lane)
       : undefined;
   if (!seen) return m;
   const at = new Date(Date.parse(seen.occurredAt) + (m.waits.delayMinutes ?? 0) * 60_000).toISOString();
