@@ -41,6 +41,12 @@ public readonly record struct ActionDone(
     double OverBedCentimetres
 )
 {
+    /// <summary>How long somebody stood over it before it was done, s: liquor that was too much was boiled down.</summary>
+    public double Took { get; init; }
+
+    /// <summary>What was boiled down meanwhile, g.</summary>
+    public double BoiledDown { get; init; }
+
     /// <summary>Liquor that was added, or, negative, poured off, g.</summary>
     public double Added => LiquorAfter - LiquorBefore;
 }

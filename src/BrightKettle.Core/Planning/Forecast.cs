@@ -8,6 +8,7 @@ namespace BrightKettle.Core.Planning;
 public readonly record struct Band(double Low, double Reference, double High);
 
 /// <summary>A moment of the cook. The range comes from many pots; a pot that never got there is left out.</summary>
+/// <param name="Begins">When somebody begins with it, where that is earlier: what is too much is boiled down first.</param>
 public sealed record MomentForecast(
     string StepId,
     int Action,
@@ -15,8 +16,12 @@ public sealed record MomentForecast(
     Instant Reference,
     Instant Late,
     Band LiquorGrams,
-    Band AddedGrams
+    Band AddedGrams,
+    MomentBegins? Begins = null
 );
+
+/// <param name="LiquorGrams">That is found then.</param>
+public sealed record MomentBegins(Instant Early, Instant Reference, Instant Late, Band LiquorGrams);
 
 /// <summary>One minute of the picture. Bands are over many pots.</summary>
 /// <param name="Doneness">One per ingredient.</param>

@@ -167,12 +167,24 @@ public sealed class Forecaster(Simulator simulator)
                     At(cook, seconds.Reference),
                     At(cook, seconds.High),
                     spread.Of(done, d => d.LiquorBefore, middle.LiquorBefore),
-                    spread.Of(done, d => d.Added, middle.Added)
+                    spread.Of(done, d => d.Added, middle.Added),
+                    cook.Actions[i] is CookAction.SetLiquor { BoilDown: not null } ? Begins(cook, done, middle, spread) : null
                 )
             );
         }
 
         return list;
+    }
+
+    private static MomentBegins Begins(Cook cook, List<ActionDone> done, ActionDone middle, Spread spread)
+    {
+        var seconds = spread.Of(done, d => d.Seconds - d.Took, middle.Seconds - middle.Took);
+        return new(
+            At(cook, seconds.Low),
+            At(cook, seconds.Reference),
+            At(cook, seconds.High),
+            spread.Of(done, d => d.LiquorBefore + d.BoiledDown, middle.LiquorBefore + middle.BoiledDown)
+        );
     }
 
     /// <summary>From the flame on; each minute, or more seldom when the cook is long.</summary>

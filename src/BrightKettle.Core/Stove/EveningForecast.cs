@@ -7,7 +7,7 @@ namespace BrightKettle.Core.Stove;
 
 /// <summary>When something that is still to do will be due.</summary>
 /// <param name="Early">Eight pots in ten come to it between this and late.</param>
-public sealed record DueForecast(string MomentId, Instant Early, Instant At, Instant Late, Band LiquorGrams, Band AddedGrams);
+public sealed record DueForecast(string MomentId, Instant Early, Instant At, Instant Late, Band LiquorGrams);
 
 /// <summary>How an evening stands at a moment: what is known, and what will come of it.</summary>
 /// <param name="Cook">What was done and what is still to do, with what is known of bag, pot and burner.</param>

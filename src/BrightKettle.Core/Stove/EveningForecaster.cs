@@ -168,7 +168,12 @@ public sealed class EveningForecaster(Simulator simulator, GateHouse? house = nu
         {
             if (pending[m.Action] is { } moment && list.TrueForAll(d => d.MomentId != moment.Id))
             {
-                list.Add(new(moment.Id, m.Early, m.Reference, m.Late, m.LiquorGrams, m.AddedGrams));
+                // At the stove it is due when somebody begins with it.
+                list.Add(
+                    m.Begins is { } b
+                        ? new(moment.Id, b.Early, b.Reference, b.Late, b.LiquorGrams)
+                        : new(moment.Id, m.Early, m.Reference, m.Late, m.LiquorGrams)
+                );
             }
         }
 

@@ -220,12 +220,7 @@ public sealed record VisitDto(
 
 /// <summary>What the second ingredient will find.</summary>
 /// <param name="NeededMillilitres">Hot.</param>
-public sealed record JoinNowDto(
-    double NeededMillilitres,
-    BandDto FoundMillilitres,
-    BandDto AddMillilitres,
-    double NeededOverBedCentimetres
-);
+public sealed record JoinNowDto(double NeededMillilitres, BandDto FoundMillilitres, double NeededOverBedCentimetres);
 
 /// <param name="Until">When the clock alone lifts it; null when it does not.</param>
 /// <param name="Name">For what is still inside: what.</param>

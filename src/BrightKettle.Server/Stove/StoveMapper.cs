@@ -335,7 +335,7 @@ public static partial class StoveMapper
         BandDto Hot(Band band) => new(Round(Millilitres(band.Low)), Round(Millilitres(band.Reference)), Round(Millilitres(band.High)));
         var at = Enumerable.Range(0, ahead.Pending.Count).First(i => ahead.Pending[i]?.Id == due.MomentId);
         var over = ahead.Forecast.Reference.Done[at] is { } done ? done.OverBedCentimetres : 0;
-        return new(Round(Millilitres(measure.Liquor.Grams)), Hot(due.LiquorGrams), Hot(due.AddedGrams), Math.Round(over, 1));
+        return new(Round(Millilitres(measure.Liquor.Grams)), Hot(due.LiquorGrams), Math.Round(over, 1));
     }
 
     private static double Millilitres(double grams) => Math.Sign(grams) * PotGeometry.LiquorMillilitres(Math.Abs(grams), 98);

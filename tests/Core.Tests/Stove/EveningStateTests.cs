@@ -261,8 +261,8 @@ public sealed class EveningStateTests
         Assert.True(after.Traits.Evaporation.Median > before.Traits.Evaporation.Median * 1.03);
         // The join still brings it to what the rice wants, so the table stays.
         Assert.InRange((after.Table!.At - before.Table!.At).TotalMinutes, -2, 4);
-        var add = after.Due.First(d => d.MomentId == after.Evening.With(StepIds.Join).Id);
-        Assert.True(add.AddedGrams.Reference > before.Due.First(d => d.MomentId == add.MomentId).AddedGrams.Reference + 20);
+        var join = after.Due.First(d => d.MomentId == after.Evening.With(StepIds.Join).Id);
+        Assert.True(join.LiquorGrams.Reference < before.Due.First(d => d.MomentId == join.MomentId).LiquorGrams.Reference - 20);
     }
 
     [Fact]

@@ -43,7 +43,11 @@ internal sealed partial class LaneRun
 
         // Flame and lid move neither bed nor liquor.
         var overAfter = !heights || action is CookAction.Heat or CookAction.Cover or CookAction.Serve ? overBefore : OverBed(v);
-        _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, overAfter);
+        _done[at] = new(_pot.Now, before, _pot.Liquor(v), doneness, _pot.Celsius(v), overBefore, overAfter)
+        {
+            Took = _boilsDown.Took,
+            BoiledDown = _boilsDown.Grams,
+        };
     }
 
     private void Act(int v, CookAction action)

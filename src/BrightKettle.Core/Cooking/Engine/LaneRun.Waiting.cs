@@ -85,7 +85,7 @@ internal sealed partial class LaneRun
         var next = BoilsDownEvery;
         if (double.IsNaN(track.BoilsDownSince))
         {
-            track.BoilsDownSince = _pot.Now;
+            (track.BoilsDownSince, track.BoilsDownFound) = (_pot.Now, _pot.Liquor(v));
             _pot.SetLid(v, Lid.Open);
             _pot.SetFlame(v, Flame.Full, null);
         }

@@ -36,6 +36,9 @@ internal sealed partial class LaneRun
     private readonly float _step;
     private readonly ActionDone?[] _done;
     private readonly double[] _doneAt;
+
+    /// <summary>What the action that is done now was preceded by, s and g.</summary>
+    private (double Took, double Grams) _boilsDown;
     private readonly Track[] _tracks;
     private readonly List<EventMoment> _happenings = [];
     private readonly List<PotSample>? _samples;
@@ -229,10 +232,14 @@ internal sealed partial class LaneRun
         var at = track.Next;
         track.Since = _pot.Now;
         (track.BoiledAt, track.DrySince) = (null, null);
+        _boilsDown = double.IsNaN(track.BoilsDownSince)
+            ? default
+            : (_pot.Now - track.BoilsDownSince, track.BoilsDownFound - _pot.Liquor(v));
         track.LookAt = track.BoilsDownSince = track.LidOffSince = double.NaN;
         track.Looked = track.LockedAgain = 0;
         track.Next = _script.NextOf(v, at);
         Do(at);
+        _boilsDown = default;
         return true;
     }
 
@@ -330,6 +337,9 @@ internal sealed partial class LaneRun
 
         /// <summary>Since when it boils without its lid to lose liquor; not a number while it does not.</summary>
         public double BoilsDownSince = double.NaN;
+
+        /// <summary>Liquor when that began, g.</summary>
+        public double BoilsDownFound;
 
         /// <summary>What it had when it was looked at last, g, and when that was.</summary>
         public (double Grams, double At) BoilsDownFrom;
