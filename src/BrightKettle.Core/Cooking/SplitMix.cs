@@ -31,8 +31,11 @@ internal sealed class SplitMix(int seed)
         return mixed;
     }
 
+    /// <summary>Between 0 and 1, neither of them.</summary>
+    public double Uniform() => ((Next() >> 11) + 0.5) / (1UL << 53);
+
     /// <summary>One of a normal distribution with mean 0 and standard deviation 1.</summary>
-    public double Normal() => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, ((Next() >> 11) + 0.5) / (1UL << 53));
+    public double Normal() => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, Uniform());
 
     private ulong Next()
     {

@@ -1,7 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Stove;
-using MathNet.Numerics.Distributions;
 using NodaTime;
 
 namespace BrightKettle.Core.Practice;
@@ -77,7 +76,10 @@ public sealed class AdvicePlayer(Simulator simulator)
         public bool Turn()
         {
             var ahead = _player._eye.Forecast(_evening, _now, _plan.Dish.Targets, Pots);
-            var next = ahead.Evening.Leading.Select(m => (Moment: m, At: DueAt(ahead, m))).Where(x => x.At is not null).MinBy(x => x.At);
+            var next = ahead
+                .Evening.Leading.Select(m => (Moment: m, At: NextDue.At(ahead, m, _kitchen)))
+                .Where(x => x.At is not null)
+                .MinBy(x => x.At);
             if (next.Moment is not { } moment || next.At is not { } due)
             {
                 return false;
@@ -91,7 +93,7 @@ public sealed class AdvicePlayer(Simulator simulator)
             }
 
             _now = due;
-            var trigger = ahead.Cook.Actions[FirstOf(ahead, moment)].Trigger;
+            var trigger = ahead.Cook.Actions[NextDue.FirstOf(ahead, moment)!.Value].Trigger;
             if (trigger.After is { } what)
             {
                 // It is heard or seen; where something is still to wait after it, that comes with the next turn.
@@ -125,42 +127,6 @@ public sealed class AdvicePlayer(Simulator simulator)
                 _looks,
                 [.. run.Final.Select(f => f.Doneness)]
             );
-        }
-
-        private static int FirstOf(EveningForecast ahead, Moment moment)
-        {
-            for (var i = 0; i < ahead.Pending.Count; i++)
-            {
-                if (ahead.Pending[i]?.Id == moment.Id)
-                {
-                    return i;
-                }
-            }
-
-            return -1;
-        }
-
-        /// <summary>When the page asks for it, or when what it waits for is heard; null where that is never.</summary>
-        private Instant? DueAt(EveningForecast ahead, Moment moment)
-        {
-            var first = FirstOf(ahead, moment);
-            if (first < 0)
-            {
-                return null;
-            }
-
-            var when = ahead.Cook.Actions[first].Trigger;
-            if (when.AfterStep is { } step && _evening.Moments.Any(m => m.Moment.Has(step) && m.State == MomentState.Waiting))
-            {
-                return null;
-            }
-
-            if (when.After is { } what)
-            {
-                return _kitchen.When(moment.Lane, what, when.Count) is { } heard ? Instant.Max(_now, heard) : null;
-            }
-
-            return LookAsked.From(ahead, moment, when.NotBefore) is { } clock && clock > _now ? clock : _now;
         }
 
         private void Tell(Func<Guid, Instant, Entry> entry)
@@ -246,15 +212,13 @@ public sealed class AdvicePlayer(Simulator simulator)
             var real = _kitchen.Doneness(ingredient, _now);
             if (asked.EnoughChalky is not null)
             {
-                var share = Doneness.ChalkyOfFive(real, _player.Simulator.Constants.SeedSpread) / LookAsked.Of;
-                var dice = SplitMix.Of(_seed, _looks, place, 1, 0);
-                var count = Enumerable.Range(0, LookAsked.Of).Count(_ => Normal.CDF(0, 1, dice.Normal()) < share);
+                var count = FiveTaken.Chalky(real, _player.Simulator.Constants.SeedSpread, SplitMix.Of(_seed, _looks, place, 1, 0));
                 Tell((id, at) => new Entry.Saw(id, at, new Observation.ChalkyOf(at, ingredient, count, LookAsked.Of)));
                 return;
             }
 
             var apart = (_evening.Cook.Ingredients[place] as PulseIngredient)?.Pulse.FallsApartAt;
-            var felt = Doneness.Felt(real + (Hand.Spread * SplitMix.Of(_seed, _looks, place, 2, 0).Normal()), apart);
+            var felt = FiveTaken.Felt(real, apart, SplitMix.Of(_seed, _looks, place, 2, 0));
             Tell((id, at) => new Entry.Saw(id, at, new Observation.FeltAs(at, ingredient, felt)));
         }
 

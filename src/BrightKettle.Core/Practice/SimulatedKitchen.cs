@@ -1,4 +1,5 @@
 using BrightKettle.Core.Cooking;
+using BrightKettle.Core.Cooking.Trace;
 using NodaTime;
 
 namespace BrightKettle.Core.Practice;
@@ -24,6 +25,14 @@ public sealed class SimulatedKitchen(Simulator simulator, Cook setup, PotTraits 
         {
             Pace = [.. _hidden.Pace, .. Enumerable.Repeat(1.0, Setup.Ingredients.Count - _hidden.Pace.Count)],
         };
+
+    /// <summary>As it stands after all of this.</summary>
+    /// <param name="done">In its order; all of it could be done.</param>
+    public void Did(IEnumerable<(Instant At, CookAction Deed)> done)
+    {
+        _deeds.AddRange(done.Select(d => d.Deed with { Trigger = Trigger.At(d.At) }));
+        _known = null;
+    }
 
     /// <summary>Something else came onto the counter: a pot, an onion.</summary>
     /// <param name="setup">With all that was there before, first.</param>
@@ -69,11 +78,24 @@ public sealed class SimulatedKitchen(Simulator simulator, Cook setup, PotTraits 
     /// <inheritdoc cref="Doneness" path="/param"/>
     public double? OverBed(string vesselId, Instant at)
     {
-        var run = simulator.Run(Setup with { Actions = [.. _deeds, new CookAction.Serve(Trigger.At(at))] }, Hidden, new(Sample: true));
-        return run.Samples is [.., var last] && last.BedCentimetres.Sum() is > 0 and var bed && Setup.Kitchen.IndexOf(vesselId) == 0
+        return Seen(at).Samples is [.., var last] && last.BedCentimetres.Sum() is > 0 and var bed && Setup.Kitchen.IndexOf(vesselId) == 0
             ? last.LevelCentimetres - bed
             : null;
     }
+
+    /// <summary>What these actions did here, each at the time at which it was really done.</summary>
+    /// <param name="meant">As it was meant, all of it done.</param>
+    public PotRun Truth(CookTrace meant)
+    {
+        ArgumentNullException.ThrowIfNull(meant);
+        var really = meant.Cook.Actions.Select((a, i) => meant.DoneAt(i) is { } at ? a with { Trigger = Trigger.At(at) } : a);
+        return simulator.Run(meant.Cook with { Actions = [.. really] }, Hidden);
+    }
+
+    /// <summary>All minutes up to then, the last of them as it is seen.</summary>
+    /// <inheritdoc cref="Doneness" path="/param"/>
+    public PotRun Seen(Instant at) =>
+        simulator.Run(Setup with { Actions = [.. _deeds, new CookAction.Serve(Trigger.At(at))] }, Hidden, new(Sample: true));
 
     /// <summary>Served and looked into: the whole evening up to then.</summary>
     /// <inheritdoc cref="Doneness" path="/param"/>

@@ -47,6 +47,9 @@ public sealed partial class EveningState
     /// <summary>The same evening as if this had never been told.</summary>
     public EveningState Without(Guid entryId) => new(_planned, _entries.Where(e => e.Id != entryId));
 
+    /// <summary>What was done in it, without anything that was seen or measured: a pot is not what somebody takes it for.</summary>
+    public EveningState Unseen() => new(_planned, _entries.Where(e => e is not Entry.Saw));
+
     /// <summary>The same evening with another course from now on.</summary>
     public EveningState With(Course course, Instant now) => With(new Entry.Chose(Guid.Empty, now, course));
 

@@ -71,11 +71,7 @@ public sealed class SceneRunner(Simulator simulator, PulseCatalogue catalogue)
     private const double EquallyGood = 3;
     private const double PointsAMinute = 0.5;
     private const double MostForTime = 15;
-    private const double MostForTexture = 60;
     private const double MostForLiquid = 25;
-
-    /// <summary>Texture a tenth outside its window costs so much.</summary>
-    private const double ForTexture = 150;
 
     /// <summary>g of liquid too much or too little that cost all that liquid can.</summary>
     private const double WrongLiquid = 250;
@@ -96,32 +92,16 @@ public sealed class SceneRunner(Simulator simulator, PulseCatalogue catalogue)
             return new(0, 0, 0, true);
         }
 
+        var texture = Ending.TextureLost(cook, run, scene.Targets, simulator.Constants);
         if (run.StalledAt is not null)
         {
-            return new(MostForTexture, MostForLiquid, 0, false);
-        }
-
-        var texture = 0.0;
-        for (var i = 0; i < cook.Ingredients.Count; i++)
-        {
-            var window = cook.Ingredients[i] is RiceIngredient rice ? scene.Targets.Window(rice.Rice) : scene.Targets.Window(scene.Pulse);
-            var doneness = run.Final[i].Doneness;
-            var outside =
-                doneness < window.Low ? (window.Low - doneness) / window.Low
-                : doneness > window.High ? (doneness - window.High) / window.High
-                : 0;
-            texture += ForTexture * outside;
-        }
-
-        if (Crust.Of(run, simulator.Constants) == BaseState.Scorched)
-        {
-            texture = MostForTexture;
+            return new(texture, MostForLiquid, 0, false);
         }
 
         var (least, most) = scene.Liquor;
         var free = run.FinalLiquor;
         var off = Math.Max(0, Math.Max(least - free, free - most));
-        return new(Math.Min(MostForTexture, texture), Math.Min(MostForLiquid, MostForLiquid * off / WrongLiquid), 0, false);
+        return new(texture, Math.Min(MostForLiquid, MostForLiquid * off / WrongLiquid), 0, false);
     }
 
     private SceneOutcome Outcome(Scene scene, string choice, (Cook Cook, PotRun Run, double Moment) ran, SceneScore score)
