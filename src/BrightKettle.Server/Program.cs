@@ -129,6 +129,7 @@ CupboardEndpoints.Map(app);
 PlanEndpoints.Map(app);
 WordsEndpoints.Map(app);
 PracticeEndpoints.Map(app);
+DinnerEndpoints.Map(app);
 CookEndpoints.Map(app);
 CookTable.Map(app);
 StoveEndpoints.Map(app);

@@ -40,8 +40,17 @@ public sealed record PracticeDecision(string? Choice);
 
 /// <summary>The pot opened up afterwards.</summary>
 /// <param name="Best">The answer that earned most.</param>
+/// <param name="WantedLow">Doneness of the pulses that is right at this table, from here</param>
+/// <param name="WantedHigh">to here.</param>
 /// <param name="Endings">One for each answer, in the scene's order.</param>
-public sealed record PracticeInsideDto(string Chosen, string Best, double Moment, IReadOnlyList<PracticeEndingDto> Endings);
+public sealed record PracticeInsideDto(
+    string Chosen,
+    string Best,
+    double Moment,
+    double WantedLow,
+    double WantedHigh,
+    IReadOnlyList<PracticeEndingDto> Endings
+);
 
 /// <summary>How the same pot ends with one answer.</summary>
 /// <param name="Forbidden">Code of the caution that forbids it; null for none.</param>

@@ -66,8 +66,16 @@ public static class PracticeEndpoints
         }
 
         var (sight, ends) = await work.RunAsync(WorkLength.Quick, _ => (runner.See(found, pot), runner.Outcomes(found, pot)));
+        var wanted = found.Targets.Window(found.Pulse);
         return TypedResults.Ok(
-            new PracticeInsideDto(choice, ends.MaxBy(e => e.Score.Points)!.Choice, sight.MinutesSinceStart, [.. ends.Select(Dto)])
+            new PracticeInsideDto(
+                choice,
+                ends.MaxBy(e => e.Score.Points)!.Choice,
+                sight.MinutesSinceStart,
+                wanted.Low,
+                wanted.High,
+                [.. ends.Select(Dto)]
+            )
         );
     }
 

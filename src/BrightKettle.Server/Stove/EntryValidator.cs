@@ -13,11 +13,14 @@ using NodaTime;
 namespace BrightKettle.Server.Stove;
 
 /// <summary>Decides of each entry whether it is stored, and says why not. A refusal of one does not touch the others.</summary>
+/// <param name="now">By the clock of that kitchen.</param>
+/// <param name="answers">What can be chosen there, by what was asked; nothing where nothing is offered.</param>
+/// <param name="clock">Of the record.</param>
 public sealed class EntryValidator(
     PulseCatalogue catalogue,
-    StoveStateCache states,
     KitchenState kitchen,
-    Simulator simulator,
+    Instant now,
+    Func<StoredEvening, StoveEntry, IReadOnlyList<Answer>> answers,
     TimeProvider clock
 )
 {
@@ -85,7 +88,7 @@ public sealed class EntryValidator(
         }
 
         var at = Instant.FromDateTimeOffset(entry.OccurredAt);
-        if (at > states.Now + FutureAllowed || at < states.Now - LongestAgo)
+        if (at > now + FutureAllowed || at < now - LongestAgo)
         {
             return Refuse("stove.time");
         }
@@ -112,7 +115,7 @@ public sealed class EntryValidator(
         }
 
         var without = stored.Without(new(entry.EventId, target), catalogue);
-        if (!MakesSense(without, states.Now) && MakesSense(stored, states.Now))
+        if (!MakesSense(without, now) && MakesSense(stored, now))
         {
             return Refuse("stove.undo_later_first");
         }
@@ -147,7 +150,7 @@ public sealed class EntryValidator(
             case Entry.Done done
                 when evening.Find(done.MomentId) is { State: MomentState.Waiting, Moment: var moment }
                     && StoveGates.Before(evening, moment, at, kitchen) is { } gate
-                    && (states.Now - at < Live || gate.Code == TakeOutGate.StillIn):
+                    && (now - at < Live || gate.Code == TakeOutGate.StillIn):
                 return Refuse(gate.Code, StoveGates.Words(gate));
             case Entry.CameOut came when evening.ComesOut().All(i => i.IngredientId != came.IngredientId || i.Left < came.Pieces):
                 return Refuse("stove.not_inside");
@@ -158,7 +161,7 @@ public sealed class EntryValidator(
         // Nothing new is learned of a pot that nobody has touched for days: it can only be closed.
         if (
             entry.Tells == EntryKind.StillOn
-            && states.Now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt))
+            && now - Instant.Min(evening.Cook.Starts, Instant.FromDateTimeOffset(stored.Row.StartedAt ?? stored.Started.PlannedAt))
                 > LongestAgo
         )
         {
@@ -169,8 +172,8 @@ public sealed class EntryValidator(
         {
             var with = evening.With(read);
             if (
-                EveningForecaster.Check(with, Instant.Max(at, states.Now)) is not null
-                && EveningForecaster.Check(evening, Instant.Max(at, states.Now)) is null
+                EveningForecaster.Check(with, Instant.Max(at, now)) is not null
+                && EveningForecaster.Check(evening, Instant.Max(at, now)) is null
             )
             {
                 return Refuse("stove.impossible");
@@ -187,8 +190,7 @@ public sealed class EntryValidator(
     /// <summary>What was chosen is worked out and stored as it is, so that a later model changes nothing of it.</summary>
     private (string? Code, string? Text, IReadOnlyList<CookEvent> Made) Chosen(ref StoredEvening stored, StoveEntry entry)
     {
-        var (_, answers) = states.Answers(stored, kitchen, entry.State, entry.Count, entry.Grams, simulator);
-        if (answers.FirstOrDefault(a => a.Code == entry.What) is not { } answer)
+        if (answers(stored, entry).FirstOrDefault(a => a.Code == entry.What) is not { } answer)
         {
             return Refuse("stove.no_such_answer");
         }
@@ -203,7 +205,8 @@ public sealed class EntryValidator(
         return (null, null, made);
     }
 
-    private static Guid Derived(Guid id, int number)
+    /// <summary>The id of what follows from something that was told: the same each time.</summary>
+    internal static Guid Derived(Guid id, int number)
     {
         var bytes = id.ToByteArray();
         bytes[^1] ^= (byte)(number + 1);

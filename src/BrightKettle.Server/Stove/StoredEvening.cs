@@ -34,12 +34,12 @@ public sealed record StoredEvening(
         var started = StartedCook.Read(events.Last(e => e.Kind == CookProjection.Started).Payload);
         var planned = new CookReader(catalogue, new FieldFaults()).Read(started.Cook)
             ?? throw new InvalidOperationException($"The cook {row.Id} was stored and cannot be read.");
-        return new StoredEvening(row, started, planned, [], [], new EveningState(planned, Begun(planned, started))).After(
-            row,
-            events,
-            catalogue
-        );
+        return Begin(row, started, planned).After(row, events, catalogue);
     }
+
+    /// <summary>An evening of which nothing has been told.</summary>
+    public static StoredEvening Begin(CookRow row, StartedCook started, Cook planned) =>
+        new(row, started, planned, [], [], new EveningState(planned, Begun(planned, started)));
 
     /// <summary>The same evening with what was told since: what is known already is not read again.</summary>
     /// <param name="since">Later events, in their order.</param>

@@ -242,7 +242,13 @@ public static class StoveEndpoints
                 .ToListAsync(cancel)
         ).ToHashSet();
         var (events, receipts) = await dishes.Work.RunAsync(WorkLength.Quick, simulator =>
-            new EntryValidator(dishes.Catalogue, states, kitchen, simulator, clock).Read(stored, told.Entries, elsewhere)
+            new EntryValidator(
+                dishes.Catalogue,
+                kitchen,
+                states.Now,
+                (evening, entry) => states.Answers(evening, kitchen, entry.State, entry.Count, entry.Grams, simulator).Answers,
+                clock
+            ).Read(stored, told.Entries, elsewhere)
         );
         var version = stored.Row.Version;
         if (events.Count > 0)

@@ -12,6 +12,7 @@ export const { p, navigate, isActive, route } = createRouter({
   '/stove': () => import('./routes/Stove.svelte'),
   '/stove/:id': () => import('./routes/Stove.svelte'),
   '/practice': () => import('./routes/Practice.svelte'),
+  '/practice/dinner': () => import('./routes/PracticeDinner.svelte'),
   '/practice/:scene/:pot': () => import('./routes/Practice.svelte'),
   '/dinners': () => import('./routes/Dinners.svelte'),
   '/dinners/:id': () => import('./routes/PastDinner.svelte'),

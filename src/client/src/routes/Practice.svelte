@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, type PracticeScene } from '../lib/api/client';
+  import DinnerList from '../lib/features/practice/DinnerList.svelte';
   import SceneList from '../lib/features/practice/SceneList.svelte';
   import SceneView from '../lib/features/practice/SceneView.svelte';
   import { sceneTitle } from '../lib/format/practice';
@@ -7,7 +8,7 @@
   import type { Load } from '../lib/state/load';
   import { PracticeTry } from '../lib/state/practice.svelte';
   import Notice from '../lib/ui/Notice.svelte';
-  import { p, route } from '../router';
+  import { navigate, p, route } from '../router';
 
   let scenes = $state.raw<Load<PracticeScene[]>>({ state: 'loading' });
   void api.scenes().then((answer) => {
@@ -43,4 +44,5 @@
   {/key}
 {:else if scenes.state === 'ready'}
   <SceneList scenes={all} href={potOf} />
+  <DinnerList open={() => navigate('/practice/dinner')} />
 {/if}

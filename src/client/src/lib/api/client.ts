@@ -74,6 +74,13 @@ export type PracticeScene = Schemas['PracticeSceneDto'];
 export type PracticePot = Schemas['PracticePotDto'];
 export type PracticeInside = Schemas['PracticeInsideDto'];
 export type PracticeEnding = Schemas['PracticeEndingDto'];
+export type PracticePoint = Schemas['PracticePointDto'];
+export type PracticeReady = Schemas['PracticeReadyDto'];
+export type PracticeLevel = Schemas['PracticeDinnerAsk']['level'];
+export type PracticeStand = Schemas['PracticeDinnerDto'];
+export type PracticePotSeen = Schemas['PracticePotSeenDto'];
+export type PracticeEnd = Schemas['PracticeEndDto'];
+export type PracticeTable = Schemas['PracticeTableDto'];
 export type BagDinner = Schemas['BagDinnerDto'];
 
 /** The kettle says its own sentences in the language of the page. */
@@ -184,6 +191,13 @@ export const api = {
     answer(http.GET('/api/practice/{scene}/{pot}', { params: { path: { scene, pot } } })),
   practice: (scene: string, pot: number, choice: string) =>
     answer(http.POST('/api/practice/{scene}/{pot}', { params: { path: { scene, pot } }, body: { choice } })),
+  practiceReady: () => answer(http.GET('/api/practice/dinners')),
+  practiceDinner: (
+    body: Omit<Schemas['PracticeDinnerAsk'], 'entries' | 'told'> & {
+      entries: StoveEntry[];
+      told: StoveEntry[];
+    },
+  ) => answer(http.POST('/api/practice/dinners', { body: body as Schemas['PracticeDinnerAsk'] })),
   pairCode: (pageToken: string) => answer(http.POST('/api/pair/code', { body: { pageToken } })),
   pair: (code: string, name: string) => bare(http.POST('/api/pair', { body: { code, name } })),
   copies: () => answer(http.GET('/api/copies')),

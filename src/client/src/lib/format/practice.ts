@@ -1,4 +1,4 @@
-import type { PracticeScene } from '../api/client';
+import type { PracticeReady, PracticeScene } from '../api/client';
 import { say } from '../messages/say';
 import { grams } from './amounts';
 
@@ -10,6 +10,16 @@ export const sceneStory = (scene: PracticeScene): string =>
   say(`practice.story.${scene.id}` as 'practice.story.rice_time', {
     pulse: `${scene.pulseName} (${grams(scene.pulseGrams)})`,
     rice: scene.riceName === null ? '' : `${scene.riceName} (${grams(scene.riceGrams)})`,
+  });
+
+/** What a dinner to practise is called, and what is at stake in it. */
+export const dinnerTitle = (id: string): string =>
+  say(`practice.dinner.${id}` as 'practice.dinner.quick_pot');
+
+export const dinnerStory = (ready: PracticeReady): string =>
+  say(`practice.dinner_story.${ready.id}` as 'practice.dinner_story.quick_pot', {
+    pulse: ready.pulseName,
+    rice: ready.riceName ?? '',
   });
 
 export const sceneChoice = (id: string, choice: string): string =>

@@ -86,7 +86,14 @@
       </li>
     {/each}
   </ul>
-  <SceneLines moment={inside.moment} {mine} {best} choice={sceneChoice(scene.id, mine.choice)} />
+  <SceneLines
+    moment={inside.moment}
+    mine={mine.line}
+    best={mine.choice === best.choice ? [] : best.line}
+    label={say('practice.lines', { yours: sceneChoice(scene.id, mine.choice) })}
+    band={[inside.wantedLow, inside.wantedHigh]}
+    other={say('practice.best')}
+  />
   <div class="mt-4 flex flex-wrap gap-3">
     <a class="btn btn-primary min-h-12" href={another}>{say('practice.another')}</a>
     <a class="btn min-h-12" href={next}>{say('practice.next')}</a>

@@ -1,25 +1,34 @@
 <script lang="ts">
-  import type { PracticeEnding } from '../../api/client';
+  import type { PracticePoint as Point } from '../../api/client';
   import { say } from '../../messages/say';
 
-  type Props = { moment: number; mine: PracticeEnding; best: PracticeEnding; choice: string };
-  let { moment, mine, best, choice }: Props = $props();
+  type Props = {
+    /** Of the decision, in minutes; null where there was more than one. */
+    moment: number | null;
+    mine: Point[];
+    /** Empty where there is nothing to compare with. */
+    best: Point[];
+    label: string;
+    /** Doneness that is right at the table. */
+    band: readonly [number, number];
+    /** What the other line is called. */
+    other: string;
+  };
+  let { moment, mine, best, label, band, other }: Props = $props();
   const [w, h] = [560, 150];
   const [left, right] = [34, 8];
-  const same = $derived(mine.choice === best.choice);
-  const last = $derived(Math.max(...[...mine.line, ...best.line].map((p) => p.minutes), 1));
+  const last = $derived(Math.max(...[...mine, ...best].map((p) => p.minutes), 1));
   const x = (minutes: number) => left + (minutes / last) * (w - left - right);
-  type Point = PracticeEnding['line'][number];
   const panels = $derived([
     {
       name: say('practice.level'),
       of: (p: Point) => p.levelCentimetres - p.bedCentimetres,
       band: null,
     },
-    { name: say('practice.doneness'), of: (p: Point) => p.pulses, band: [95, 140] as const },
+    { name: say('practice.doneness'), of: (p: Point) => p.pulses, band },
   ]);
   const span = (of: (p: Point) => number) => {
-    const all = [...mine.line, ...best.line].map(of);
+    const all = [...mine, ...best].map(of);
     return { low: Math.min(0, ...all), high: Math.max(1, ...all) };
   };
   const path = (line: Point[], of: (p: Point) => number, low: number, high: number) =>
@@ -32,7 +41,7 @@
 </script>
 
 <!-- Yours over the best: where they part is what the decision did. -->
-<figure class="mt-4" aria-label={say('practice.lines', { yours: choice })}>
+<figure class="mt-4" aria-label={label}>
   {#each panels as panel (panel.name)}
     {@const { low, high } = span(panel.of)}
     {@const y = (v: number) => h - 18 - ((v - low) / (high - low)) * (h - 30)}
@@ -55,25 +64,27 @@
       <text x={left - 4} y="16" text-anchor="end" font-size="12" fill="var(--color-base-content)"
         >{high.toFixed(high < 20 ? 1 : 0)}</text
       >
-      <line
-        x1={x(moment)}
-        x2={x(moment)}
-        y1="8"
-        y2={h - 18}
-        stroke="var(--color-secondary)"
-        stroke-width="2"
-        stroke-dasharray="4 3"
-      />
-      <text
-        x={x(moment) > w / 2 ? x(moment) - 5 : x(moment) + 5}
-        y="18"
-        text-anchor={x(moment) > w / 2 ? 'end' : 'start'}
-        font-size="12"
-        fill="var(--color-base-content)">{say('practice.moment')}</text
-      >
-      {#if !same}
+      {#if moment !== null}
+        <line
+          x1={x(moment)}
+          x2={x(moment)}
+          y1="8"
+          y2={h - 18}
+          stroke="var(--color-secondary)"
+          stroke-width="2"
+          stroke-dasharray="4 3"
+        />
+        <text
+          x={x(moment) > w / 2 ? x(moment) - 5 : x(moment) + 5}
+          y="18"
+          text-anchor={x(moment) > w / 2 ? 'end' : 'start'}
+          font-size="12"
+          fill="var(--color-base-content)">{say('practice.moment')}</text
+        >
+      {/if}
+      {#if best.length > 0}
         <path
-          d={path(best.line, panel.of, low, high)}
+          d={path(best, panel.of, low, high)}
           fill="none"
           stroke="var(--color-primary)"
           stroke-width="2.5"
@@ -81,7 +92,7 @@
         />
       {/if}
       <path
-        d={path(mine.line, panel.of, low, high)}
+        d={path(mine, panel.of, low, high)}
         fill="none"
         stroke="var(--color-secondary)"
         stroke-width="3"
@@ -97,7 +108,7 @@
         ><line x2="28" y1="4" y2="4" stroke="var(--color-secondary)" stroke-width="3" /></svg
       >{say('practice.yours')}</span
     >
-    {#if !same}<span class="flex items-center gap-2"
+    {#if best.length > 0}<span class="flex items-center gap-2"
         ><svg width="28" height="8" aria-hidden="true"
           ><line
             x2="28"
@@ -107,7 +118,7 @@
             stroke-width="2.5"
             stroke-dasharray="7 5"
           /></svg
-        >{say('practice.best')}</span
+        >{other}</span
       >{/if}
   </figcaption>
 </figure>

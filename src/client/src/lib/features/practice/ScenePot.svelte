@@ -1,16 +1,22 @@
 <script lang="ts">
-  import type { PracticePot } from '../../api/client';
   import { say } from '../../messages/say';
   import { colourOf, outlines, type Seed } from '../../ui/seeds';
 
-  type Props = { pot: PracticePot; seed: Seed };
+  /** Heights in cm, over the base. */
+  type Look = {
+    bedCentimetres: number;
+    liquidCentimetres: number;
+    heightCentimetres: number;
+    boils: boolean;
+  };
+  type Props = { pot: Look; seed: Seed };
   let { pot, seed }: Props = $props();
+  const id = $props.id();
   const [w, h] = [300, 190];
   /** A pot that is mostly empty is cut off above its liquid, so that heights can be told apart. */
   const shown = $derived(Math.min(pot.heightCentimetres, Math.max(5, pot.liquidCentimetres * 1.7)));
   const scale = $derived((h - 34) / shown);
   const y = (cm: number) => h - 8 - cm * scale;
-  const boiling = $derived(pot.celsius >= 97);
   const bubbles = [40, 92, 128, 171, 214, 256];
 </script>
 
@@ -25,7 +31,7 @@
   })}
 >
   <defs>
-    <pattern id="bed-seeds" width="22" height="16" patternUnits="userSpaceOnUse">
+    <pattern id="bed-{id}" width="22" height="16" patternUnits="userSpaceOnUse">
       <g fill="none" stroke="var(--seed-edge)" stroke-width="2.6" opacity="0.5">
         <path d={outlines[seed.shape]} transform="translate(0.5 0.5) scale(0.34)" />
         <path d={outlines[seed.shape]} transform="translate(11.5 8) scale(0.34)" />
@@ -58,7 +64,7 @@
     width={w - 34}
     y={y(pot.bedCentimetres)}
     height={h - 10 - y(pot.bedCentimetres)}
-    fill="url(#bed-seeds)"
+    fill="url(#bed-{id})"
   />
   {#if pot.liquidCentimetres > pot.bedCentimetres}
     <line
@@ -70,7 +76,7 @@
       stroke-width="3"
     />
   {/if}
-  {#if boiling}
+  {#if pot.boils}
     {#each bubbles as x, i (x)}
       <circle
         cx={x}

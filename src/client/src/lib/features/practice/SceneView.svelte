@@ -35,7 +35,9 @@
           : say('practice.since_boil', { minutes: pot.minutesSinceBoil })}
         <span class="text-sm font-normal">{say('practice.pot_number', { pot: trying.number + 1 })}</span>
       </h2>
-      <div class="mt-2"><ScenePot {pot} seed={seedOf('pulse', scene.pulseId)} /></div>
+      <div class="mt-2">
+        <ScenePot pot={{ ...pot, boils: pot.celsius >= 97 }} seed={seedOf('pulse', scene.pulseId)} />
+      </div>
       <p class="mt-2 text-sm">{say('practice.before')}</p>
       <div class="mt-1 flex flex-wrap gap-2">
         {#each senses as sense (sense.id)}

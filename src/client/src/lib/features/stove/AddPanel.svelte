@@ -2,12 +2,12 @@
   import FigureField from '../../ui/FigureField.svelte';
   import { api, type Extra, type StoveState } from '../../api/client';
   import { say } from '../../messages/say';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
   import MeasureField from '../../ui/MeasureField.svelte';
   import { unitOf } from '../../ui/measure';
   import { units } from '../../messages/units.svelte';
 
-  type Props = { stove: Stove; evening: StoveState; onclose: () => void; onmove: () => void };
+  type Props = { stove: AtStove; evening: StoveState; onclose: () => void; onmove: () => void };
   let { stove, evening, onclose, onmove }: Props = $props();
 
   let extras = $state.raw<Extra[]>([]);

@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { StoveState } from '../../api/client';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
   import { say } from '../../messages/say';
 
-  type Props = { stove: Stove; evening: StoveState };
+  type Props = { stove: AtStove; evening: StoveState };
   let { stove, evening }: Props = $props();
 </script>
 

@@ -3,7 +3,7 @@
   import { overBed } from '../../format/amounts';
   import { besideLines } from '../../format/stove';
   import type { Line } from '../../format/words';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
   import EarlierPicker from './EarlierPicker.svelte';
   import { say } from '../../messages/say';
   import Marked from '../../ui/Marked.svelte';
@@ -11,7 +11,7 @@
   import { shownMeasure, unitOf } from '../../ui/measure';
   import { units } from '../../messages/units.svelte';
 
-  type Props = { stove: Stove; evening: StoveState; moment: StoveMoment; line: Line };
+  type Props = { stove: AtStove; evening: StoveState; moment: StoveMoment; line: Line };
   let { stove, evening, moment, line }: Props = $props();
 
   const join = $derived(moment.join!);

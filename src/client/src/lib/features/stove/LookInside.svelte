@@ -1,18 +1,18 @@
 <script lang="ts">
   import { api, type StoveAnswer, type StoveState } from '../../api/client';
   import { Offers } from '../../state/stove/offers.svelte';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
   import AnswerList from './AnswerList.svelte';
   import { say } from '../../messages/say';
 
-  type Props = { stove: Stove; evening: StoveState; locked: boolean };
-  let { stove, evening, locked }: Props = $props();
+  type Props = { stove: AtStove; id: string; evening: StoveState; locked: boolean };
+  let { stove, id, evening, locked }: Props = $props();
   const offers = new Offers();
   const answers = $derived(offers.of(evening.version));
   const ask = () =>
     void offers.ask(
       () => evening.version,
-      () => api.lookInside(stove.id),
+      () => api.lookInside(id),
     );
   function choose(answer: StoveAnswer) {
     stove.tell({ kind: 'chose', what: answer.code, state: 'look' });

@@ -4,13 +4,13 @@
   import { handStates } from '../../format/stove';
   import { feltWord } from '../../format/words';
   import { core } from '../../format/words';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
   import BeanMark from '../../ui/BeanMark.svelte';
   import { seedOf } from '../../ui/seeds';
   import { say } from '../../messages/say';
 
   type Props = {
-    stove: Stove;
+    stove: AtStove;
     moment: StoveMoment;
     look: StoveLook;
     /** Asked for what the hand feels, where chalk could be counted; it decides what is asked above too. */
@@ -33,7 +33,7 @@
   let turnedDown = $state(0);
   const busy = $derived(stove.live && answered === heard && stove.refused.length === turnedDown);
 
-  function answer(told: Parameters<Stove['tell']>[0]) {
+  function answer(told: Parameters<AtStove['tell']>[0]) {
     answered = heard;
     turnedDown = stove.refused.length;
     // The next look counts again.
@@ -70,7 +70,7 @@
   <p class="mt-2 text-2xl">
     {rice ? say('look.bite') : say('look.squeeze', { name: within(look.name) })}
   </p>
-  <div class="mt-5 grid grid-cols-2 gap-3 sm:grid-cols-3">
+  <div class="mt-5 grid grid-cols-2 gap-3 sm:grid-cols-3" data-look-feel>
     {#each handStates as named (named)}
       <button
         class="btn stove-btn justify-start text-left leading-tight"

@@ -16,7 +16,7 @@
     sign,
   } from '../../format/stove';
   import { clock } from '../../format/time';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
   import EarlierPicker from './EarlierPicker.svelte';
   import JoinPanel from './JoinPanel.svelte';
   import LookInside from './LookInside.svelte';
@@ -24,7 +24,7 @@
   import SignPicture from './SignPicture.svelte';
   import Marked from '../../ui/Marked.svelte';
 
-  type Props = { stove: Stove; state: StoveState; moment: StoveMoment };
+  type Props = { stove: AtStove; state: StoveState; moment: StoveMoment };
   let { stove, state: evening, moment }: Props = $props();
 
   let early = $state(false);
@@ -106,7 +106,7 @@
       <button class="btn stove-btn btn-ghost" onclick={() => (earlier = true)}>{say('now.is_done')}</button>
     </div>
     {#if earlier}<EarlierPicker onpick={done} />{/if}
-    {#if moment.waits.priced}<LookInside {stove} {evening} locked />{/if}
+    {#if stove.id && moment.waits.priced}<LookInside {stove} id={stove.id} {evening} locked />{/if}
   {:else}
     <h1 id="now" class="now mt-1">
       {byFeel && moment.waits.look
@@ -142,7 +142,7 @@
         <button class="btn stove-btn" onclick={() => (earlier = !earlier)}>{say('now.did_before')}</button>
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}
-      {#if moment.waits.priced}<LookInside {stove} {evening} locked />{/if}
+      {#if stove.id && moment.waits.priced}<LookInside {stove} id={stove.id} {evening} locked />{/if}
     {:else if moment.waits.look && !found}
       <LookQuestion {stove} {moment} look={moment.waits.look} bind:feel={byFeel} ondone={() => done()} />
     {:else if moment.join}
@@ -186,7 +186,7 @@
         {/if}
       </div>
       {#if earlier}<EarlierPicker onpick={done} />{/if}
-      {#if locks && evening.pot}<LookInside {stove} {evening} locked={false} />{/if}
+      {#if stove.id && locks && evening.pot}<LookInside {stove} id={stove.id} {evening} locked={false} />{/if}
     {/if}
     {#if moment.waits.look && !found}<p class="mt-3 text-lg">{lookFor(moment.waits.look)}</p>{/if}
   {/if}

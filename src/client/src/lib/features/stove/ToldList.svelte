@@ -2,10 +2,10 @@
   import type { StoveState } from '../../api/client';
   import { toldLine } from '../../format/stove';
   import { clock } from '../../format/time';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
   import { say } from '../../messages/say';
 
-  type Props = { stove: Stove; evening: StoveState };
+  type Props = { stove: AtStove; evening: StoveState };
   let { stove, evening }: Props = $props();
   const told = $derived([...evening.told].reverse());
 </script>

@@ -4,9 +4,9 @@
   import { visitWords } from '../../format/stove';
   import { say } from '../../messages/say';
   import SignPicture from './SignPicture.svelte';
-  import type { Stove } from '../../state/stove/stove.svelte';
+  import type { AtStove } from '../../state/stove/stove.svelte';
 
-  type Props = { stove: Stove; visit: StoveVisit; evening: StoveState; ontrouble: (id: Trouble) => void };
+  type Props = { stove: AtStove; visit: StoveVisit; evening: StoveState; ontrouble: (id: Trouble) => void };
   let { stove, visit, evening, ontrouble }: Props = $props();
   const over = (centimetres: number) => {
     stove.tell({ kind: 'over_bed', centimetres, vesselId: visit.vesselId });

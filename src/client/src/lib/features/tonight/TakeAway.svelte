@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { CalendarClock, Ellipsis, FileBraces, Link, Printer } from '@lucide/svelte';
+  import { CalendarClock, CookingPot, Ellipsis, FileBraces, Link, Printer } from '@lucide/svelte';
   import { api, type Plan } from '../../api/client';
   import Menu from '../../ui/Menu.svelte';
   import { saveFile } from '../../ui/saveFile';
+  import { begin } from '../../state/practiceDinner.svelte';
   import type { Tonight } from '../../state/tonight.svelte';
   import { say } from '../../messages/say';
 
@@ -19,6 +20,13 @@
   function json() {
     saveFile(new Blob([JSON.stringify(plan.cook, null, 2)], { type: 'application/json' }), 'cook.json');
     said = say('take.saved', { file: 'cook.json' });
+  }
+
+  /** In a kitchen that nobody knows, as it was planned just now. */
+  function practise() {
+    const { keptAs, ...dish } = tonight.asked;
+    void keptAs;
+    begin(plan.title, { dish, plannedAt: null }, 'usual');
   }
 
   async function link() {
@@ -45,6 +53,9 @@
       <button onclick={link} disabled={!tonight.open}
         ><Link size={18} /> {tonight.open ? say('take.link') : say('take.link_first')}</button
       >
+    </li>
+    <li>
+      <a href="/practice/dinner" onclick={practise}><CookingPot size={18} /> {say('practice.this_dinner')}</a>
     </li>
     {#if said}<li class="px-3 py-1 text-sm break-all" role="status">{said}</li>{/if}
   </ul>

@@ -18,6 +18,13 @@ const retryEvery = 3_000;
 /** What is told, without what every entry carries. */
 export type Told = Omit<StoveEntry, 'eventId' | 'occurredAt' | 'basedOn' | 'by'>;
 
+/** What the cards at the stove need of it: an evening that can be told things. */
+export type AtStove = Pick<Stove, 'state' | 'live' | 'refused' | 'last' | 'tell' | 'undo' | 'forget'> & {
+  readonly clock: { readonly now: number };
+  /** Null for an evening that the kettle does not keep. */
+  readonly id: string | null;
+};
+
 /** One evening at the stove: the last state that was heard, with what was told here laid over it. */
 export class Stove {
   readonly clock = new ServerClock();
