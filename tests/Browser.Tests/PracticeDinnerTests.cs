@@ -50,7 +50,7 @@ public class PracticeDinnerTests
         {
             k.Open("/practice");
             ByKey(k, By.XPath("//button[.='Nobody calls']"));
-            ByKey(k, By.XPath("//li//button[.='Green gate lentils']"));
+            ByKey(k, By.XPath("//li//a[.='Green gate lentils']"));
             k.Until(_ => k.Text("h1") == "Green gate lentils");
             k.Until(d => d.PageSource.Contains("Nothing stands on the stove yet.", StringComparison.Ordinal));
             ByKey(k, By.XPath("//button[.='Done']"));
@@ -59,7 +59,7 @@ public class PracticeDinnerTests
             var heard = k.Text("[data-clock]");
             // It is found again as it was left.
             k.Open("/practice");
-            ByKey(k, By.XPath("//button[.='Go on with Green gate lentils']"));
+            ByKey(k, By.XPath("//a[.='Go on with Green gate lentils']"));
             k.Until(_ => k.Text("[data-clock]") == heard);
             for (var turn = 0; turn < 60 && k.Driver.FindElements(By.Id("end-title")).Count == 0; turn++)
             {
@@ -114,7 +114,8 @@ public class PracticeDinnerTests
             Assert.True((bool)k.Driver.ExecuteScript("return document.documentElement.scrollWidth <= innerWidth")!);
             k.Open("/practice");
             Go(k, "Called away four times");
-            Go(k, "Copper-lid yellow peas");
+            k.Do(By.LinkText("Copper-lid yellow peas"), a => a.Click());
+            k.Settle();
             Go(k, "Done");
             k.Until(d => d.FindElements(By.CssSelector("[data-pot]")).Count == 1);
             Go(k, "Undo the last tap");

@@ -104,7 +104,7 @@ public sealed class Screenshots
     {
         k.Open("/practice");
         k.Driver.ExecuteScript("Math.random = () => 0.25");
-        k.Press("Green gate lentils");
+        k.Do(By.LinkText("Green gate lentils"), a => a.Click());
         k.Settle();
         foreach (var press in (string[])["Done", "On to what is next", "It boils", "On to what is next"])
         {

@@ -52,6 +52,21 @@ public class PracticeApiTests(DemoServer server) : IClassFixture<DemoServer>
         Assert.All(before, b => Assert.InRange(b, before[0] - 5, before[0] + 5));
     }
 
+    [Fact]
+    public async Task Every_scene_is_opened_up_with_what_was_wanted()
+    {
+        foreach (var scene in await Get<List<PracticeSceneDto>>("/api/practice"))
+        {
+            var answer = await _http.PostAsJsonAsync($"/api/practice/{scene.Id}/8", new PracticeDecision(scene.Choices[0]), Cancel);
+            Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+            var inside = (await answer.Content.ReadFromJsonAsync<PracticeInsideDto>(Cancel))!;
+            Assert.True(
+                inside.WantedLow > 0 && !(inside.WantedHigh <= inside.WantedLow),
+                $"{scene.Id}: {inside.WantedLow} {inside.WantedHigh}"
+            );
+        }
+    }
+
     [Theory]
     [InlineData("/api/practice/rice_time/200")]
     [InlineData("/api/practice/rice_time/-1")]

@@ -98,7 +98,7 @@ public sealed record PracticeCallDto([property: OneOf(typeof(CalledBy))] string 
 /// <param name="Steam">What the lid let go.</param>
 /// <param name="Flame">The burner's heat.</param>
 /// <param name="WantedLow">Doneness of the first pulse that is right at this table, from here</param>
-/// <param name="WantedHigh">to here.</param>
+/// <param name="WantedHigh">to here; null where it cannot be too soft.</param>
 public sealed record PracticeEndDto(
     PracticeTableDto Yours,
     PracticeTableDto? Advised,
@@ -106,7 +106,7 @@ public sealed record PracticeEndDto(
     double Steam,
     double Flame,
     double WantedLow,
-    double WantedHigh,
+    double? WantedHigh,
     IReadOnlyList<PracticePointDto> Line,
     IReadOnlyList<PracticePointDto> AdvisedLine
 );

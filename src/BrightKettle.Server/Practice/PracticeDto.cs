@@ -41,14 +41,14 @@ public sealed record PracticeDecision(string? Choice);
 /// <summary>The pot opened up afterwards.</summary>
 /// <param name="Best">The answer that earned most.</param>
 /// <param name="WantedLow">Doneness of the pulses that is right at this table, from here</param>
-/// <param name="WantedHigh">to here.</param>
+/// <param name="WantedHigh">to here; null where they cannot be too soft.</param>
 /// <param name="Endings">One for each answer, in the scene's order.</param>
 public sealed record PracticeInsideDto(
     string Chosen,
     string Best,
     double Moment,
     double WantedLow,
-    double WantedHigh,
+    double? WantedHigh,
     IReadOnlyList<PracticeEndingDto> Endings
 );
 

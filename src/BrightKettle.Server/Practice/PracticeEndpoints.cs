@@ -73,11 +73,14 @@ public static class PracticeEndpoints
                 ends.MaxBy(e => e.Score.Points)!.Choice,
                 sight.MinutesSinceStart,
                 wanted.Low,
-                wanted.High,
+                Bounded(wanted.High),
                 [.. ends.Select(Dto)]
             )
         );
     }
+
+    /// <summary>The upper end of a window; null where it has none.</summary>
+    internal static double? Bounded(double high) => double.IsFinite(high) ? high : null;
 
     private static PracticeSceneDto Dto(Scene s) =>
         new(

@@ -175,7 +175,7 @@ public sealed class PracticeEvening(DishRequestReader dishes, KitchenState kitch
             Math.Round(end.Steam, 2),
             Math.Round(end.Flame, 2),
             end.Wanted.Low,
-            end.Wanted.High,
+            PracticeEndpoints.Bounded(end.Wanted.High),
             [.. end.Yours.Select(Point)],
             [.. end.Theirs.Select(Point)]
         );

@@ -45,45 +45,53 @@ public sealed class PracticeDinner(Simulator simulator, Plan plan, int seed, Pra
     {
         ArgumentNullException.ThrowIfNull(evening);
         var kitchen = KitchenOf(evening);
-        var (cook, run) = (kitchen.Setup, kitchen.Seen(now));
-        var trace = new CookTrace(cook with { Actions = [.. evening.ActionsDone().Select(d => d.Action)] });
-        var last = trace.Cook.Actions.Count - 1;
-        int PlaceOf(Ingredient i) => last < 0 ? -1 : trace.PlaceAfter(last, i.Id);
-        var sample = run.Samples.Count > 0 ? run.Samples[^1] : null;
-        var pots = new List<PotSight>();
+        var run = kitchen.Seen(now);
+        var signs = Signs(evening, kitchen).Where(s => s.At <= now).Select(s => s.Sign);
+        var done = evening.ActionsDone().Select(d => d.Action).ToList();
+        if (done.Count == 0)
+        {
+            return new([], [], [.. signs]);
+        }
+
+        var trace = new CookTrace(kitchen.Setup with { Actions = done });
+        return new([.. Pots(trace, run)], [.. Hands(trace, run, now)], [.. signs]);
+    }
+
+    private static IEnumerable<PotSight> Pots(CookTrace trace, PotRun run)
+    {
+        var (cook, last, sample) = (trace.Cook, trace.Cook.Actions.Count - 1, run.Samples[^1]);
+        var boils = BoilingPoint.At(cook.Kitchen.Altitude).Celsius - AtTheBoil;
         for (var v = 0; v < cook.Kitchen.VesselCount; v++)
         {
             var vessel = cook.Kitchen[v].Vessel;
-            if (last < 0 || sample is null || !evening.ActionsDone().Any(d => Moment.LaneOf(d.Action, cook.Kitchen) == vessel.Id))
+            if (vessel.IsBowl || !trace.In(v).Any())
             {
                 continue;
             }
 
             var locked = trace.After(last, v).Locked;
             var seen = sample.All.Count > 0 ? sample.All[v] : sample.Shown;
-            var bed = Enumerable
-                .Range(0, cook.Ingredients.Count)
-                .Where(i => PlaceOf(cook.Ingredients[i]) == v)
-                .Sum(i => sample.BedCentimetres[i]);
-            pots.Add(
-                new(
-                    vessel.Id,
-                    !locked && seen.Celsius >= BoilingPoint.At(cook.Kitchen.Altitude).Celsius - AtTheBoil,
-                    seen.Celsius >= SteamsFrom,
-                    locked,
-                    locked || bed <= 0 ? null : bed,
-                    locked ? null : Math.Max(seen.LevelCentimetres, 0),
-                    locked ? null : seen.LiquorMillilitres,
-                    vessel.HeightCentimetres
-                )
+            var bed = cook.Ingredients.Select((x, i) => trace.PlaceAfter(last, x.Id) == v ? sample.BedCentimetres[i] : 0).Sum();
+            yield return new(
+                vessel.Id,
+                !locked && seen.Celsius >= boils,
+                seen.Celsius >= SteamsFrom,
+                locked,
+                locked || bed <= 0 ? null : bed,
+                locked ? null : Math.Max(seen.LevelCentimetres, 0),
+                locked ? null : seen.LiquorMillilitres,
+                vessel.HeightCentimetres
             );
         }
+    }
 
-        var minute = (int)((now - cook.Starts).TotalMinutes);
-        var hands = new List<HandSight>();
+    private IEnumerable<HandSight> Hands(CookTrace trace, PotRun run, Instant now)
+    {
+        var (cook, last) = (trace.Cook, trace.Cook.Actions.Count - 1);
+        var minute = (int)(now - cook.Starts).TotalMinutes;
         for (var i = 0; i < cook.Ingredients.Count; i++)
         {
-            var place = PlaceOf(cook.Ingredients[i]);
+            var place = trace.PlaceAfter(last, cook.Ingredients[i].Id);
             if (cook.Ingredients[i] is not (PulseIngredient or RiceIngredient) || place < 0 || trace.After(last, place).Locked)
             {
                 continue;
@@ -91,16 +99,12 @@ public sealed class PracticeDinner(Simulator simulator, Plan plan, int seed, Pra
 
             var doneness = run.Final[i].Doneness;
             var pulse = cook.Ingredients[i] as PulseIngredient;
-            hands.Add(
-                new(
-                    cook.Ingredients[i].Id,
-                    FiveTaken.Felt(doneness, pulse?.Pulse.FallsApartAt, SplitMix.Of(seed, minute, i, 2)),
-                    pulse is null ? null : FiveTaken.Chalky(doneness, simulator.Constants.SeedSpread, SplitMix.Of(seed, minute, i, 1))
-                )
+            yield return new(
+                cook.Ingredients[i].Id,
+                FiveTaken.Felt(doneness, pulse?.Pulse.FallsApartAt, SplitMix.Of(seed, minute, i, 2)),
+                pulse is null ? null : FiveTaken.Chalky(doneness, simulator.Constants.SeedSpread, SplitMix.Of(seed, minute, i, 1))
             );
         }
-
-        return new(pots, hands, [.. Signs(evening, kitchen).Where(s => s.At <= now).Select(s => s.Sign)]);
     }
 
     /// <summary>Time goes on until something is heard or due, somebody calls, or so long has passed; who is called is back again after

@@ -8,7 +8,7 @@
   import type { Load } from '../lib/state/load';
   import { PracticeTry } from '../lib/state/practice.svelte';
   import Notice from '../lib/ui/Notice.svelte';
-  import { navigate, p, route } from '../router';
+  import { p, route } from '../router';
 
   let scenes = $state.raw<Load<PracticeScene[]>>({ state: 'loading' });
   void api.scenes().then((answer) => {
@@ -44,5 +44,5 @@
   {/key}
 {:else if scenes.state === 'ready'}
   <SceneList scenes={all} href={potOf} />
-  <DinnerList open={() => navigate('/practice/dinner')} />
+  <DinnerList address={p('/practice/dinner')} />
 {/if}

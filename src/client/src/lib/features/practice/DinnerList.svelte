@@ -6,8 +6,8 @@
   import type { Load } from '../../state/load';
   import { begin, underWay } from '../../state/practiceDinner.svelte';
 
-  type Props = { open: () => void };
-  let { open }: Props = $props();
+  type Props = { address: string };
+  let { address }: Props = $props();
   let ready = $state.raw<Load<PracticeReady[]>>({ state: 'loading' });
   let level = $state<PracticeLevel>('usual');
   const going = underWay();
@@ -17,20 +17,16 @@
       ? { state: 'ready', value: answer.value }
       : { state: 'failed', problem: answer.problem };
   });
-  function start(dinner: PracticeReady) {
-    begin(dinnerTitle(dinner.id), dinner, level);
-    open();
-  }
 </script>
 
 <section class="mt-8" aria-labelledby="dinners-title">
   <h2 id="dinners-title" class="text-2xl">{say('practice.dinners')}</h2>
   <p class="mt-1 max-w-prose text-lg">{say('practice.dinners.intro')}</p>
   <div class="mt-3 flex flex-wrap items-center gap-3">
-    <span class="join" role="group" aria-label={say('practice.level_label')}>
+    <span class="flex flex-wrap gap-2" role="group" aria-label={say('practice.level_label')}>
       {#each ['calm', 'usual', 'busy'] as const as id (id)}
         <button
-          class="btn stove-btn join-item"
+          class="btn stove-btn h-auto min-h-12 whitespace-normal"
           class:btn-primary={level === id}
           aria-pressed={level === id}
           onclick={() => (level = id)}>{say(`practice.level.${id}`)}</button
@@ -38,8 +34,8 @@
       {/each}
     </span>
     {#if going}
-      <button class="btn btn-primary min-h-12" onclick={open}
-        >{say('practice.resume', { title: going.title })}</button
+      <a class="btn btn-primary h-auto min-h-12 py-2 whitespace-normal" href={address}
+        >{say('practice.resume', { title: going.title })}</a
       >
     {/if}
   </div>
@@ -52,9 +48,10 @@
       {#each ready.value as dinner (dinner.id)}
         <li class="dish relative flex flex-col p-4">
           <h3 class="text-xl">
-            <button
-              class="cursor-pointer text-left underline-offset-4 after:absolute after:inset-0 hover:underline"
-              onclick={() => start(dinner)}>{dinnerTitle(dinner.id)}</button
+            <a
+              class="underline-offset-4 after:absolute after:inset-0 hover:underline"
+              href={address}
+              onclick={() => begin(dinnerTitle(dinner.id), dinner, level)}>{dinnerTitle(dinner.id)}</a
             >
           </h3>
           <p class="mt-1 grow">{dinnerStory(dinner)}</p>

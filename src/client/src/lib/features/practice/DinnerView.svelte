@@ -66,7 +66,7 @@
         {/if}
       </div>
       {#if adding}
-        <AddPanel stove={dinner} {evening} onclose={() => (adding = false)} onmove={() => (adding = false)} />
+        <AddPanel stove={dinner} {evening} onclose={() => (adding = false)} />
       {/if}
     </div>
     <div class="flex min-w-0 flex-col gap-4">

@@ -9,8 +9,8 @@
     /** Empty where there is nothing to compare with. */
     best: Point[];
     label: string;
-    /** Doneness that is right at the table. */
-    band: readonly [number, number];
+    /** Doneness that is right at the table; null where it cannot be too much. */
+    band: readonly [number, number | null];
     /** What the other line is called. */
     other: string;
   };
@@ -51,8 +51,8 @@
         <rect
           x={left}
           width={w - left - right}
-          y={y(Math.min(high, panel.band[1]))}
-          height={Math.max(0, y(panel.band[0]) - y(Math.min(high, panel.band[1])))}
+          y={y(Math.min(high, panel.band[1] ?? Infinity))}
+          height={Math.max(0, y(panel.band[0]) - y(Math.min(high, panel.band[1] ?? Infinity)))}
           fill="var(--liquid)"
           opacity="0.35"
         />

@@ -7,7 +7,7 @@
   import { unitOf } from '../../ui/measure';
   import { units } from '../../messages/units.svelte';
 
-  type Props = { stove: AtStove; evening: StoveState; onclose: () => void; onmove: () => void };
+  type Props = { stove: AtStove; evening: StoveState; onclose: () => void; onmove?: () => void };
   let { stove, evening, onclose, onmove }: Props = $props();
 
   let extras = $state.raw<Extra[]>([]);
@@ -116,7 +116,7 @@
         <button class="btn stove-btn" onclick={() => out({ kind: 'mash', ingredient: 'pulse' })}
           >{say('add.crushed')}</button
         >
-        <button class="btn stove-btn" onclick={onmove}>{say('add.moved')}</button>
+        {#if onmove}<button class="btn stove-btn" onclick={onmove}>{say('add.moved')}</button>{/if}
       </div>
     </fieldset>
   {/if}
