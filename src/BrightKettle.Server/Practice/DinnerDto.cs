@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
 using BrightKettle.Core.Practice.Dinners;
@@ -50,7 +51,12 @@ public sealed record PracticeDinnerDto(
     IReadOnlyList<StoveEntry> Entries,
     IReadOnlyList<EntryReceipt> Refused,
     PracticeEndDto? End
-);
+)
+{
+    /// <summary>To be opened up; null until it is on the table.</summary>
+    [JsonIgnore]
+    public ServedDinner? Served { get; init; }
+}
 
 /// <param name="Pots">Those with something in them.</param>
 /// <param name="Hands">Of what is in no locked pot.</param>
@@ -93,7 +99,8 @@ public sealed record PracticeSignDto(string VesselId, [property: OneOf(typeof(Po
 public sealed record PracticeCallDto([property: OneOf(typeof(CalledBy))] string By, DateTimeOffset At, double Minutes);
 
 /// <summary>Opened up afterwards.</summary>
-/// <param name="Advised">By somebody who does what the stove says, in the same kitchen; null where they never got it to the table.</param>
+/// <param name="Advised">By somebody who does what the stove says, in the same kitchen; null where they never got it to the table, or where that
+/// would take more computing than a request may.</param>
 /// <param name="Pace">Of this bag against the usual one, as the next two.</param>
 /// <param name="Steam">What the lid let go.</param>
 /// <param name="Flame">The burner's heat.</param>

@@ -1,4 +1,6 @@
+using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Practice;
 using BrightKettle.Core.Practice.Dinners;
 using BrightKettle.Server.Answers;
 using BrightKettle.Server.Kitchen;
@@ -89,10 +91,32 @@ public static class DinnerEndpoints
             return PlanProblems.Refused(((PlanAnswer.Refused)answer).Refusal, dish);
         }
 
+        var evening = new PracticeEvening(dishes, kitchen, clock);
+        var stands = await dishes.Work.RunAsync(WorkLength.Lengthy, simulator => evening.Play(asked, plan, level, simulator));
+        if (stands.Served is not { } served)
+        {
+            return TypedResults.Ok(stands);
+        }
+
+        var advised = await AdviseAsync(evening, served, dishes.Work);
         return TypedResults.Ok(
-            await dishes.Work.RunAsync(WorkLength.Lengthy, simulator =>
-                new PracticeEvening(dishes, kitchen, clock).Play(asked, plan, level, simulator)
-            )
+            stands with
+            {
+                End = await dishes.Work.RunAsync(WorkLength.Lengthy, simulator => evening.End(served, advised, simulator)),
+            }
         );
+    }
+
+    /// <summary>A whole evening in work of its own; null for one that is too much for it, which the page then says.</summary>
+    private static async Task<PlayedDinner?> AdviseAsync(PracticeEvening evening, ServedDinner served, RequestWork work)
+    {
+        try
+        {
+            return await work.RunAsync(WorkLength.Lengthy, simulator => evening.Advise(served, simulator));
+        }
+        catch (OverBudgetException)
+        {
+            return null;
+        }
     }
 }

@@ -1,5 +1,6 @@
 using BrightKettle.Core.Cooking;
 using BrightKettle.Core.Planning;
+using BrightKettle.Core.Practice;
 using BrightKettle.Core.Practice.Dinners;
 using BrightKettle.Core.Safety;
 using BrightKettle.Core.Stove;
@@ -11,6 +12,9 @@ using BrightKettle.Server.Stove;
 using NodaTime;
 
 namespace BrightKettle.Server.Practice;
+
+/// <summary>A practice dinner that is on the table.</summary>
+public sealed record ServedDinner(PracticeDinner Dinner, EveningState Evening);
 
 /// <summary>An evening at the stove in a simulated kitchen: told and shown as a real one is, and stored nowhere.</summary>
 public sealed class PracticeEvening(DishRequestReader dishes, KitchenState kitchen, TimeProvider clock)
@@ -57,9 +61,21 @@ public sealed class PracticeEvening(DishRequestReader dishes, KitchenState kitch
             // What was taken back here is as if it had never been told.
             [.. stored.Told.Where(t => !t.Undone).Select(t => t.Entry)],
             [.. receipts.Where(r => r.Code is not null)],
-            stored.Evening.ServedAt is null ? null : End(new DinnerJudge(simulator, house).End(dinner, stored.Evening))
-        );
+            null
+        )
+        {
+            Served = stored.Evening.ServedAt is null ? null : new(dinner, stored.Evening),
+        };
     }
+
+    /// <summary>By somebody who does what the stove says there.</summary>
+    public PlayedDinner Advise(ServedDinner served, Simulator simulator) =>
+        new DinnerJudge(simulator, GateHouse.Of(kitchen.Household)).Advise(served.Dinner);
+
+    /// <summary>Opened up.</summary>
+    /// <param name="advised">Null where it is not known.</param>
+    public PracticeEndDto End(ServedDinner served, PlayedDinner? advised, Simulator simulator) =>
+        End(new DinnerJudge(simulator, GateHouse.Of(kitchen.Household)).End(served.Dinner, served.Evening, advised));
 
     private (StoredEvening Stored, IReadOnlyList<EntryReceipt> Receipts) Take(
         StoredEvening stored,

@@ -35,18 +35,25 @@ public sealed class DinnerJudge(Simulator simulator, GateHouse house)
 
     private readonly Planning.Forecaster _judge = new(simulator);
 
+    /// <summary>The same dinner by somebody who does what the stove says in the same kitchen: a whole evening of forecasts.</summary>
+    public PlayedDinner Advise(PracticeDinner dinner)
+    {
+        ArgumentNullException.ThrowIfNull(dinner);
+        return new AdvicePlayer(simulator).Play(dinner.Plan, dinner.Hidden, dinner.Seed);
+    }
+
     /// <param name="evening">That was served.</param>
-    /// <exception cref="ArgumentException">It was not.</exception>
-    public DinnerEnd End(PracticeDinner dinner, EveningState evening)
+    /// <param name="advised">See <see cref="Advise"/>; null where that is not known.</param>
+    /// <exception cref="ArgumentException">It was not served.</exception>
+    public DinnerEnd End(PracticeDinner dinner, EveningState evening, PlayedDinner? advised)
     {
         ArgumentNullException.ThrowIfNull(dinner);
         ArgumentNullException.ThrowIfNull(evening);
         var served = evening.ServedAt ?? throw new ArgumentException("It is not on the table.", nameof(evening));
-        var advised = new AdvicePlayer(simulator).Play(dinner.Plan, dinner.Hidden, dinner.Seed);
-        var theirs = advised.Served is null ? null : new EveningState(dinner.Plan.Cook, advised.Told);
+        var theirs = advised?.Served is null ? null : new EveningState(dinner.Plan.Cook, advised.Told);
         var usual = theirs is null ? Attention(evening) : Attention(theirs);
         var (mine, run) = Table(dinner, evening, served, usual);
-        var (other, otherRun) = theirs is null ? (null, null) : Table(dinner, theirs, advised.Served!.Value, usual);
+        var (other, otherRun) = theirs is null ? (null, null) : Table(dinner, theirs, advised!.Served!.Value, usual);
         var first = dinner.Plan.Cook.Ingredients.Select((x, i) => (x, i)).First(x => x.x is PulseIngredient).i;
         var reference = PotTraits.Reference(dinner.Plan.Cook);
         return new(

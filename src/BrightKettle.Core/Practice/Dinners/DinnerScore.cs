@@ -30,7 +30,7 @@ public sealed record DinnerTable(
 
 /// <summary>A practice dinner at its end.</summary>
 /// <param name="Advised">The same dinner in the same kitchen by somebody who does what the stove says; null where they never get it to the
-/// table.</param>
+/// table, or where that is not known.</param>
 /// <param name="Pace">Of this bag of the first pulse against the usual one.</param>
 /// <param name="Steam">Of what this lid lets go.</param>
 /// <param name="Flame">Of this burner's heat.</param>

@@ -48,6 +48,8 @@ public sealed class PracticeDinnerTests
     private static EveningState Advised(PracticeDinner dinner) =>
         new(dinner.Plan.Cook, new AdvicePlayer(Model).Play(dinner.Plan, dinner.Hidden, dinner.Seed).Told);
 
+    private static DinnerEnd End(PracticeDinner dinner, EveningState evening) => Judge.End(dinner, evening, Judge.Advise(dinner));
+
     [Fact]
     public void Time_goes_on_to_the_boil_which_is_then_seen_and_not_before()
     {
@@ -132,10 +134,15 @@ public sealed class PracticeDinnerTests
         foreach (var seed in Enumerable.Range(0, 6))
         {
             var dinner = Of(Lentils, seed);
-            var end = Judge.End(dinner, Advised(dinner));
+            var end = End(dinner, Advised(dinner));
             Assert.Equal(end.Advised!.Score, end.Yourself.Score);
             Assert.True(end.Yourself.Spoilt is not null || end.Yourself.Score.Points >= 80, $"{seed}: {end.Yourself.Score}");
             Assert.Equal(2, end.Yourself.Felt.Count);
+            // Without them to measure by, what was eaten is the same.
+            var alone = Judge.End(dinner, Advised(dinner), null);
+            Assert.Null(alone.Advised);
+            Assert.Empty(alone.Theirs);
+            Assert.Equal(end.Yourself.Score, alone.Yourself.Score);
             Assert.True(end.Yours.Count is > 10 and <= 165, $"{end.Yours.Count} points");
         }
     }
@@ -145,12 +152,12 @@ public sealed class PracticeDinnerTests
     {
         var dinner = Of(Lentils);
         var advised = Advised(dinner);
-        var fair = Judge.End(dinner, advised).Yourself.Score;
+        var fair = End(dinner, advised).Yourself.Score;
         var table = advised.ServedAt!.Value;
         var before = table - Duration.FromMinutes(1);
         Entry Extra(CookAction action) => new Entry.Extra(Guid.CreateVersion7(), before, action);
         DinnerScore With(params Entry[] entries) =>
-            Judge.End(dinner, entries.Aggregate(advised, (evening, entry) => evening.With(entry))).Yourself.Score;
+            End(dinner, entries.Aggregate(advised, (evening, entry) => evening.With(entry))).Yourself.Score;
 
         var wet = With(Extra(new CookAction.AddWater(Trigger.Next, Mass.FromGrams(500), Temperature.FromCelsius(100))));
         Assert.True(wet.Water > fair.Water + 5, $"{wet}");
@@ -168,7 +175,7 @@ public sealed class PracticeDinnerTests
 
         // On the table an hour later: they are softer, and it is late.
         var serve = advised.Moments.First(m => m.Moment.Actions.Any(a => a is CookAction.Serve));
-        var late = Judge.End(
+        var late = End(
             dinner,
             advised.Without(serve.DoneBy!.Value).With(new Entry.Done(Guid.CreateVersion7(), table + Duration.FromHours(1), serve.Moment.Id))
         );
@@ -180,7 +187,7 @@ public sealed class PracticeDinnerTests
     {
         var dinner = Of(Planned(Dish("kidney_red", 250, null, 0, SoakChoice.Overnight)));
         var advised = Advised(dinner);
-        Assert.Null(Judge.End(dinner, advised).Yourself.Score.Forbidden);
+        Assert.Null(End(dinner, advised).Yourself.Score.Forbidden);
         // Each thing at once after the other: they have never boiled.
         var evening = new EveningState(dinner.Plan.Cook, []);
         var now = dinner.Plan.Cook.Starts;
@@ -190,7 +197,7 @@ public sealed class PracticeDinnerTests
             evening = Did(evening, moment, now);
         }
 
-        var end = Judge.End(dinner, evening);
+        var end = End(dinner, evening);
         Assert.Equal(Spoilt.PulsesHard, end.Yourself.Spoilt);
         Assert.Equal(Ending.MostForTexture, end.Yourself.Score.Texture);
         Assert.NotNull(end.Yourself.Score.Forbidden);

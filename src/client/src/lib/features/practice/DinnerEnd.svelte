@@ -43,6 +43,7 @@
   <p class="mt-1 text-lg">
     {say('practice.hidden', { pace: end.pace, steam: end.steam, flame: end.flame })}
   </p>
+  {#if !end.advised}<p class="mt-1 text-lg">{say('practice.no_advised')}</p>{/if}
   <div class="grid items-start gap-x-8 lg:grid-cols-2">
     <table class="table mt-3 text-base">
       <thead>
